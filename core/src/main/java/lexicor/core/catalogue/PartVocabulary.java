@@ -1,0 +1,69 @@
+package lexicor.core.catalogue;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import lexicor.core.source.SourceNode;
+
+/** The parts that responses are made of, shared by all tests so that the same thing always has the same name. */
+final class PartVocabulary {
+
+    private final Map<String, PartDefinition> parts = new LinkedHashMap<>();
+
+    private PartVocabulary() {
+    }
+
+    static PartVocabulary read(SourceNode root) {
+        PartVocabulary vocabulary = new PartVocabulary();
+        for (SourceNode node : root.items()) {
+            PartDefinition part = part(node);
+            if (vocabulary.parts.put(part.key(), part) != null) {
+                throw node.fault("part '" + part.key() + "' stands here twice");
+            }
+        }
+        return vocabulary;
+    }
+
+    private static PartDefinition part(SourceNode node) {
+        String key = node.text("part");
+        if (node.has("options")) {
+            node.allowing("part", "label", "many", "options");
+            return new PartDefinition.Choice(key, node.text("label"), node.text("many", "no").equals("yes"), options(node.list("options")));
+        }
+        node.allowing("part", "label", "unit", "least", "most", "step");
+        double least = node.number("least", -1000, 1000);
+        double most = node.number("most", least, 10_000);
+        return new PartDefinition.Measure(key, node.text("label"), node.text("unit"), least, most, node.number("step", 0.01, most - least));
+    }
+
+    static List<PartDefinition.Option> options(List<SourceNode> nodes) {
+        List<PartDefinition.Option> options = new ArrayList<>();
+        for (SourceNode option : nodes) {
+            option.allowing("is", "label");
+            options.add(new PartDefinition.Option(option.text("is"), option.text("label")));
+        }
+        return options;
+    }
+
+    /** The part a test asks for, narrowed to the options it names. */
+    PartDefinition asked(SourceNode node) {
+        node.allowing("part", "options", "label");
+        PartDefinition part = parts.get(node.text("part"));
+        if (part == null) {
+            throw node.child("part").fault("part '" + node.text("part") + "' is not known; allowed: " + String.join(", ", parts.keySet()));
+        }
+        String label = node.text("label", part.label());
+        if (part instanceof PartDefinition.Choice choice) {
+            List<PartDefinition.Option> options = choice.options();
+            if (node.has("options")) {
+                options = node.list("options").stream().map(option -> choice.option(option.asText()).orElseThrow(
+                        () -> option.fault("'" + option.asText() + "' is not an answer for '" + choice.key() + "'; allowed: "
+                                + String.join(", ", choice.options().stream().map(PartDefinition.Option::value).toList())))).toList();
+            }
+            return new PartDefinition.Choice(choice.key(), label, choice.many(), options);
+        }
+        PartDefinition.Measure measure = (PartDefinition.Measure) part;
+        return new PartDefinition.Measure(measure.key(), label, measure.unit(), measure.least(), measure.most(), measure.step());
+    }
+}

@@ -1,0 +1,21 @@
+package lexicor.core.catalogue;
+
+import java.util.List;
+
+/** The usual order of the tests of a region, gathered by the patient's position. */
+public record Routine(String region, List<Step> steps) {
+    public Routine {
+        steps = List.copyOf(steps);
+    }
+
+    /** Tests done without asking the patient to move. */
+    public record Step(String position, List<TestId> tests) {
+        public Step {
+            tests = List.copyOf(tests);
+        }
+    }
+
+    public List<TestId> order() {
+        return steps.stream().flatMap(step -> step.tests().stream()).toList();
+    }
+}

@@ -1,0 +1,100 @@
+package lexicor.core.catalogue;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import lexicor.core.source.SourceNode;
+
+/** Reads one test. Ticks for compensation, guarding and "not done" are added to every test in the same way. */
+final class TestReader {
+
+    private static final Gate GUARDED = quality("guarded", "the patient guarded");
+    private static final Gate COULD_NOT = quality("could-not", "the position or movement could not be reached");
+    private static final Gate SKIPPED = quality("skipped", "it was left out");
+
+    private final PartVocabulary vocabulary;
+    private final Collection<ConditionId> conditions;
+
+    TestReader(PartVocabulary vocabulary, Collection<ConditionId> conditions) {
+        this.vocabulary = vocabulary;
+        this.conditions = conditions;
+    }
+
+    ExaminationTest read(SourceNode node) {
+        node.allowing("id", "name", "short", "aliases", "region", "position", "seconds", "provocation", "review", "card", "records",
+                "well-side", "nothing", "criteria", "gates", "reads");
+        CueCard card = card(node.child("card"));
+        List<PartDefinition> parts = new ArrayList<>();
+        node.list("records").forEach(part -> parts.add(vocabulary.asked(part)));
+        parts.add(qualityPart(card));
+        RuleReader rules = new RuleReader(parts);
+        List<Gate> gates = new ArrayList<>(List.of(SKIPPED, COULD_NOT, GUARDED));
+        card.watch().forEach(watch -> gates.add(new Gate(
+                new Rule.In(Answers.Asked.THIS, "quality", Set.of(watch.value())), watch.voids(), watch.because())));
+        node.list("gates").forEach(gate -> gates.add(rules.gate(gate)));
+        List<Criterion> criteria = node.list("criteria").stream().map(criterion -> criterion(criterion, rules)).toList();
+        List<ConditionReading> reads = node.list("reads").stream().map(reading -> reading(reading, rules, criteria)).toList();
+        return new ExaminationTest(CatalogueReader.named(node, "id", TestId::of), node.text("name"), node.text("short", node.text("name")),
+                node.texts("aliases"), node.text("region"), node.text("position"), node.whole("seconds", 1, 600),
+                node.whole("provocation", 0, 3), node.text("review"), card, parts, wellSide(node, parts), nothing(node, parts),
+                criteria, gates, reads);
+    }
+
+    private static Gate quality(String value, String because) {
+        return new Gate(new Rule.In(Answers.Asked.THIS, "quality", Set.of(value)), Gate.Voids.EVERYTHING, because);
+    }
+
+    private static CueCard card(SourceNode node) {
+        node.allowing("patient", "you", "movement", "ask", "watch", "stop");
+        List<CueCard.Watch> watch = new ArrayList<>();
+        for (SourceNode item : node.list("watch")) {
+            item.allowing("is", "label", "voids", "because");
+            watch.add(new CueCard.Watch(item.text("is"), item.text("label"), item.oneOf("voids", Gate.Voids.class), item.text("because")));
+        }
+        return new CueCard(node.text("patient"), node.text("you"), node.text("movement"), node.text("ask"), watch, node.text("stop"));
+    }
+
+    private static PartDefinition qualityPart(CueCard card) {
+        List<PartDefinition.Option> options = new ArrayList<>();
+        card.watch().forEach(watch -> options.add(new PartDefinition.Option(watch.value(), watch.label())));
+        options.add(new PartDefinition.Option("guarded", "Guarded"));
+        options.add(new PartDefinition.Option("could-not", "Could not"));
+        options.add(new PartDefinition.Option("skipped", "Left out"));
+        return new PartDefinition.Choice("quality", "How it went", true, options);
+    }
+
+    private static List<String> wellSide(SourceNode node, List<PartDefinition> parts) {
+        List<String> keys = parts.stream().map(PartDefinition::key).toList();
+        return node.list("well-side").stream().map(key -> CatalogueReader.known(key, key.asText(), keys, "part")).toList();
+    }
+
+    private static Map<String, String> nothing(SourceNode node, List<PartDefinition> parts) {
+        Map<String, String> nothing = new LinkedHashMap<>();
+        RuleReader check = new RuleReader(parts);
+        node.child("nothing").fields().forEach((key, value) -> nothing.put(key, check.option(value, key)));
+        return nothing;
+    }
+
+    private static Criterion criterion(SourceNode node, RuleReader rules) {
+        node.allowing("id", "positive", "negative", "counts", "clear", "unread", "gates");
+        Rule positive = rules.rule(node.child("positive"));
+        Rule negative = node.optionalChild("negative").map(rules::rule).orElseGet(() -> new Rule.Not(positive));
+        return new Criterion(CatalogueReader.named(node, "id", CriterionId::of), positive, negative, rules.phrase(node.child("counts")),
+                rules.phrase(node.child("clear")), rules.phrase(node.child("unread")), node.list("gates").stream().map(rules::gate).toList());
+    }
+
+    private ConditionReading reading(SourceNode node, RuleReader rules, List<Criterion> criteria) {
+        node.allowing("condition", "by", "gates");
+        ConditionId condition = CatalogueReader.known(node.child("condition"), ConditionId.of(node.text("condition")), conditions, "condition");
+        List<CriterionId> known = criteria.stream().map(Criterion::id).toList();
+        List<CriterionId> by = node.list("by").stream()
+                .map(item -> CatalogueReader.known(item, CriterionId.of(item.asText()), known, "criterion")).toList();
+        if (by.isEmpty()) {
+            throw node.fault("field 'by' names no criterion; allowed: " + known);
+        }
+        return new ConditionReading(condition, by, node.list("gates").stream().map(rules::gate).toList());
+    }
+}

@@ -1,0 +1,111 @@
+package lexicor.core.evidence;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Cluster;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.CriterionId;
+import lexicor.core.catalogue.TestId;
+
+/**
+ * The ledger with its ties, and the policy "best study": independent of the test's inventors first, then the larger.
+ * Reviews are shown and not used by default. Where one study offers several criteria, the field's usual one is used.
+ */
+public final class Evidence {
+
+    private final String revision;
+    private final Catalogue catalogue;
+    private final Map<RecordId, AccuracyRecord> records;
+    private final Map<RecordId, Tie> ties;
+
+    Evidence(String revision, Catalogue catalogue, Map<RecordId, AccuracyRecord> records, Map<RecordId, Tie> ties) {
+        this.revision = revision;
+        this.catalogue = catalogue;
+        this.records = Map.copyOf(records);
+        this.ties = Map.copyOf(ties);
+    }
+
+    /** Short fingerprint of ledger and ties. */
+    public String revision() {
+        return revision;
+    }
+
+    public int size() {
+        return records.size();
+    }
+
+    /** The record, or {@link IllegalArgumentException} that names it. Never null. */
+    public AccuracyRecord record(RecordId id) {
+        return Optional.ofNullable(records.get(id)).orElseThrow(() -> new IllegalArgumentException("record '" + id + "' is not in the ledger"));
+    }
+
+    public Optional<Tie> tieOf(RecordId id) {
+        return Optional.ofNullable(ties.get(id));
+    }
+
+    /**
+     * The one record that weighs a test for a condition, with the criterion it was measured by; empty where none can.
+     */
+    public Optional<EvidenceInUse> inUse(TestId test, ConditionId condition) {
+        List<CriterionId> usualFirst = catalogue.test(test).readingFor(condition).map(reading -> reading.by()).orElse(List.of());
+        return candidates(test, condition).stream()
+                .filter(candidate -> !candidate.record().review())
+                .min(Comparator.comparing((EvidenceInUse candidate) -> candidate.record().originator())
+                        .thenComparing(candidate -> -candidate.figures().size())
+                        .thenComparing(candidate -> usualFirst.indexOf(candidate.criterion()))
+                        .thenComparing(candidate -> candidate.record().id().value()));
+    }
+
+    /** The record behind a level of a cluster; empty where its figures cannot be weighed. */
+    public Optional<EvidenceInUse> inUse(Cluster.Level level) {
+        AccuracyRecord record = record(RecordId.of(level.record()));
+        return Weighable.of(record) instanceof Weighable.Yes figures && ties.get(record.id()) instanceof Tie.ToCluster tie
+                ? Optional.of(new EvidenceInUse(record, CriterionId.of("count"), tie.series(), figures)) : Optional.empty();
+    }
+
+    /** Why nothing weighs a test for a condition, in plain words. */
+    public String whyNotWeighed(TestId test, ConditionId condition) {
+        List<AccuracyRecord> about = about(test, condition);
+        if (about.isEmpty()) {
+            return "no accuracy study in the ledger";
+        }
+        List<String> reasons = new ArrayList<>();
+        for (AccuracyRecord record : about) {
+            String reason = reasonAgainst(record);
+            if (!reasons.contains(reason)) {
+                reasons.add(reason);
+            }
+        }
+        return "no usable figures: " + String.join("; ", reasons);
+    }
+
+    private String reasonAgainst(AccuracyRecord record) {
+        if (ties.get(record.id()) instanceof Tie.Unused unused) {
+            return unused.because();
+        }
+        if (Weighable.of(record) instanceof Weighable.No no) {
+            return no.because();
+        }
+        return "only a review, which is shown and not used by default";
+    }
+
+    private List<AccuracyRecord> about(TestId test, ConditionId condition) {
+        return records.values().stream()
+                .filter(record -> record.subject().equals(test.value()) && record.condition().equals(condition.value()))
+                .sorted(Comparator.comparing(record -> record.id().value())).toList();
+    }
+
+    private List<EvidenceInUse> candidates(TestId test, ConditionId condition) {
+        List<EvidenceInUse> candidates = new ArrayList<>();
+        for (AccuracyRecord record : about(test, condition)) {
+            if (ties.get(record.id()) instanceof Tie.ToTest tie && Weighable.of(record) instanceof Weighable.Yes figures) {
+                candidates.add(new EvidenceInUse(record, tie.criterion(), tie.series(), figures));
+            }
+        }
+        return candidates;
+    }
+}

@@ -1,0 +1,116 @@
+package lexicor.core.examination;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import lexicor.core.catalogue.Answers;
+import lexicor.core.catalogue.ConditionReading;
+import lexicor.core.catalogue.Criterion;
+import lexicor.core.catalogue.CriterionId;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.Gate;
+import lexicor.core.catalogue.PartDefinition;
+import lexicor.core.catalogue.Truth;
+
+/**
+ * Reads responses. Gates come first: one that voids everything makes the response not interpretable; one that voids
+ * negatives does so only where the rule would say negative. A repeat of a test that says the opposite makes both not
+ * reproducible, and neither is weighed.
+ */
+public final class ResponseReader {
+
+    private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)}");
+
+    private final ExaminationTest test;
+
+    public ResponseReader(ExaminationTest test) {
+        this.test = test;
+    }
+
+    /** Reads what the history holds of the test on {@code side}, by every criterion for every condition. */
+    public TestReading read(History history, Side side) {
+        List<Attempt> tries = latestOfEachTry(history.attempts(test.id(), side));
+        List<Attempt> others = history.attempts(test.id(), side.other());
+        Optional<Attempt> other = others.isEmpty() ? Optional.empty() : Optional.of(others.get(others.size() - 1));
+        List<Reading> readings = new ArrayList<>();
+        for (ConditionReading condition : test.reads()) {
+            for (CriterionId criterion : condition.by()) {
+                readings.add(read(tries, other, condition, criterion));
+            }
+        }
+        return new TestReading(test.id(), !tries.isEmpty(), readings);
+    }
+
+    private Reading read(List<Attempt> tries, Optional<Attempt> other, ConditionReading condition, CriterionId criterionId) {
+        Criterion criterion = test.criterion(criterionId).orElseThrow();
+        List<Reading> readings = tries.stream().map(attempt -> read(attempt, other, condition, criterion)).toList();
+        if (readings.isEmpty()) {
+            return reading(condition, criterion, Reading.Result.NOT_YET_KNOWN, "nothing recorded yet");
+        }
+        Set<Reading.Result> definite = EnumSet.noneOf(Reading.Result.class);
+        readings.stream().filter(Reading::definite).forEach(reading -> definite.add(reading.result()));
+        if (definite.size() == 2) {
+            return reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, "not reproducible: the repeat said the opposite");
+        }
+        return readings.stream().filter(Reading::definite).reduce((first, last) -> last).orElse(readings.get(readings.size() - 1));
+    }
+
+    private Reading read(Attempt attempt, Optional<Attempt> other, ConditionReading condition, Criterion criterion) {
+        Answers answers = new RecordedAnswers(attempt, other);
+        List<Gate> closed = Stream.of(test.gates(), criterion.gates(), condition.gates()).flatMap(List::stream)
+                .filter(gate -> gate.closed(answers)).toList();
+        Optional<Gate> voidsAll = closed.stream().filter(gate -> gate.voids() == Gate.Voids.EVERYTHING).findFirst();
+        if (voidsAll.isPresent()) {
+            return reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, fill(voidsAll.get().because(), attempt));
+        }
+        Truth positive = criterion.positive().truth(answers);
+        Truth negative = criterion.negative().truth(answers);
+        if (positive == Truth.YES) {
+            return reading(condition, criterion, Reading.Result.POSITIVE, fill(criterion.counts(), attempt));
+        }
+        if (negative == Truth.YES) {
+            return closed.isEmpty() ? reading(condition, criterion, Reading.Result.NEGATIVE, fill(criterion.clear(), attempt))
+                    : reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, fill(closed.get(0).because(), attempt));
+        }
+        if (positive == Truth.UNKNOWN || negative == Truth.UNKNOWN) {
+            return reading(condition, criterion, Reading.Result.NOT_YET_KNOWN, "more of the response is needed");
+        }
+        return reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, fill(criterion.unread(), attempt));
+    }
+
+    private Reading reading(ConditionReading condition, Criterion criterion, Reading.Result result, String phrase) {
+        return new Reading(test.id(), condition.condition(), criterion.id(), result, phrase);
+    }
+
+    /** The last attempt in force of each try, lowest try first. */
+    private static List<Attempt> latestOfEachTry(List<Attempt> attempts) {
+        Map<Integer, Attempt> byTry = new TreeMap<>();
+        attempts.forEach(attempt -> byTry.put(attempt.tryNumber(), attempt));
+        return List.copyOf(byTry.values());
+    }
+
+    /** Puts the recorded values where a phrase names a part. */
+    private String fill(String phrase, Attempt attempt) {
+        return NAMED_PART.matcher(phrase).replaceAll(named -> Matcher.quoteReplacement(value(attempt, named.group(1))));
+    }
+
+    private String value(Attempt attempt, String key) {
+        for (Part part : attempt.parts()) {
+            if (part.key().equals(key) && part instanceof Part.Measured measured) {
+                return Math.round(measured.value()) + measured.unit();
+            }
+            if (part.key().equals(key) && part instanceof Part.Chosen chosen
+                    && test.part(key).orElseThrow() instanceof PartDefinition.Choice choice) {
+                return choice.option(chosen.choice()).map(option -> option.label().toLowerCase()).orElse(chosen.choice());
+            }
+        }
+        return "not recorded";
+    }
+}

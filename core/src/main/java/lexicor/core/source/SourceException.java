@@ -1,0 +1,24 @@
+package lexicor.core.source;
+
+/** A content file that cannot be used, with the place of the fault: {@code file:line: what is wrong and what is allowed}. */
+public final class SourceException extends RuntimeException {
+
+    private final String file;
+    private final int line;
+
+    public SourceException(String file, int line, String message) {
+        super(file + ":" + line + ": " + message);
+        this.file = file;
+        this.line = line;
+    }
+
+    /** Name of the content file, never empty. */
+    public String file() {
+        return file;
+    }
+
+    /** Line of the fault, counted from 1. */
+    public int line() {
+        return line;
+    }
+}

@@ -1,0 +1,57 @@
+package lexicor.core.weighing;
+
+import java.util.Arrays;
+import lexicor.core.evidence.Belief;
+import org.hipparchus.random.RandomDataGenerator;
+
+/**
+ * Plausible values of a likelihood ratio, on the log scale. Each draw takes sensitivity and specificity from their Beta
+ * beliefs and shifts each logit by the spread between studies. The seed belongs to one examination and one record, so
+ * that recording a finding never moves the draws of another.
+ */
+final class Draws {
+
+    private static final double EDGE = 1e-12;
+
+    private Draws() {
+    }
+
+    /** Log likelihood ratios of a result. */
+    static double[] logLikelihoodRatios(Belief belief, boolean positive, WeighingSettings settings, long seed) {
+        RandomDataGenerator random = new RandomDataGenerator(seed);
+        double[] values = new double[settings.draws()];
+        for (int i = 0; i < values.length; i++) {
+            double sensitivity = moved(random, belief.sensitivityAlpha(), belief.sensitivityBeta(), settings.betweenStudies());
+            double specificity = moved(random, belief.specificityAlpha(), belief.specificityBeta(), settings.betweenStudies());
+            values[i] = positive ? logChance(sensitivity) - logChance(-specificity) : logChance(-sensitivity) - logChance(specificity);
+        }
+        return values;
+    }
+
+    /** Starting log odds about a working estimate. */
+    static double[] starts(LogOdds start, WeighingSettings settings, long seed) {
+        RandomDataGenerator random = new RandomDataGenerator(seed);
+        double[] values = new double[settings.draws()];
+        Arrays.setAll(values, i -> start.value() + settings.startDeviation() * random.nextNormal(0, 1));
+        return values;
+    }
+
+    /** Mixes the name of what is drawn into the seed of an examination (FNV-1a). */
+    static long seed(long examination, String what) {
+        long hash = 0xcbf29ce484222325L ^ examination;
+        for (int i = 0; i < what.length(); i++) {
+            hash = (hash ^ what.charAt(i)) * 0x100000001b3L;
+        }
+        return hash;
+    }
+
+    private static double moved(RandomDataGenerator random, double alpha, double beta, double spread) {
+        double share = Math.min(1 - EDGE, Math.max(EDGE, random.nextBeta(alpha, beta)));
+        return Math.log(share) - Math.log1p(-share) + (spread == 0 ? 0 : random.nextNormal(0, spread));
+    }
+
+    /** log of the chance at a logit, without overflow. */
+    private static double logChance(double logit) {
+        return logit >= 0 ? -Math.log1p(Math.exp(-logit)) : logit - Math.log1p(Math.exp(logit));
+    }
+}

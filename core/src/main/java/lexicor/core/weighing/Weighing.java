@@ -1,0 +1,139 @@
+package lexicor.core.weighing;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Cluster;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ConditionReading;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.Evidence;
+import lexicor.core.examination.Reading;
+import lexicor.core.examination.TestReading;
+
+/**
+ * Weighs readings into a ranking.
+ *
+ * <p>For a condition with a cluster, the cluster's level stands for its components once it is known; until then the
+ * strongest of the components stands for all of them, since multiplying them would count shared evidence several times.
+ * All other findings are chained as if independent given the condition.
+ */
+public final class Weighing {
+
+    private final Catalogue catalogue;
+    private final Evidence evidence;
+    private final WeighingSettings settings;
+
+    public Weighing(Catalogue catalogue, Evidence evidence, WeighingSettings settings) {
+        this.catalogue = catalogue;
+        this.evidence = evidence;
+        this.settings = settings;
+    }
+
+    /**
+     * @param region  whose conditions are ranked
+     * @param setting where the patient is seen
+     * @param tests   readings of every test done
+     * @param seed    of the examination; the same seed gives the same ranges
+     */
+    public Ranking weigh(String region, Setting setting, List<TestReading> tests, long seed) {
+        Map<TestId, TestReading> done = new LinkedHashMap<>();
+        tests.stream().filter(TestReading::answered).forEach(test -> done.put(test.test(), test));
+        List<ClusterCount> clusters = catalogue.clusters().stream()
+                .filter(cluster -> catalogue.condition(cluster.condition()).region().equals(region))
+                .map(cluster -> ClusterCount.of(cluster, component -> result(done, cluster, component))).toList();
+        LoadBuilder builder = new LoadBuilder(catalogue, evidence, settings, setting);
+        Map<ConditionId, Standing> standings = new LinkedHashMap<>();
+        for (Condition condition : catalogue.conditionsOf(region)) {
+            Optional<ClusterCount> cluster = clusters.stream().filter(count -> count.cluster().condition().equals(condition.id())).findFirst();
+            standings.put(condition.id(), standing(condition, condition.start().get(setting), builder.findings(condition, done.values()), cluster, builder, seed));
+        }
+        return new Ranking(standings.values().stream().map(standing -> withConflict(standing, standings)).toList(), clusters);
+    }
+
+    /**
+     * What a test that is still open would do: where each condition that it can move would stand after a positive and
+     * after a negative by every criterion. Largest difference first.
+     */
+    public Outlook outlook(String region, Setting setting, List<TestReading> tests, TestId open, long seed) {
+        Weighing points = new Weighing(catalogue, evidence, settings.withoutDraws());
+        Ranking now = points.weigh(region, setting, tests, seed);
+        Ranking positive = points.weigh(region, setting, with(tests, open, Reading.Result.POSITIVE), seed);
+        Ranking negative = points.weigh(region, setting, with(tests, open, Reading.Result.NEGATIVE), seed);
+        List<Outlook.Change> changes = now.standings().stream()
+                .map(standing -> new Outlook.Change(standing.condition(), standing.now(), positive.of(standing.condition().id()).now(),
+                        negative.of(standing.condition().id()).now()))
+                .filter(change -> change.ifPositive() != change.now() || change.ifNegative() != change.now())
+                .sorted(Comparator.comparingDouble(Outlook.Change::spread).reversed()).toList();
+        return new Outlook(open, changes);
+    }
+
+    private List<TestReading> with(List<TestReading> tests, TestId open, Reading.Result result) {
+        List<Reading> readings = new ArrayList<>();
+        for (ConditionReading reads : catalogue.test(open).reads()) {
+            reads.by().forEach(criterion -> readings.add(new Reading(open, reads.condition(), criterion, result, "")));
+        }
+        List<TestReading> supposed = new ArrayList<>(tests.stream().filter(test -> !test.test().equals(open)).toList());
+        supposed.add(new TestReading(open, true, readings));
+        return supposed;
+    }
+
+    private static Reading.Result result(Map<TestId, TestReading> done, Cluster cluster, Cluster.Component component) {
+        return Optional.ofNullable(done.get(component.test()))
+                .map(test -> test.reading(cluster.condition(), component.criterion()).result()).orElse(Reading.Result.NOT_YET_KNOWN);
+    }
+
+    private Standing standing(Condition condition, double start, LoadBuilder.Findings findings, Optional<ClusterCount> cluster,
+            LoadBuilder builder, long seed) {
+        LogOdds before = LogOdds.ofChance(start);
+        List<Load> members = findings.loads().stream().filter(load -> cluster.isPresent() && cluster.get().cluster().counts(load.tests().get(0))).toList();
+        List<Load> others = findings.loads().stream().filter(load -> !members.contains(load)).toList();
+        Optional<Load> level = cluster.flatMap(count -> builder.level(condition, count));
+        Optional<Load> strongest = members.stream().max(Comparator.comparingDouble(load -> Math.abs(load.decibans())));
+        List<Load> loads = new ArrayList<>(level.or(() -> strongest).stream().toList());
+        loads.addAll(others);
+        List<Load> held = members.stream().filter(member -> !loads.contains(member)).toList();
+        Lens lens = loads.isEmpty() ? Lens.NONE : level.isPresent() ? Lens.CLUSTER : strongest.isPresent() ? Lens.STRONGEST_SINGLE : Lens.CHAIN;
+        List<LensResult> lenses = new ArrayList<>();
+        if (!loads.isEmpty()) {
+            level.ifPresent(set -> lenses.add(lens(Lens.CLUSTER, before, set, others)));
+            findings.loads().stream().max(Comparator.comparingDouble(load -> Math.abs(load.decibans())))
+                    .ifPresent(single -> lenses.add(lens(Lens.STRONGEST_SINGLE, before, single, List.of())));
+            lenses.add(new LensResult(Lens.CHAIN, before.times(product(findings.loads())).chance(), product(findings.loads())));
+        }
+        double now = loads.isEmpty() ? start : before.times(product(loads)).chance();
+        return new Standing(condition, start, now, settings.draws() == 0 ? new Range(now, now) : range(condition, before, loads, seed), lens, loads, held, findings.unweighed(), lenses, Optional.empty());
+    }
+
+    private static LensResult lens(Lens lens, LogOdds before, Load first, List<Load> others) {
+        double ratio = first.likelihoodRatio() * product(others);
+        return new LensResult(lens, before.times(ratio).chance(), ratio);
+    }
+
+    private static double product(List<Load> loads) {
+        return loads.stream().mapToDouble(Load::likelihoodRatio).reduce(1, (a, b) -> a * b);
+    }
+
+    private Range range(Condition condition, LogOdds before, List<Load> loads, long seed) {
+        double[] sums = Draws.starts(before, settings, Draws.seed(seed, "start " + condition.id()));
+        for (Load load : loads) {
+            double[] draws = Draws.logLikelihoodRatios(load.evidence().belief(), load.positive(), settings,
+                    Draws.seed(seed, load.evidence().record().id().value()));
+            for (int i = 0; i < sums.length; i++) {
+                sums[i] += draws[i];
+            }
+        }
+        return Range.ofLogOdds(sums);
+    }
+
+    private Standing withConflict(Standing standing, Map<ConditionId, Standing> standings) {
+        return standing.condition().within().map(standings::get)
+                .filter(wider -> standing.now() > wider.now()).map(wider -> standing.above(wider.condition())).orElse(standing);
+    }
+}
