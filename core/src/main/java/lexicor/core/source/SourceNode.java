@@ -102,6 +102,11 @@ public final class SourceNode {
         return fields;
     }
 
+    /** Whether a plain text stands here, not a group of fields or a list. */
+    public boolean isText() {
+        return node instanceof ScalarNode;
+    }
+
     public boolean has(String field) {
         return fields().containsKey(field);
     }

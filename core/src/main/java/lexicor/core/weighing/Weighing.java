@@ -57,12 +57,17 @@ public final class Weighing {
         return new Ranking(standings.values().stream().map(standing -> withConflict(standing, standings)).toList(), clusters);
     }
 
+    /** The same, without the work of drawing: every range is the point itself. */
+    public Weighing withoutRanges() {
+        return new Weighing(catalogue, evidence, settings.withoutDraws());
+    }
+
     /**
      * What a test that is still open would do: where each condition that it can move would stand after a positive and
      * after a negative by every criterion. Largest difference first.
      */
     public Outlook outlook(String region, Setting setting, List<TestReading> tests, TestId open, long seed) {
-        Weighing points = new Weighing(catalogue, evidence, settings.withoutDraws());
+        Weighing points = withoutRanges();
         Ranking now = points.weigh(region, setting, tests, seed);
         Ranking positive = points.weigh(region, setting, with(tests, open, Reading.Result.POSITIVE), seed);
         Ranking negative = points.weigh(region, setting, with(tests, open, Reading.Result.NEGATIVE), seed);

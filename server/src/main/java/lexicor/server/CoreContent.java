@@ -1,0 +1,36 @@
+package lexicor.server;
+
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.CatalogueReader;
+import lexicor.core.evidence.Evidence;
+import lexicor.core.evidence.EvidenceReader;
+import lexicor.core.weighing.Interpreter;
+import lexicor.core.weighing.Weighing;
+import lexicor.core.weighing.WeighingSettings;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** The core's content, read once at start; faulty content stops the start with file and line. */
+@Configuration
+class CoreContent {
+
+    @Bean
+    Catalogue catalogue() {
+        return CatalogueReader.shipped();
+    }
+
+    @Bean
+    Evidence evidence(Catalogue catalogue) {
+        return EvidenceReader.shipped(catalogue);
+    }
+
+    @Bean
+    Weighing weighing(Catalogue catalogue, Evidence evidence) {
+        return new Weighing(catalogue, evidence, WeighingSettings.USUAL);
+    }
+
+    @Bean
+    Interpreter interpreter(Catalogue catalogue, Evidence evidence) {
+        return new Interpreter(catalogue, evidence);
+    }
+}

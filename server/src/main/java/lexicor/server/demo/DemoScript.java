@@ -1,0 +1,118 @@
+package lexicor.server.demo;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.PartDefinition;
+import lexicor.core.catalogue.Routine;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.Side;
+import lexicor.core.source.SourceNode;
+import lexicor.server.examinations.AttemptJson;
+import lexicor.server.examinations.CommandJson;
+import lexicor.server.examinations.CommandKind;
+import lexicor.server.examinations.PartJson;
+
+/** Turns the steps of one demo case into commands under a clock of its own, with the same ids every time. */
+final class DemoScript {
+
+    private static final Duration PAUSE = Duration.ofSeconds(17);
+
+    private final Catalogue catalogue;
+    private final List<TestId> order;
+    private final Side side;
+    private final UUID client;
+    private final List<CommandJson> commands = new ArrayList<>();
+    private final Map<String, UUID> latest = new HashMap<>();
+    private Instant now;
+
+    DemoScript(Catalogue catalogue, Routine routine, Side side, Instant begins, UUID examination) {
+        this.catalogue = catalogue;
+        this.order = routine.order();
+        this.side = side;
+        this.now = begins;
+        this.client = examination;
+    }
+
+    List<CommandJson> commands(List<SourceNode> steps) {
+        steps.forEach(this::step);
+        return commands;
+    }
+
+    private void step(SourceNode step) {
+        if (step.isText()) {
+            undo(step);
+            return;
+        }
+        step.allowing("test", "well", "hurt", "nothing", "again", "go");
+        if (step.has("go")) {
+            add(CommandKind.MOVE, step.text("go"), null, List.of());
+            return;
+        }
+        ExaminationTest test = catalogue.test(TestId.of(step.text("test")));
+        int tryNumber = step.has("again") ? step.whole("again", 2, 9) : 1;
+        if (step.has("nothing")) {
+            List<PartJson> nothing = new ArrayList<>();
+            test.nothing().forEach((part, choice) -> nothing.add(chosen(part, choice)));
+            add(CommandKind.RECORD, following(test.id()), null, List.of(attempt(test, side.other(), 1, nothing), attempt(test, side, 1, nothing)));
+            return;
+        }
+        step.optionalChild("well").ifPresent(well -> add(CommandKind.RECORD, test.id().value(), null, List.of(attempt(test, side.other(), tryNumber, parts(test, well)))));
+        step.optionalChild("hurt").ifPresent(hurt -> add(CommandKind.RECORD, following(test.id()), null, List.of(attempt(test, side, tryNumber, parts(test, hurt)))));
+    }
+
+    private void undo(SourceNode step) {
+        if (!step.asText().equals("undo")) {
+            throw step.fault("'" + step.asText() + "' is not a step; allowed: undo, or the fields of a test");
+        }
+        CommandJson last = commands.get(commands.size() - 1);
+        last.attempts().forEach(attempt -> latest.remove(attempt.testId() + attempt.side() + attempt.tryNumber()));
+        add(CommandKind.UNDO, last.attempts().get(0).testId(), last.id(), List.of());
+    }
+
+    private String following(TestId test) {
+        int place = order.indexOf(test);
+        return order.get(Math.min(place + 1, order.size() - 1)).value();
+    }
+
+    private void add(CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts) {
+        now = now.plus(PAUSE);
+        commands.add(new CommandJson(id("command"), client, (long) commands.size() + 1, now, kind, standAt, undoes, attempts, null, null));
+    }
+
+    private AttemptJson attempt(ExaminationTest test, Side on, int tryNumber, List<PartJson> parts) {
+        UUID id = id("attempt " + on);
+        UUID earlier = latest.put(test.id().value() + on + tryNumber, id);
+        return new AttemptJson(id, test.id().value(), "usual", on, tryNumber, earlier == null ? Set.of() : Set.of(earlier), parts);
+    }
+
+    private UUID id(String what) {
+        return UUID.nameUUIDFromBytes((client + what + commands.size()).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static List<PartJson> parts(ExaminationTest test, SourceNode node) {
+        List<PartJson> parts = new ArrayList<>();
+        node.fields().forEach((key, value) -> {
+            if (test.part(key).orElse(null) instanceof PartDefinition.Measure measure) {
+                parts.add(new PartJson(key, null, node.number(key, measure.least(), measure.most()), measure.unit(), null, null, null, null));
+            } else if (key.equals("quality")) {
+                value.items().forEach(tick -> parts.add(chosen(key, tick.asText())));
+            } else {
+                parts.add(chosen(key, value.asText()));
+            }
+        });
+        return parts;
+    }
+
+    private static PartJson chosen(String key, String choice) {
+        return new PartJson(key, choice, null, null, null, null, null, null);
+    }
+}

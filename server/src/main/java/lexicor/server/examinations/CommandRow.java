@@ -1,0 +1,143 @@
+package lexicor.server.examinations;
+
+import jakarta.persistence.CascadeType;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.OneToMany;
+import jakarta.persistence.OrderBy;
+import jakarta.persistence.PostLoad;
+import jakarta.persistence.PostPersist;
+import jakarta.persistence.Table;
+import jakarta.persistence.Transient;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+import org.springframework.data.domain.Persistable;
+
+/** A command as it is kept. Rows are only ever added. */
+@Entity
+@Immutable
+@Table(name = "command")
+class CommandRow implements Persistable<UUID> {
+
+    @Id
+    private UUID id;
+
+    @Column(name = "examination_id", nullable = false)
+    private UUID examination;
+
+    private long number;
+
+    @Column(name = "client_id", nullable = false)
+    private UUID client;
+
+    private long clientOrder;
+
+    @Column(nullable = false)
+    private String author;
+
+    @Column(nullable = false)
+    private Instant at;
+
+    @Column(nullable = false)
+    private Instant receivedAt;
+
+    @Enumerated(EnumType.STRING)
+    @Column(nullable = false, columnDefinition = "varchar(20)")
+    private CommandKind kind;
+
+    @Column(nullable = false)
+    private String standAt;
+
+    private UUID undoes;
+
+    @OneToMany(mappedBy = "command", cascade = CascadeType.PERSIST)
+    @OrderBy("ordinal")
+    private List<AttemptRow> attempts = new ArrayList<>();
+
+    @Transient
+    private boolean fresh;
+
+    protected CommandRow() {
+        // for the mapper
+    }
+
+    CommandRow(UUID examination, long number, CommandJson command, String author, Instant receivedAt) {
+        this.id = command.id();
+        this.examination = examination;
+        this.number = number;
+        this.client = command.clientId();
+        this.clientOrder = command.order();
+        this.author = author;
+        this.at = command.at();
+        this.receivedAt = receivedAt;
+        this.kind = command.kind();
+        this.standAt = command.standAt();
+        this.undoes = command.undoes();
+        this.fresh = true;
+        for (AttemptJson attempt : command.attempts()) {
+            attempts.add(new AttemptRow(this, attempts.size(), attempt));
+        }
+    }
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
+
+    @Override
+    public boolean isNew() {
+        return fresh;
+    }
+
+    @PostLoad
+    @PostPersist
+    void known() {
+        fresh = false;
+    }
+
+    UUID examination() {
+        return examination;
+    }
+
+    long number() {
+        return number;
+    }
+
+    UUID client() {
+        return client;
+    }
+
+    long clientOrder() {
+        return clientOrder;
+    }
+
+    String author() {
+        return author;
+    }
+
+    Instant at() {
+        return at;
+    }
+
+    CommandKind kind() {
+        return kind;
+    }
+
+    String standAt() {
+        return standAt;
+    }
+
+    UUID undoes() {
+        return undoes;
+    }
+
+    List<AttemptRow> attempts() {
+        return attempts;
+    }
+}

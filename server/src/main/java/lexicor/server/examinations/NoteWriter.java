@@ -1,0 +1,130 @@
+package lexicor.server.examinations;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.PartDefinition;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.examination.Attempt;
+import lexicor.core.examination.History;
+import lexicor.core.examination.Part;
+import lexicor.core.examination.Side;
+import lexicor.core.examination.TestReading;
+import lexicor.core.weighing.ClusterCount;
+import lexicor.core.weighing.Interpreter;
+import lexicor.core.weighing.Lens;
+import lexicor.core.weighing.Percent;
+import lexicor.core.weighing.Ranking;
+import lexicor.core.weighing.Standing;
+import lexicor.core.weighing.Statement;
+import org.springframework.stereotype.Component;
+
+/** Writes an examination as plain text that a colleague understands. */
+@Component
+class NoteWriter {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
+
+    private final Catalogue catalogue;
+    private final Appraisal appraisal;
+    private final Interpreter interpreter;
+
+    NoteWriter(Catalogue catalogue, Appraisal appraisal, Interpreter interpreter) {
+        this.catalogue = catalogue;
+        this.appraisal = appraisal;
+        this.interpreter = interpreter;
+    }
+
+    String write(ExaminationService.Recorded recorded) {
+        ExaminationRow row = recorded.row();
+        List<TestReading> readings = appraisal.readings(row, recorded.history());
+        Ranking ranking = appraisal.ranking(row, readings);
+        List<String> lines = new ArrayList<>();
+        lines.add("Examination of the " + word(row.side()) + " " + row.region() + ", " + DAY.format(row.startedAt()));
+        lines.add("Case " + row.caseFile().code() + ", age " + row.age() + ", " + row.occupation() + ", "
+                + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic"));
+        lines.add("");
+        lines.add("Findings");
+        readings.forEach(reading -> lines.addAll(test(reading, recorded.history(), row.side())));
+        lines.add("");
+        lines.add("Where it stands");
+        ranking.clusters().forEach(count -> lines.add("- " + cluster(count)));
+        ranking.standings().stream().filter(Standing::informed).forEach(standing -> lines.add("- " + standing(standing)));
+        List<String> open = ranking.standings().stream().filter(standing -> !standing.informed())
+                .map(standing -> standing.condition().name() + " (" + Percent.of(standing.before()) + ")").toList();
+        if (!open.isEmpty()) {
+            lines.add("- Not moved by any weighed finding, still where it started (chance in 100): " + String.join(", ", open));
+        }
+        lines.add("");
+        lines.add("Chances begin at working estimates for the setting and use published accuracy that no clinician has yet compared with");
+        lines.add("the original papers. Findings outside a set are added up as if independent, which overstates.");
+        lines.add("Decision support: the conclusion is the therapist's.");
+        return String.join("\n", lines) + "\n";
+    }
+
+    private List<String> test(TestReading reading, History history, Side side) {
+        ExaminationTest test = catalogue.test(reading.test());
+        List<Attempt> involved = history.attempts(reading.test(), side);
+        if (involved.isEmpty()) {
+            return List.of("- " + test.name() + ": not done");
+        }
+        List<String> lines = new ArrayList<>();
+        String other = history.attempts(reading.test(), side.other()).stream().reduce((first, last) -> last)
+                .map(attempt -> "; " + word(side.other()) + ": " + response(test, attempt)).orElse("");
+        lines.add("- " + test.name() + ", " + word(side) + ": " + involved.stream().map(attempt -> response(test, attempt)).collect(Collectors.joining("; repeated: ")) + other);
+        for (Statement statement : interpreter.say(reading)) {
+            lines.add("  " + statement.text());
+        }
+        return lines;
+    }
+
+    private static String response(ExaminationTest test, Attempt attempt) {
+        List<String> words = new ArrayList<>();
+        for (PartDefinition definition : test.parts()) {
+            for (Part part : attempt.parts()) {
+                if (part.key().equals(definition.key())) {
+                    words.add(word(definition, part));
+                }
+            }
+        }
+        return String.join(", ", words);
+    }
+
+    private static String word(PartDefinition definition, Part part) {
+        if (part instanceof Part.Measured measured) {
+            return definition.label().toLowerCase(Locale.UK) + " " + Math.round(measured.value()) + measured.unit();
+        }
+        if (part instanceof Part.Chosen chosen && definition instanceof PartDefinition.Choice choice) {
+            String label = choice.option(chosen.choice()).map(PartDefinition.Option::label).orElse(chosen.choice()).toLowerCase(Locale.UK);
+            return switch (definition.key()) {
+                case "pain" -> chosen.choice().equals("none") ? "no pain" : label;
+                case "strength" -> chosen.choice().equals("full") ? "full strength" : label;
+                default -> label;
+            };
+        }
+        return part instanceof Part.Said said ? said.text() : "";
+    }
+
+    private static String cluster(ClusterCount count) {
+        String state = count.positives().size() + " of " + count.counted() + " positive";
+        if (count.level().isPresent()) {
+            return count.cluster().name() + ": " + state + ", decided: " + count.level().get().name();
+        }
+        return count.cluster().name() + ": " + state + (count.outOfReach() ? ", cannot be decided: too many not interpretable" : ", not yet decided");
+    }
+
+    private static String standing(Standing standing) {
+        String by = standing.lens() == Lens.CLUSTER ? ", by the set" : standing.lens() == Lens.STRONGEST_SINGLE ? ", by the strongest finding" : "";
+        return standing.condition().name() + ": before " + Percent.of(standing.before()) + ", now " + Percent.of(standing.now()) + " in 100 (could be "
+                + Percent.of(standing.range().lower()) + " to " + Percent.of(standing.range().upper()) + ")" + by;
+    }
+
+    private static String word(Side side) {
+        return side.name().toLowerCase(Locale.UK);
+    }
+}

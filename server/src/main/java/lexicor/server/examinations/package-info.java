@@ -1,0 +1,2 @@
+/** Examinations: starting, recording by commands, and where each stands. */
+package lexicor.server.examinations;

@@ -1,0 +1,55 @@
+package lexicor.server.library;
+
+import java.util.List;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.CueCard;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.PartDefinition;
+import lexicor.core.catalogue.Routine;
+import lexicor.core.catalogue.TestId;
+import lexicor.server.problems.NotFound;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The catalogue over HTTP. */
+@RestController
+@RequestMapping("/api/library")
+class LibraryController {
+
+    private final Catalogue catalogue;
+
+    LibraryController(Catalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
+    /** A region's routine with the cards of its tests. */
+    @GetMapping("/regions/{region}")
+    RegionJson region(@PathVariable String region) {
+        Routine routine = catalogue.routines().get(region);
+        if (routine == null) {
+            throw new NotFound("There is no region '" + region + "'. Allowed: " + String.join(", ", catalogue.routines().keySet()));
+        }
+        return new RegionJson(region, catalogue.revision(),
+                routine.steps().stream().map(step -> new RegionJson.StepJson(step.position(), step.tests().stream().map(TestId::value).toList())).toList(),
+                routine.order().stream().map(catalogue::test).map(LibraryController::test).toList());
+    }
+
+    private static RegionJson.TestJson test(ExaminationTest test) {
+        CueCard card = test.card();
+        List<RegionJson.OptionJson> watch = card.watch().stream().map(item -> new RegionJson.OptionJson(item.value(), item.label())).toList();
+        return new RegionJson.TestJson(test.id().value(), test.name(), test.shortName(), test.aliases(), test.position(), test.seconds(),
+                test.provocation(), test.review(), new RegionJson.CardJson(card.patient(), card.you(), card.movement(), card.ask(), watch, card.stop()),
+                test.parts().stream().map(LibraryController::part).toList(), test.wellSideParts(), test.nothing());
+    }
+
+    private static RegionJson.PartJson part(PartDefinition part) {
+        if (part instanceof PartDefinition.Choice choice) {
+            return new RegionJson.PartJson(choice.key(), choice.label(), choice.many(),
+                    choice.options().stream().map(option -> new RegionJson.OptionJson(option.value(), option.label())).toList(), null, null, null, null);
+        }
+        PartDefinition.Measure measure = (PartDefinition.Measure) part;
+        return new RegionJson.PartJson(measure.key(), measure.label(), false, List.of(), measure.unit(), measure.least(), measure.most(), measure.step());
+    }
+}

@@ -1,0 +1,2 @@
+/** The catalogue for the page. */
+package lexicor.server.library;

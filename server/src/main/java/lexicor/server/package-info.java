@@ -1,0 +1,2 @@
+/** Keeps the record and answers the page, feature by feature; all computation is the core's. */
+package lexicor.server;

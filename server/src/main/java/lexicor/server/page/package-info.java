@@ -1,0 +1,2 @@
+/** Serves the page. */
+package lexicor.server.page;

@@ -1,0 +1,117 @@
+package lexicor.server.problems;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.MismatchedInputException;
+
+/**
+ * Turns faults into problem+json. {@code field} names the first field at fault and {@code errors} all of them, each with
+ * what is allowed. Nothing of the inner workings leaves the server.
+ */
+@RestControllerAdvice
+class ProblemAnswers extends ResponseEntityExceptionHandler {
+
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAnswers.class);
+
+    @ExceptionHandler
+    ProblemDetail badInput(BadInput fault) {
+        return problem(fault.faults());
+    }
+
+    @ExceptionHandler
+    ProblemDetail notFound(NotFound fault) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, fault.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail conflict(Conflict fault) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, fault.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail mismatch(MethodArgumentTypeMismatchException fault) {
+        String type = fault.getRequiredType() == null ? "value" : fault.getRequiredType().getSimpleName();
+        return problem(List.of(new FieldFault(fault.getName(), "cannot be read; allowed: a " + type)));
+    }
+
+    @ExceptionHandler
+    ProblemDetail unforeseen(Exception fault) {
+        LOG.error("A request failed", fault);
+        return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR,
+                "Something went wrong on the server. What was saved before is safe; please try again.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(MethodArgumentNotValidException fault, HttpHeaders headers,
+            HttpStatusCode status, WebRequest request) {
+        List<FieldFault> faults = fault.getFieldErrors().stream().map(error -> new FieldFault(error.getField(), error.getDefaultMessage()))
+                .sorted((a, b) -> a.field().compareTo(b.field())).toList();
+        return ResponseEntity.badRequest().body(problem(faults));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException fault, HttpHeaders headers,
+            HttpStatusCode status, WebRequest request) {
+        String field = "body";
+        String message = "cannot be read; allowed: JSON";
+        if (fault.getCause() instanceof JacksonException unreadable && !unreadable.getPath().isEmpty()) {
+            field = path(unreadable);
+            message = "cannot be read; allowed: " + allowed(unreadable);
+        }
+        return ResponseEntity.badRequest().body(problem(List.of(new FieldFault(field, message))));
+    }
+
+    private static ProblemDetail problem(List<FieldFault> faults) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST,
+                faults.stream().map(fault -> fault.field() + ": " + fault.message()).collect(Collectors.joining("; ")));
+        problem.setTitle("Please check what was entered");
+        problem.setProperty("field", faults.get(0).field());
+        problem.setProperty("errors", faults);
+        return problem;
+    }
+
+    private static String path(JacksonException fault) {
+        StringBuilder path = new StringBuilder();
+        for (JacksonException.Reference step : fault.getPath()) {
+            if (step.getPropertyName() == null) {
+                path.append('[').append(step.getIndex()).append(']');
+            } else {
+                path.append(path.isEmpty() ? "" : ".").append(step.getPropertyName());
+            }
+        }
+        return path.toString();
+    }
+
+    private static String allowed(JacksonException fault) {
+        if (!(fault instanceof MismatchedInputException mismatch) || mismatch.getTargetType() == null) {
+            return "a value of the right kind";
+        }
+        Class<?> type = mismatch.getTargetType();
+        if (type.isEnum()) {
+            return Arrays.stream(type.getEnumConstants()).map(String::valueOf).collect(Collectors.joining(", "));
+        }
+        if (type == long.class || type == int.class || type == Long.class || type == Integer.class) {
+            return "a whole number";
+        }
+        if (type == double.class || type == Double.class) {
+            return "a number";
+        }
+        return type == boolean.class || type == Boolean.class ? "true or false" : "a " + type.getSimpleName();
+    }
+}

@@ -1,0 +1,2 @@
+/** Clear errors: problem+json that names the field and what is allowed. */
+package lexicor.server.problems;

@@ -1,0 +1,35 @@
+package lexicor.server.security;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Refuses bodies larger than any honest request. A body must say its length, so that the limit cannot be passed by. */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class BodyLimit extends OncePerRequestFilter {
+
+    static final int MOST = 512 * 1024;
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+        boolean unsaid = request.getHeader("Transfer-Encoding") != null;
+        if (unsaid || request.getContentLengthLong() > MOST) {
+            HttpStatus status = unsaid ? HttpStatus.LENGTH_REQUIRED : HttpStatus.CONTENT_TOO_LARGE;
+            response.setStatus(status.value());
+            response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+            response.getWriter().write("{\"status\":%d,\"title\":\"%s\",\"field\":\"body\",\"detail\":\"body: allowed: at most %d bytes, with their length said\"}"
+                    .formatted(status.value(), status.getReasonPhrase(), MOST));
+            return;
+        }
+        chain.doFilter(request, response);
+    }
+}

@@ -1,0 +1,107 @@
+import { useMemo, useState } from "react";
+import { useNavigate } from "react-router";
+import { attempt as newAttempt, move, nothing, record, undo, withChoice } from "../examination/commands";
+import { useLive } from "../examination/ExaminationFrame";
+import { choices, latestAttempt, type Part } from "../examination/history";
+import type { Progress } from "../shared/drawings/ProgressGlyph";
+import { Button } from "../shared/ui/Button";
+import { ChoiceRow } from "./ChoiceRow";
+import { CueCard } from "./CueCard";
+import { KeysSheet } from "./KeysSheet";
+import { LastReading } from "./LastReading";
+import { OrderRail } from "./OrderRail";
+import { RankingPanel } from "./RankingPanel";
+import { ReadingStrip } from "./ReadingStrip";
+import { InvolvedPanel, PART_KEYS, WellPanel, wellAnswers } from "./ResponsePanels";
+import { useKeys, useSingleKeys } from "./useKeys";
+
+const QUALITY_KEYS = ["z", "x", "c", "v", "b"];
+
+/** One test at a time: its card, both sides, what the response means, and where it leaves each condition. */
+export function BenchView() {
+  const live = useLive();
+  const navigate = useNavigate();
+  const [sheet, setSheet] = useState(false);
+  const [single, setSingle] = useSingleKeys();
+  const { region, state, weighing } = live;
+  const order = region.steps.flatMap((step) => step.testIds);
+  const test = region.tests.find((each) => each.id === state.standAt) ?? region.tests[0];
+  if (!test) {
+    throw new Error("a region has at least one test");
+  }
+  const involved = live.examination.side;
+  const well = involved === "LEFT" ? "RIGHT" : "LEFT";
+  const here = latestAttempt(state, test.id, involved);
+  const there = latestAttempt(state, test.id, well);
+
+  const progress = (id: string): Progress => {
+    const known = weighing?.tests.find((each) => each.testId === id)?.progress ?? "OPEN";
+    const recorded = state.attempts.some((each) => each.testId === id);
+    return live.upToDate ? known : recorded ? (known === "OPEN" ? "PARTLY" : known) : "OPEN";
+  };
+  const untouched = (id: string) => latestAttempt(state, id, involved) === undefined;
+  const position = order.indexOf(test.id);
+  const later = [...order.slice(position + 1), ...order.slice(0, position)];
+  const next = later.find(untouched);
+  const following = order[position + 1] ?? next;
+
+  const recordInvolved = (parts: Part[]) => { live.add(record([newAttempt(test, involved, parts, here)], test.id)); };
+  const recordWell = (parts: Part[]) => { live.add(record([newAttempt(test, well, parts, there)], test.id)); };
+  const nothingBoth = () => {
+    live.add(record([newAttempt(test, well, nothing(test, "well"), there), newAttempt(test, involved, nothing(test, "involved"), here)], next ?? test.id));
+  };
+  const leaveOut = () => { live.add(record([newAttempt(test, involved, [{ key: "quality", choice: "skipped" }], here)], next ?? test.id)); };
+  const go = (id: string | undefined) => {
+    if (id && id !== test.id) {
+      live.add(move(id));
+    }
+  };
+  const takeBack = () => {
+    if (state.lastRecording) {
+      live.add(undo(state.lastRecording));
+    }
+  };
+  const forward = () => { if (following) { go(following); } else { void navigate("weighing"); } };
+  const quality = test.parts.find((part) => part.key === "quality")?.options.filter((option) => option.value !== "skipped") ?? [];
+  const toggle = (key: string, value: string) => { recordInvolved(withChoice(test, here?.parts ?? [], key, value)); };
+
+  const keys: Record<string, (() => void) | undefined> = {
+    "0": nothingBoth, PageDown: forward, PageUp: () => { go(order[position - 1]); }, Backspace: takeBack, "Ctrl+z": takeBack, "?": () => { setSheet(true); },
+  };
+  wellAnswers(test, there).forEach((answer, index) => { keys[String(index + 1)] = () => { recordWell(answer.parts); }; });
+  test.parts.forEach((part) => part.options.forEach((option, index) => {
+    const key = PART_KEYS[part.key]?.[index];
+    if (key) { keys[key] = () => { toggle(part.key, option.value); }; }
+  }));
+  quality.forEach((option, index) => { keys[QUALITY_KEYS[index] ?? ""] = () => { toggle("quality", option.value); }; });
+  ["j", "k", "l"].forEach((key) => { keys[key] = () => document.getElementById(`arc-${key}`)?.focus(); });
+  useKeys(keys, single);
+
+  const statements = weighing?.tests.find((each) => each.testId === test.id)?.statements ?? [];
+  const names = useMemo(() => new Map(region.tests.map((each) => [each.id, each.name])), [region]);
+  const note = live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : "The uninvolved side first, then the involved one.";
+  return (
+    <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[14.5rem_minmax(0,1fr)_22rem]">
+      <OrderRail region={region} progress={progress} current={test.id} onGo={go} />
+      <div className="flex min-w-0 flex-col gap-2.5 px-4 py-2.5 lg:overflow-y-auto lg:px-5">
+        <LastReading weighing={weighing} names={names} current={test.id} canUndo={state.lastRecording !== undefined} onUndo={takeBack} onKeys={() => { setSheet(true); }} />
+        <CueCard test={test} />
+        <div className="flex flex-col gap-2.5 md:flex-row">
+          <WellPanel test={test} side={well} attempt={there} onRecord={recordWell} />
+          <InvolvedPanel test={test} side={involved} attempt={here} onRecord={recordInvolved} />
+        </div>
+        <ChoiceRow label="If seen" options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />
+        <ReadingStrip statements={live.queue.status === "waiting" ? [] : statements} note={note} />
+        <div className="sticky bottom-0 mt-auto flex flex-wrap gap-2.5 bg-paper py-2">
+          <Button look={here ? "quiet" : "primary"} keycap="0" className="flex-1 basis-52" onClick={nothingBoth}>Nothing, both sides</Button>
+          <Button onClick={leaveOut}>Leave out</Button>
+          <Button look={here ? "primary" : "quiet"} keycap="PgDn" className="flex-1 basis-52" onClick={forward}>
+            {following ? `Next: ${region.tests.find((each) => each.id === following)?.shortName ?? ""}` : "See the weighing"}
+          </Button>
+        </div>
+      </div>
+      <RankingPanel weighing={weighing} upToDate={live.upToDate} waiting={live.queue.status === "waiting"} current={test.id} testName={(id) => names.get(id) ?? id} />
+      <KeysSheet open={sheet} onOpenChange={setSheet} single={single} onSingle={setSingle} />
+    </main>
+  );
+}

@@ -1,0 +1,24 @@
+import type { Schemas } from "../shared/api/client";
+import { Button } from "../shared/ui/Button";
+
+interface ChoiceRowProps {
+  label: string;
+  options: Schemas["OptionJson"][];
+  chosen: string[];
+  keycaps: string[];
+  onChoose: (value: string) => void;
+}
+
+/** A part with a list of answers: its name, then one button an answer. */
+export function ChoiceRow({ label, options, chosen, keycaps, onChoose }: ChoiceRowProps) {
+  return (
+    <div role="group" aria-label={label} className="flex flex-wrap items-center gap-1.5">
+      <span aria-hidden="true" className="w-[4.25rem] text-note font-semibold text-soft">{label}</span>
+      {options.map((option, index) => (
+        <Button key={option.value} look="choice" chosen={chosen.includes(option.value)} keycap={keycaps[index]} onClick={() => { onChoose(option.value); }}>
+          {option.label}
+        </Button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import type { Test } from "../examination/commands";
+
+/** What to do, one short line each. */
+export function CueCard({ test }: { test: Test }) {
+  const lines: [string, string][] = [
+    ["Patient", test.card.patient],
+    ["You", test.card.you],
+    ["Do", test.card.movement],
+    ["Ask", test.card.ask],
+    ["Stop if", test.card.stop],
+  ];
+  return (
+    <section aria-labelledby="test-name">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h1 id="test-name" className="font-serif text-head font-semibold">{test.name}</h1>
+        <p className="text-note text-soft">{test.seconds} s a side</p>
+      </div>
+      <p className="mt-0.5 text-note text-soft">
+        {test.aliases.length > 0 && <>Also called {test.aliases.join(", ")}. </>}
+        {test.review === "drafted" && "Card drafted, not yet reviewed by a clinician."}
+      </p>
+      <dl className="mt-2 grid grid-cols-[4rem_1fr] gap-x-2 gap-y-0.5 text-read">
+        {lines.map(([label, text]) => (
+          <div key={label} className="contents">
+            <dt className="text-soft">{label}</dt>
+            <dd>{text}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}

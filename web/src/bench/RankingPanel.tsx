@@ -1,0 +1,109 @@
+import type { Schemas } from "../shared/api/client";
+import { ClusterLadder, clusterWords } from "../shared/drawings/ClusterLadder";
+import { OddsRail } from "../shared/drawings/OddsRail";
+import { inHundred, rangeInHundred } from "../shared/format";
+
+interface RankingPanelProps {
+  weighing: Schemas["WeighingJson"] | undefined;
+  upToDate: boolean;
+  /** Words in place of freshness where commands wait for a connection. */
+  waiting: boolean;
+  current: string;
+  testName: (id: string) => string;
+}
+
+/** Where each condition stands, the set's count, and what the test at hand could do. */
+export function RankingPanel({ weighing, upToDate, waiting, current, testName }: RankingPanelProps) {
+  if (!weighing) {
+    return <aside aria-label="Where it stands" className="border-l border-line bg-sheet p-4 text-read text-soft">Weighing …</aside>;
+  }
+  const informed = weighing.standings.filter((standing) => standing.informed);
+  const open = weighing.standings.filter((standing) => !standing.informed);
+  return (
+    <aside aria-label="Where it stands" aria-busy={!upToDate} className="flex flex-col gap-2.5 border-t border-line bg-sheet p-4 lg:overflow-y-auto lg:border-t-0 lg:border-l">
+      <h2 className="flex items-baseline justify-between text-note font-semibold text-soft">
+        Where it stands <span className="font-normal">{waiting ? "without the last entries" : "chance in 100"}</span>
+      </h2>
+      <ol className="flex flex-col gap-1.5">
+        {informed.map((standing) => <InformedRow key={standing.conditionId} standing={standing} />)}
+      </ol>
+      {informed.length > 0 && <Legend />}
+      {open.length > 0 && (
+        <section>
+          <h3 className="text-note font-semibold text-soft">{informed.length > 0 ? "Nothing weighed yet" : "Before any test"}</h3>
+          <ol>
+            {open.map((standing) => (
+              <li key={standing.conditionId} className="grid grid-cols-[1fr_6.5rem_2.2rem] items-center gap-2 text-note">
+                <span>{standing.shortName}{standing.unweighed.length > 0 && <span className="text-soft"> · noted</span>}</span>
+                <OddsRail {...standing} width={104} />
+                <strong className="text-right">{inHundred(standing.before)}</strong>
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+      <div className="mt-auto flex flex-col gap-2.5 border-t-2 border-ink pt-2.5">
+        {weighing.clusters.map((cluster) => (
+          <section key={cluster.id}>
+            <div className="flex items-center justify-between gap-2">
+              <h3 className="text-note font-semibold">{cluster.name}</h3>
+              <ClusterLadder cluster={cluster} />
+            </div>
+            <p className="text-note">{clusterWords(cluster)}</p>
+          </section>
+        ))}
+        <Outlook weighing={weighing} current={current} testName={testName} />
+        {informed.some((standing) => standing.lens === "CHAIN" && standing.loads.length > 1) && (
+          <p className="text-note text-soft">Findings outside the set are chained as if independent, which makes too sure.</p>
+        )}
+      </div>
+    </aside>
+  );
+}
+
+function InformedRow({ standing }: { standing: Schemas["StandingJson"] }) {
+  return (
+    <li>
+      <div className="flex items-baseline justify-between gap-2 leading-tight">
+        <span className="text-read font-semibold">{standing.shortName}</span>
+        <span className="whitespace-nowrap">
+          <strong className="text-2xl">{inHundred(standing.now)}</strong>{" "}
+          <span className="text-note">could be {rangeInHundred(standing.lower, standing.upper)}</span>
+        </span>
+      </div>
+      <OddsRail {...standing} width={312} />
+    </li>
+  );
+}
+
+function Legend() {
+  return (
+    <p className="-mt-1 flex items-center gap-x-1 text-note text-soft">
+      <svg width={14} height={13} viewBox="0 0 14 13" aria-hidden="true"><path d="M7 1l6 11H1z" fill="none" stroke="currentColor" strokeWidth={1.6} /></svg> before,
+      <svg width={14} height={14} viewBox="0 0 14 14" aria-hidden="true"><circle cx={7} cy={7} r={6} fill="currentColor" /></svg> now,
+      <svg width={26} height={12} viewBox="0 0 26 12" aria-hidden="true"><rect width={26} height={12} rx={6} fill="var(--color-line)" /></svg> what it could be
+    </p>
+  );
+}
+
+function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJson"]; current: string; testName: (id: string) => string }) {
+  const outlook = weighing.outlooks.find((each) => each.testId === current) ?? weighing.outlooks[0];
+  if (!outlook) {
+    return <p className="text-read font-semibold">All tests of this order are done.</p>;
+  }
+  const [change, ...others] = outlook.changes;
+  return (
+    <section>
+      <h3 className="text-note font-semibold">What {outlook.testId === current ? "this test" : testName(outlook.testId)} could do</h3>
+      {change ? (
+        [change, ...others.slice(0, 1)].map((each) => (
+          <p key={each.conditionId} className="text-note">
+            {each.name}, now {inHundred(each.now)}: <strong>{inHundred(each.ifPositive)}</strong> if positive, <strong>{inHundred(each.ifNegative)}</strong> if negative
+          </p>
+        ))
+      ) : (
+        <p className="text-note">Either answer would leave every chance where it is.</p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,75 @@
+import { nothing, withChoice, withMeasure, type Test } from "../examination/commands";
+import { choices, measure, type Attempt, type Part } from "../examination/history";
+import { capital, sideWord } from "../shared/format";
+import { Button } from "../shared/ui/Button";
+import { ArcDial } from "./ArcDial";
+import { ChoiceRow } from "./ChoiceRow";
+
+/** Keys of each part's answers. */
+export const PART_KEYS: Record<string, string[]> = { pain: ["4", "5", "6"], strength: ["7", "8", "9"], site: ["a", "s", "d", "f", "g"] };
+
+interface PanelProps {
+  test: Test;
+  side: "LEFT" | "RIGHT";
+  attempt: Attempt | undefined;
+  onRecord: (parts: Part[]) => void;
+}
+
+/** The quick answers of the uninvolved side, with what each records. */
+export function wellAnswers(test: Test, attempt: Attempt | undefined): { label: string; parts: Part[]; chosen: boolean }[] {
+  const has = (key: string, choice: string) => choices(attempt, key).includes(choice);
+  const all = nothing(test, "well");
+  const keep = (key: string) => (attempt?.parts ?? []).filter((part) => part.key === key);
+  const answers = [
+    { label: "Nothing", parts: all, chosen: all.every((part) => has(part.key, part.choice ?? "")) },
+    { label: "Pain", parts: [{ key: "pain", choice: "other" }, ...keep("strength")], chosen: has("pain", "other") },
+  ];
+  if (test.wellSideParts.includes("strength")) {
+    const pain = keep("pain");
+    answers.push({ label: "Weak", parts: [...(pain.length > 0 ? pain : [{ key: "pain", choice: "none" }]), { key: "strength", choice: "weak" }], chosen: has("strength", "weak") });
+  }
+  return answers;
+}
+
+/** The uninvolved side: narrow and first, since it is examined first and is usually normal. */
+export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
+  return (
+    <section aria-label={`${capital(sideWord(side))}, uninvolved side`} className="border border-line bg-sheet p-2.5 md:w-40">
+      <h2 className="mb-2 flex items-baseline justify-between text-read font-semibold">{capital(sideWord(side))} <span className="text-note font-normal text-soft">uninvolved</span></h2>
+      <div className="flex gap-1.5 md:flex-col">
+        {wellAnswers(test, attempt).map((answer, index) => (
+          <Button key={answer.label} look="choice" chosen={answer.chosen} keycap={String(index + 1)} className="flex-1" onClick={() => { onRecord(answer.parts); }}>
+            {answer.label}
+          </Button>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+/** The involved side: the response in its parts, only those that the test has. */
+export function InvolvedPanel({ test, side, attempt, onRecord }: PanelProps) {
+  const parts = attempt?.parts ?? [];
+  const measures = test.parts.filter((part) => part.unit);
+  const lists = test.parts.filter((part) => !part.unit && part.key !== "quality");
+  const hurts = choices(attempt, "pain").some((choice) => choice !== "none");
+  return (
+    <section aria-label={`${capital(sideWord(side))}, involved side`} className="min-w-0 flex-1 border-2 border-ink bg-sheet p-2.5">
+      <h2 className="mb-2 flex items-baseline justify-between text-read font-semibold">{capital(sideWord(side))} <span className="text-note font-normal text-soft">involved</span></h2>
+      <div className="flex flex-col gap-1.5">
+        {lists.filter((part) => part.key !== "site").map((part) => (
+          <ChoiceRow key={part.key} label={part.label} options={part.options} chosen={choices(attempt, part.key)} keycaps={PART_KEYS[part.key] ?? []}
+            onChoose={(value) => { onRecord(withChoice(test, parts, part.key, value)); }} />
+        ))}
+        {measures.length > 0 && hurts && (
+          <ArcDial measures={measures} values={measures.map((part) => measure(attempt, part.key))} side={side}
+            onSet={(key, value) => { onRecord(withMeasure(parts, key, value, measures.find((part) => part.key === key)?.unit ?? "")); }} />
+        )}
+        {lists.filter((part) => part.key === "site").map((part) => (
+          <ChoiceRow key={part.key} label={part.label} options={part.options} chosen={choices(attempt, part.key)} keycaps={PART_KEYS.site ?? []}
+            onChoose={(value) => { onRecord(withChoice(test, parts, part.key, value)); }} />
+        ))}
+      </div>
+    </section>
+  );
+}

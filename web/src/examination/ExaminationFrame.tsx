@@ -1,0 +1,64 @@
+import { useEffect } from "react";
+import { NavLink, Link, Outlet, useOutletContext, useParams } from "react-router";
+import { Refused } from "../shared/api/client";
+import { sideWord } from "../shared/format";
+import { Message, Waiting } from "../shared/ui/Message";
+import { Wordmark } from "../shared/ui/Wordmark";
+import { SavedState } from "./SavedState";
+import { useExamination, type LiveExamination } from "./useExamination";
+
+/** The frame round bench, weighing and note of one examination: who it is, where to go, whether all is saved. */
+export function ExaminationFrame() {
+  const { id = "" } = useParams();
+  return <Frame key={id} id={id} />;
+}
+
+/** The examination of the frame one is in. */
+export function useLive(): LiveExamination {
+  return useOutletContext<LiveExamination>();
+}
+
+function Frame({ id }: { id: string }) {
+  const { live, fault } = useExamination(id);
+  useEffect(() => {
+    document.title = live ? `${live.examination.caseCode} · Lexicor` : "Lexicor";
+  }, [live]);
+  if (!live) {
+    return fault ? <Fault fault={fault} /> : <Waiting what="the examination" />;
+  }
+  const { caseCode, age, occupation, side, region } = live.examination;
+  return (
+    <div className="flex min-h-dvh flex-col lg:h-dvh lg:min-h-0 print:h-auto">
+      <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-5 py-1">
+        <Wordmark />
+        <p className="min-w-0 flex-1 basis-64 text-read">
+          <strong>{caseCode}</strong> · {age} · {occupation} · <strong>{sideWord(side)} {region}</strong>
+        </p>
+        <nav aria-label="Views of this examination" className="flex">
+          <Tab to="." name="Bench" />
+          <Tab to="weighing" name="Weighing" />
+          <Tab to="note" name="Note" />
+        </nav>
+        <SavedState live={live} />
+      </header>
+      <Outlet context={live} />
+    </div>
+  );
+}
+
+function Tab({ to, name }: { to: string; name: string }) {
+  return (
+    <NavLink to={to} end className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-3 text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`}>
+      {name}
+    </NavLink>
+  );
+}
+
+function Fault({ fault }: { fault: Error }) {
+  const missing = fault instanceof Refused;
+  return (
+    <Message title={missing ? "This examination is not here" : "The server is not answering"} action={<Link className="underline" to="/">Back to the list</Link>}>
+      {missing ? fault.problem.detail : "What you recorded is safe. This page tries again by itself when you reload it."}
+    </Message>
+  );
+}

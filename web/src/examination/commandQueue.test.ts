@@ -1,0 +1,105 @@
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import { Refused } from "../shared/api/client";
+import { CommandQueue, type Send } from "./commandQueue";
+import type { Command } from "./history";
+
+class MemoryStorage implements Storage {
+  #items = new Map<string, string>();
+  get length() { return this.#items.size; }
+  clear() { this.#items.clear(); }
+  getItem(key: string) { return this.#items.get(key) ?? null; }
+  key(index: number) { return [...this.#items.keys()][index] ?? null; }
+  removeItem(key: string) { this.#items.delete(key); }
+  setItem(key: string, value: string) { this.#items.set(key, value); }
+}
+
+const command = (order: number): Command => ({
+  id: `command-${String(order)}`, clientId: "tab", order, at: `2026-01-01T00:00:0${String(order)}Z`, kind: "MOVE", standAt: "sh-arc", attempts: [],
+});
+
+let storage: Storage;
+let onServer: string[];
+let reachable: boolean;
+let hold: Promise<void> | undefined;
+
+const send: Send = async (commands) => {
+  await hold;
+  if (!reachable) {
+    throw new TypeError("no connection");
+  }
+  if (commands.some((each) => each.id === "command-9")) {
+    throw new Refused({ status: 400, title: "no", detail: "not allowed", errors: [] });
+  }
+  commands.filter((each) => !onServer.includes(each.id)).forEach((each) => onServer.push(each.id));
+  return commands.map((each) => ({ id: each.id, number: onServer.indexOf(each.id) + 1 }));
+};
+
+const open = (client = "tab") => new CommandQueue("exam", client, storage, send, () => undefined);
+
+beforeEach(() => {
+  storage = new MemoryStorage();
+  onServer = [];
+  reachable = true;
+  hold = undefined;
+  vi.useFakeTimers();
+});
+
+describe("the queue", () => {
+  it("sends at once and forgets what the server has", async () => {
+    const queue = open();
+    queue.add(command(1));
+    await vi.runAllTimersAsync();
+    expect(onServer).toEqual(["command-1"]);
+    expect(queue.state).toMatchObject({ pending: [], status: "saved" });
+    expect(storage.length).toBe(0);
+  });
+
+  it("keeps the order of commands added while one is on its way", async () => {
+    let release: () => void = () => undefined;
+    hold = new Promise((resolve) => { release = resolve; });
+    const queue = open();
+    [1, 2, 3].forEach((order) => { queue.add(command(order)); });
+    release();
+    await vi.runAllTimersAsync();
+    expect(onServer).toEqual(["command-1", "command-2", "command-3"]);
+  });
+
+  it("keeps commands through a lost connection and sends them in order when it is back", async () => {
+    reachable = false;
+    const queue = open();
+    queue.add(command(1));
+    queue.add(command(2));
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(queue.state.status).toBe("waiting");
+    expect(queue.state.pending).toHaveLength(2);
+    reachable = true;
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(onServer).toEqual(["command-1", "command-2"]);
+    expect(queue.state.status).toBe("saved");
+  });
+
+  it("survives a reload: the next page load takes over what was left", async () => {
+    reachable = false;
+    const before = open("first load");
+    before.add(command(1));
+    before.add(command(2));
+    await vi.advanceTimersByTimeAsync(100);
+    before.close();
+    reachable = true;
+    const after = open("second load");
+    expect(after.state.pending.map((each) => each.order)).toEqual([1, 2]);
+    await after.flush();
+    expect(onServer).toEqual(["command-1", "command-2"]);
+    expect(storage.length).toBe(0);
+  });
+
+  it("sets aside only the command that is refused, and says so", async () => {
+    const queue = open();
+    hold = Promise.resolve();
+    [1, 9, 2].forEach((order) => { queue.add(command(order)); });
+    await vi.runAllTimersAsync();
+    expect(onServer).toEqual(["command-1", "command-2"]);
+    expect(queue.state.refused?.command.order).toBe(9);
+    expect(queue.state.status).toBe("saved");
+  });
+});

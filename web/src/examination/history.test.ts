@@ -1,0 +1,44 @@
+import { describe, expect, it } from "vitest";
+import { choices, inForce, latestAttempt, type Attempt, type Command } from "./history";
+
+let counter = 0;
+const id = () => `id-${String(++counter)}`;
+
+function attempt(pain: string, supersedes: string[] = []): Attempt {
+  return { id: id(), testId: "sh-neer", variant: "usual", side: "RIGHT", tryNumber: 1, supersedes, parts: [{ key: "pain", choice: pain }] };
+}
+
+function command(kind: Command["kind"], rest: Partial<Command> = {}): Command {
+  return { id: id(), clientId: "tab", order: counter, at: "2026-01-01T00:00:00Z", kind, standAt: "sh-neer", attempts: [], ...rest };
+}
+
+describe("what counts", () => {
+  it("a correction stands in place of what it corrects", () => {
+    const first = attempt("none");
+    const state = inForce([command("RECORD", { attempts: [first] }), command("RECORD", { attempts: [attempt("familiar", [first.id])] })]);
+    expect(state.attempts).toHaveLength(1);
+    expect(choices(latestAttempt(state, "sh-neer", "RIGHT"), "pain")).toEqual(["familiar"]);
+  });
+
+  it("undo restores what was corrected, and undoing the undo takes it away again", () => {
+    const first = attempt("none");
+    const one = command("RECORD", { attempts: [first] });
+    const two = command("RECORD", { attempts: [attempt("familiar", [first.id])] });
+    const undo = command("UNDO", { undoes: two.id });
+    expect(choices(latestAttempt(inForce([one, two, undo]), "sh-neer", "RIGHT"), "pain")).toEqual(["none"]);
+    expect(choices(latestAttempt(inForce([one, two, undo, command("UNDO", { undoes: undo.id })]), "sh-neer", "RIGHT"), "pain")).toEqual(["familiar"]);
+  });
+
+  it("the recording to take back is the latest that still counts", () => {
+    const one = command("RECORD", { attempts: [attempt("none")] });
+    const two = command("RECORD", { attempts: [attempt("other")] });
+    expect(inForce([one, two, command("MOVE")]).lastRecording?.id).toBe(two.id);
+    expect(inForce([one, two, command("UNDO", { undoes: two.id })]).lastRecording?.id).toBe(one.id);
+    expect(inForce([]).lastRecording).toBeUndefined();
+  });
+
+  it("stands where the last command left it", () => {
+    expect(inForce([command("MOVE", { standAt: "sh-arc" })]).standAt).toBe("sh-arc");
+    expect(inForce([]).standAt).toBeUndefined();
+  });
+});

@@ -1,0 +1,59 @@
+import type { Schemas } from "../shared/api/client";
+
+export type Command = Schemas["CommandJson"];
+export type Attempt = Schemas["AttemptJson"];
+export type Part = Schemas["PartJson"];
+export type Side = Attempt["side"];
+
+/** What of a list of commands counts. */
+export interface InForce {
+  attempts: Attempt[];
+  /** The test at which the examination stands; undefined before the first command. */
+  standAt: string | undefined;
+  /** The latest recording that can be taken back. */
+  lastRecording: Command | undefined;
+}
+
+/**
+ * Follows the record's rule: a command counts unless a later one that counts undid it; an attempt counts if its command
+ * does and no later attempt that counts supersedes it.
+ */
+export function inForce(commands: readonly Command[]): InForce {
+  const undone = new Set<string>();
+  const superseded = new Set<string>();
+  const attempts: Attempt[] = [];
+  let lastRecording: Command | undefined;
+  for (const command of [...commands].reverse()) {
+    if (undone.has(command.id)) {
+      continue;
+    }
+    if (command.kind === "UNDO" && command.undoes) {
+      undone.add(command.undoes);
+    }
+    if (command.kind === "RECORD") {
+      lastRecording ??= command;
+      for (const attempt of [...command.attempts].reverse()) {
+        if (!superseded.has(attempt.id)) {
+          attempt.supersedes.forEach((earlier) => superseded.add(earlier));
+          attempts.unshift(attempt);
+        }
+      }
+    }
+  }
+  return { attempts, standAt: commands.at(-1)?.standAt, lastRecording };
+}
+
+/** The latest attempt that counts of a test on a side. */
+export function latestAttempt(state: InForce, testId: string, side: Side): Attempt | undefined {
+  return state.attempts.findLast((attempt) => attempt.testId === testId && attempt.side === side);
+}
+
+/** The answers of an attempt to a part that has a list of answers. */
+export function choices(attempt: Attempt | undefined, part: string): string[] {
+  return attempt?.parts.flatMap((each) => (each.key === part && each.choice ? [each.choice] : [])) ?? [];
+}
+
+/** The measure of a part, in the part's unit. */
+export function measure(attempt: Attempt | undefined, part: string): number | undefined {
+  return attempt?.parts.find((each) => each.key === part)?.measure ?? undefined;
+}

@@ -1,0 +1,95 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useMemo, useSyncExternalStore } from "react";
+import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
+import { keys } from "../shared/api/keys";
+import { CommandQueue, type QueueState } from "./commandQueue";
+import { CLIENT } from "./commands";
+import { inForce, type Command, type InForce } from "./history";
+
+type Examination = Schemas["ExaminationJson"];
+
+/** An examination as the page sees it: what the server has, and what is on its way there. */
+export interface LiveExamination {
+  examination: Examination;
+  region: Schemas["RegionJson"];
+  state: InForce;
+  queue: QueueState;
+  /** Where it stands, as far as the server knows; undefined until first heard. */
+  weighing: Schemas["WeighingJson"] | undefined;
+  /** Whether the weighing includes everything recorded. */
+  upToDate: boolean;
+  add: (command: Command) => void;
+  retry: () => void;
+}
+
+function useQueue(id: string): CommandQueue {
+  const cache = useQueryClient();
+  const queue = useMemo(
+    () =>
+      new CommandQueue(id, CLIENT, window.localStorage,
+        (commands) => dataOf(api.POST("/api/examinations/{id}/commands", { params: { path: { id } }, body: { commands } })),
+        (commands, numbers) => {
+          cache.setQueryData<Examination>(keys.examination(id), (known) => known && { ...known, commands: merged(known.commands, commands, numbers) });
+        }),
+    [id, cache],
+  );
+  useEffect(() => {
+    const flush = () => void queue.flush();
+    window.addEventListener("online", flush);
+    flush();
+    return () => {
+      window.removeEventListener("online", flush);
+    };
+  }, [queue]);
+  return queue;
+}
+
+/** The server's commands with newly acknowledged ones at their numbers. */
+export function merged(known: Command[], sent: Command[], numbers: Map<string, number>): Command[] {
+  const ids = new Set(known.map((command) => command.id));
+  const added = sent.filter((command) => !ids.has(command.id) && numbers.has(command.id)).map((command) => ({ ...command, number: numbers.get(command.id) }));
+  return [...known, ...added].sort((a, b) => (a.number ?? 0) - (b.number ?? 0));
+}
+
+/** Follows an examination. Returns the fault where there is one, undefined while it is being fetched. */
+export function useExamination(id: string): { live: LiveExamination | undefined; fault: Error | null } {
+  const queue = useQueue(id);
+  const queued = useSyncExternalStore(queue.subscribe, () => queue.state);
+  const examination = useQuery({
+    queryKey: keys.examination(id),
+    queryFn: () => dataOf(api.GET("/api/examinations/{id}", { params: { path: { id } } })),
+    retry: (_, fault) => !(fault instanceof Refused),
+  });
+  const regionName = examination.data?.region ?? "";
+  const region = useQuery({
+    queryKey: keys.region(regionName),
+    queryFn: () => dataOf(api.GET("/api/library/regions/{region}", { params: { path: { region: regionName } } })),
+    enabled: regionName !== "",
+    staleTime: Infinity,
+  });
+  const known = examination.data?.commands;
+  const number = known?.at(-1)?.number ?? 0;
+  const weighing = useQuery({
+    queryKey: keys.weighing(id, number),
+    queryFn: () => dataOf(api.GET("/api/examinations/{id}/weighing", { params: { path: { id } } })),
+    enabled: examination.data !== undefined,
+    placeholderData: (previous) => previous,
+  });
+  const state = useMemo(() => {
+    const ids = new Set(known?.map((command) => command.id));
+    return inForce([...(known ?? []), ...queued.pending.filter((command) => !ids.has(command.id))]);
+  }, [known, queued.pending]);
+  const fault = examination.error ?? region.error;
+  if (!examination.data || !region.data) {
+    return { live: undefined, fault };
+  }
+  return {
+    fault: null,
+    live: {
+      examination: examination.data, region: region.data, state, queue: queued, weighing: weighing.data,
+      upToDate: queued.pending.length === 0 && (weighing.data?.knows ?? -1) >= number,
+      add: (command) => { queue.add(command); },
+      retry: () => void queue.flush(),
+    },
+  };
+}

@@ -1,0 +1,42 @@
+/** Words and numbers as the page writes them, in one place. */
+
+/** A chance as a whole number in 100 that promises no certainty: "38", "under 1", "over 99". */
+export function inHundred(chance: number): string {
+  if (chance < 0.01) {
+    return "under 1";
+  }
+  return chance > 0.99 ? "over 99" : String(Math.round(100 * chance));
+}
+
+/** A range of chances: "22 to 57". */
+export function rangeInHundred(lower: number, upper: number): string {
+  return `${inHundred(lower)} to ${inHundred(upper)}`;
+}
+
+/** A likelihood ratio as a factor on the odds: "× 3.9" or "÷ 1.5". */
+export function factor(ratio: number): string {
+  const size = ratio >= 1 ? ratio : 1 / ratio;
+  const digits = size < 9.95 ? size.toFixed(1) : size.toFixed(0);
+  return `${ratio >= 1 ? "×" : "÷"} ${digits}`;
+}
+
+const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
+const clock = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
+
+/** A time as "21 Nov, 14:05". */
+export function when(iso: string): string {
+  const date = new Date(iso);
+  return `${day.format(date)}, ${clock.format(date)}`;
+}
+
+export function sideWord(side: "LEFT" | "RIGHT"): string {
+  return side === "LEFT" ? "left" : "right";
+}
+
+export function capital(word: string): string {
+  return word.charAt(0).toUpperCase() + word.slice(1);
+}
+
+export function settingWords(setting: "FIRST_CONTACT" | "SPECIALIST"): string {
+  return setting === "FIRST_CONTACT" ? "First-contact clinic" : "Specialist clinic";
+}
