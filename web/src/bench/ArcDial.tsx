@@ -1,6 +1,6 @@
 import { useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { Schemas } from "../shared/api/client";
-import { arcPath, angleAt, onDial } from "./arcGeometry";
+import { angleAt, arcPath, DIAL, onDial } from "./arcGeometry";
 
 type Measure = Schemas["PartDefinitionJson"];
 
@@ -8,18 +8,18 @@ interface ArcDialProps {
   measures: Measure[];
   values: (number | undefined)[];
   side: "LEFT" | "RIGHT";
+  /** Without pain there is nothing to place; the dial keeps its room so that nothing jumps. */
+  disabled: boolean;
   onSet: (key: string, value: number) => void;
 }
 
-const WIDTH = 178;
-const HEIGHT = 246;
 const KEYS = ["j", "k", "l"];
 
 /**
  * The angles of a painful arc. A tap on the dial sets the next one that is missing; each also has steps of its own. The
  * arm is drawn as seen from the front. The range in which pain counts is shaded only once all three are known.
  */
-export function ArcDial({ measures, values, side, onSet }: ArcDialProps) {
+export function ArcDial({ measures, values, side, disabled, onSet }: ArcDialProps) {
   const firstOpen = values.findIndex((value) => value === undefined);
   const [picked, setPicked] = useState<number>();
   const active = picked ?? Math.max(0, firstOpen);
@@ -35,7 +35,7 @@ export function ArcDial({ measures, values, side, onSet }: ArcDialProps) {
   const tap = (event: PointerEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     const step = measures[active]?.step ?? 10;
-    set(active, Math.round(angleAt(((event.clientX - box.left) / box.width) * WIDTH, ((event.clientY - box.top) / box.height) * HEIGHT, mirror) / step) * step);
+    set(active, Math.round(angleAt(((event.clientX - box.left) / box.width) * DIAL.width, ((event.clientY - box.top) / box.height) * DIAL.height, mirror) / step) * step);
     setPicked(undefined);
   };
   const press = (index: number) => (event: KeyboardEvent) => {
@@ -50,9 +50,9 @@ export function ArcDial({ measures, values, side, onSet }: ArcDialProps) {
     return value === undefined ? (values[index - 1] ?? 90) : value + direction * (measures[index]?.step ?? 10);
   };
   const [start, worst, end] = values;
-  const hand = onDial(worst ?? start ?? 0, mirror, 96);
+  const hand = onDial(worst ?? start ?? 0, mirror, 70);
   return (
-    <div className="flex items-start gap-3">
+    <div className={`flex items-center gap-4 ${disabled ? "opacity-45" : ""}`} inert={disabled}>
       <div className="flex flex-col gap-1.5">
         {measures.map((measure, index) => (
           <div key={measure.key} className={`flex items-center rounded border ${active === index && !complete ? "border-2 border-ink" : "border-edge"} bg-sheet`}>
@@ -67,22 +67,22 @@ export function ArcDial({ measures, values, side, onSet }: ArcDialProps) {
           </div>
         ))}
       </div>
-      <svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${String(WIDTH)} ${String(HEIGHT)}`} onPointerDown={tap} aria-hidden="true" className="cursor-crosshair touch-manipulation">
-        {complete && <path d={arcPath(60, 120, 56, 112, mirror)} fill="var(--color-tan)" />}
-        <path d={arcPath(0, 180, 104, 112, mirror)} fill="var(--color-line)" />
-        {start !== undefined && end !== undefined && <path d={arcPath(Math.min(start, end), Math.max(start, end), 100, 116, mirror)} fill="var(--color-for)" />}
+      <svg width={DIAL.width} height={DIAL.height} viewBox={`0 0 ${String(DIAL.width)} ${String(DIAL.height)}`} onPointerDown={tap} aria-hidden="true" className="cursor-crosshair touch-manipulation">
+        {complete && <path d={arcPath(60, 120, 40, 84, mirror)} fill="var(--color-tan)" />}
+        <path d={arcPath(0, 180, 77, 84, mirror)} fill="var(--color-line)" />
+        {start !== undefined && end !== undefined && <path d={arcPath(Math.min(start, end), Math.max(start, end), 73, 88, mirror)} fill="var(--color-for)" />}
         {Array.from({ length: 19 }, (_, index) => index * 10).map((angle) => {
-          const from = onDial(angle, mirror, angle % 30 === 0 ? 94 : 100);
-          const to = onDial(angle, mirror, 104);
+          const from = onDial(angle, mirror, angle % 30 === 0 ? 68 : 73);
+          const to = onDial(angle, mirror, 77);
           return <line key={angle} x1={from.x} y1={from.y} x2={to.x} y2={to.y} stroke="var(--color-soft)" strokeWidth={angle % 30 === 0 ? 1.6 : 0.8} />;
         })}
         {[60, 90, 120].map((angle) => {
-          const at = onDial(angle, mirror, 80);
-          return <text key={angle} x={at.x} y={at.y + 5} textAnchor="middle" fontSize={15} fill="var(--color-soft)">{angle}</text>;
+          const at = onDial(angle, mirror, 57);
+          return <text key={angle} x={at.x} y={at.y + 5} textAnchor="middle" fontSize={14} fill="var(--color-soft)">{angle}</text>;
         })}
         <Body mirror={mirror} />
-        <line x1={hand.cx} y1={hand.cy} x2={hand.x} y2={hand.y} stroke="var(--color-ink)" strokeWidth={9} strokeLinecap="round" />
-        {worst !== undefined && <circle cx={onDial(worst, mirror, 108).x} cy={onDial(worst, mirror, 108).y} r={8} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={3} />}
+        <line x1={hand.cx} y1={hand.cy} x2={hand.x} y2={hand.y} stroke="var(--color-ink)" strokeWidth={8} strokeLinecap="round" />
+        {worst !== undefined && <circle cx={onDial(worst, mirror, 80).x} cy={onDial(worst, mirror, 80).y} r={7} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={3} />}
       </svg>
     </div>
   );
@@ -95,8 +95,8 @@ function Body({ mirror }: { mirror: 1 | -1 }) {
   const y = (offset: number) => String(centre.y + offset);
   return (
     <g fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={2}>
-      <path d={`M${x(0)} ${y(0)}C${x(8)} ${y(-8)} ${x(16)} ${y(-10)} ${x(26)} ${y(-12)}M${x(-2)} ${y(10)}L${x(4)} ${y(96)}`} fill="none" />
-      <circle cx={x(28)} cy={y(-36)} r={17} />
+      <path d={`M${x(0)} ${y(-4)}C${x(7)} ${y(-9)} ${x(14)} ${y(-11)} ${x(22)} ${y(-12)}M${x(4)} ${y(10)}L${x(9)} ${y(84)}`} fill="none" />
+      <circle cx={x(27)} cy={y(-32)} r={14} />
     </g>
   );
 }

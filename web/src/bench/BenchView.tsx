@@ -81,9 +81,9 @@ export function BenchView() {
   const names = useMemo(() => new Map(region.tests.map((each) => [each.id, each.name])), [region]);
   const note = live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : "The uninvolved side first, then the involved one.";
   return (
-    <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[14.5rem_minmax(0,1fr)_22rem]">
+    <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[13rem_minmax(0,1fr)_21rem]">
       <OrderRail region={region} progress={progress} current={test.id} onGo={go} />
-      <div className="flex min-w-0 flex-col gap-2.5 px-4 py-2.5 lg:overflow-y-auto lg:px-5">
+      <div className="flex min-w-0 flex-col gap-2 px-4 py-1.5 lg:overflow-y-auto lg:px-5">
         <LastReading weighing={weighing} names={names} current={test.id} canUndo={state.lastRecording !== undefined} onUndo={takeBack} onKeys={() => { setSheet(true); }} />
         <CueCard test={test} />
         <div className="flex flex-col gap-2.5 md:flex-row">
@@ -92,11 +92,11 @@ export function BenchView() {
         </div>
         <ChoiceRow label="If seen" options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />
         <ReadingStrip statements={live.queue.status === "waiting" ? [] : statements} note={note} />
-        <div className="sticky bottom-0 mt-auto flex flex-wrap gap-2.5 bg-paper py-2">
-          <Button look={here ? "quiet" : "primary"} keycap="0" className="flex-1 basis-52" onClick={nothingBoth}>Nothing, both sides</Button>
+        <div className="sticky bottom-0 mt-auto flex flex-wrap gap-2 bg-paper pb-1">
+          <Button look={here ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" onClick={nothingBoth}>Nothing, both sides</Button>
           <Button onClick={leaveOut}>Leave out</Button>
-          <Button look={here ? "primary" : "quiet"} keycap="PgDn" className="flex-1 basis-52" onClick={forward}>
-            {following ? `Next: ${region.tests.find((each) => each.id === following)?.shortName ?? ""}` : "See the weighing"}
+          <Button look={here ? "primary" : "quiet"} keycap="PgDn" className="sm:flex-1 sm:basis-52" onClick={forward}>
+            {following ? <>Next<span className="hidden sm:inline">: {region.tests.find((each) => each.id === following)?.shortName}</span></> : "See the weighing"}
           </Button>
         </div>
       </div>

@@ -1,8 +1,11 @@
+import type { ReactNode } from "react";
 import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
 
 interface ChoiceRowProps {
   label: string;
+  /** Shown in place of the label, where the answers speak for themselves. */
+  heading?: ReactNode;
   options: Schemas["OptionJson"][];
   chosen: string[];
   keycaps: string[];
@@ -10,10 +13,10 @@ interface ChoiceRowProps {
 }
 
 /** A part with a list of answers: its name, then one button an answer. */
-export function ChoiceRow({ label, options, chosen, keycaps, onChoose }: ChoiceRowProps) {
+export function ChoiceRow({ label, heading, options, chosen, keycaps, onChoose }: ChoiceRowProps) {
   return (
     <div role="group" aria-label={label} className="flex flex-wrap items-center gap-1.5">
-      <span aria-hidden="true" className="w-[4.25rem] text-note font-semibold text-soft">{label}</span>
+      {heading ?? <span aria-hidden="true" className="w-16 shrink-0 text-note font-semibold text-soft">{label}</span>}
       {options.map((option, index) => (
         <Button key={option.value} look="choice" chosen={chosen.includes(option.value)} keycap={keycaps[index]} onClick={() => { onChoose(option.value); }}>
           {option.label}

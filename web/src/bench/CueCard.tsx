@@ -15,11 +15,11 @@ export function CueCard({ test }: { test: Test }) {
         <h1 id="test-name" className="font-serif text-head font-semibold">{test.name}</h1>
         <p className="text-note text-soft">{test.seconds} s a side</p>
       </div>
-      <p className="mt-0.5 text-note text-soft">
-        {test.aliases.length > 0 && <>Also called {test.aliases.join(", ")}. </>}
-        {test.review === "drafted" && "Card drafted, not yet reviewed by a clinician."}
+      <p className="mt-0.5 flex flex-wrap justify-between gap-x-4 text-note text-soft">
+        <span>{test.aliases.length > 0 && <>Also called {test.aliases.join(", ")}</>}</span>
+        <span>{test.review === "drafted" && "drafted, not yet reviewed"}</span>
       </p>
-      <dl className="mt-2 grid grid-cols-[4rem_1fr] gap-x-2 gap-y-0.5 text-read">
+      <dl className="mt-1.5 grid grid-cols-[4rem_1fr] gap-x-2 gap-y-px text-read">
         {lines.map(([label, text]) => (
           <div key={label} className="contents">
             <dt className="text-soft">{label}</dt>

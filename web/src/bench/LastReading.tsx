@@ -15,12 +15,12 @@ export function LastReading({ weighing, names, current, canUndo, onUndo, onKeys 
   const last = weighing?.lastTest && weighing.lastTest !== current ? weighing.tests.find((test) => test.testId === weighing.lastTest) : undefined;
   const first = last?.statements[0];
   return (
-    <div className="flex min-h-12 items-center gap-2 border-b border-line pb-2">
+    <div className="flex min-h-12 items-center gap-2">
       <p className="line-clamp-2 min-w-0 flex-1 text-note leading-tight">
         {last && <><strong>{names.get(last.testId)}.</strong> {first ? `${first.lead}: ${first.phrase}.` : "Not yet read."}</>}
       </p>
       <Button onClick={onUndo} disabled={!canUndo} keycap="⌫">Undo</Button>
-      <Button onClick={onKeys} keycap="?" className="hidden md:inline-flex">Keys</Button>
+      <span className="hidden md:block"><Button onClick={onKeys} keycap="?">Keys</Button></span>
     </div>
   );
 }

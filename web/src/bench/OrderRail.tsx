@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import type { Schemas } from "../shared/api/client";
 import { ProgressGlyph, progressWords, type Progress } from "../shared/drawings/ProgressGlyph";
 
@@ -10,21 +11,23 @@ interface OrderRailProps {
 
 /** The order of the tests, gathered by the patient's position. The current one is the sheet one stands on. */
 export function OrderRail({ region, progress, current, onGo }: OrderRailProps) {
+  const here = useRef<HTMLButtonElement>(null);
+  useEffect(() => { here.current?.scrollIntoView({ inline: "center", block: "nearest" }); }, [current]);
   const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
   return (
-    <nav aria-label="Order of the tests" className="flex gap-4 overflow-x-auto border-b border-line py-2 pl-4 lg:block lg:overflow-y-auto lg:border-r lg:border-b-0 lg:py-4 lg:pl-0">
+    <nav aria-label="Order of the tests" className="relative flex gap-4 overflow-x-auto border-b border-line py-2 pl-4 lg:block lg:overflow-y-auto lg:border-r lg:border-b-0 lg:py-4 lg:pl-0">
       {region.steps.map((step) => {
         const done = step.testIds.filter((id) => progress(id) !== "OPEN" && progress(id) !== "PARTLY").length;
         return (
           <section key={step.position} className="shrink-0 lg:mb-5">
-            <h2 className="flex justify-between gap-3 text-note font-semibold text-soft lg:pr-4 lg:pl-5">
+            <h2 className="flex justify-between gap-3 text-note font-semibold text-soft lg:pr-3 lg:pl-4">
               {step.position} <span>{done} of {step.testIds.length}</span>
             </h2>
             <ul className="mt-1 flex lg:block">
               {step.testIds.map((id) => (
                 <li key={id}>
-                  <button type="button" aria-current={id === current ? "step" : undefined} onClick={() => { onGo(id); }}
-                    className={`flex min-h-12 w-full items-center gap-2.5 py-1 pr-3 pl-3 text-left text-read leading-tight lg:pl-4 ${id === current ? "border-b-4 border-ink bg-sheet font-semibold lg:border-b-0 lg:border-l-4 lg:pl-3" : "text-soft hover:bg-tan"}`}>
+                  <button type="button" ref={id === current ? here : undefined} aria-current={id === current ? "step" : undefined} onClick={() => { onGo(id); }}
+                    className={`flex min-h-12 w-full items-center gap-2 py-1 pr-2 pl-3 text-left text-read leading-tight lg:pl-3 ${id === current ? "border-b-4 border-ink bg-sheet font-semibold lg:border-b-0 lg:border-l-4 lg:pl-2" : "text-soft hover:bg-tan"}`}>
                     <ProgressGlyph progress={progress(id)} />
                     <span>{names.get(id)}</span>
                     <span className="sr-only">, {progressWords(progress(id))}</span>

@@ -22,7 +22,7 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName }:
   return (
     <aside aria-label="Where it stands" aria-busy={!upToDate} className="flex flex-col gap-2.5 border-t border-line bg-sheet p-4 lg:overflow-y-auto lg:border-t-0 lg:border-l">
       <h2 className="flex items-baseline justify-between text-note font-semibold text-soft">
-        Where it stands <span className="font-normal">{waiting ? "without the last entries" : "chance in 100"}</span>
+        Where it stands <span className="font-normal">{waiting ? "without the last entries" : "in 100, could be"}</span>
       </h2>
       <ol className="flex flex-col gap-1.5">
         {informed.map((standing) => <InformedRow key={standing.conditionId} standing={standing} />)}
@@ -33,9 +33,9 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName }:
           <h3 className="text-note font-semibold text-soft">{informed.length > 0 ? "Nothing weighed yet" : "Before any test"}</h3>
           <ol>
             {open.map((standing) => (
-              <li key={standing.conditionId} className="grid grid-cols-[1fr_6.5rem_2.2rem] items-center gap-2 text-note">
+              <li key={standing.conditionId} className="grid grid-cols-[1fr_5.5rem_1.8rem] items-center gap-2 text-note">
                 <span>{standing.shortName}{standing.unweighed.length > 0 && <span className="text-soft"> · noted</span>}</span>
-                <OddsRail {...standing} width={104} />
+                <OddsRail {...standing} width={88} />
                 <strong className="text-right">{inHundred(standing.before)}</strong>
               </li>
             ))}
@@ -67,11 +67,11 @@ function InformedRow({ standing }: { standing: Schemas["StandingJson"] }) {
       <div className="flex items-baseline justify-between gap-2 leading-tight">
         <span className="text-read font-semibold">{standing.shortName}</span>
         <span className="whitespace-nowrap">
-          <strong className="text-2xl">{inHundred(standing.now)}</strong>{" "}
-          <span className="text-note">could be {rangeInHundred(standing.lower, standing.upper)}</span>
+          <strong className="mr-1 text-2xl">{inHundred(standing.now)}</strong>{" "}
+          <span className="text-read">{rangeInHundred(standing.lower, standing.upper)}</span>
         </span>
       </div>
-      <OddsRail {...standing} width={312} />
+      <OddsRail {...standing} width={304} />
     </li>
   );
 }
@@ -92,13 +92,15 @@ function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJ
     return <p className="text-read font-semibold">All tests of this order are done.</p>;
   }
   const [change, ...others] = outlook.changes;
+  const short = (id: string) => weighing.standings.find((each) => each.conditionId === id)?.shortName ?? id;
   return (
     <section>
       <h3 className="text-note font-semibold">What {outlook.testId === current ? "this test" : testName(outlook.testId)} could do</h3>
       {change ? (
         [change, ...others.slice(0, 1)].map((each) => (
-          <p key={each.conditionId} className="text-note">
-            {each.name}, now {inHundred(each.now)}: <strong>{inHundred(each.ifPositive)}</strong> if positive, <strong>{inHundred(each.ifNegative)}</strong> if negative
+          <p key={each.conditionId} className="flex justify-between gap-2 text-note">
+            <span>{short(each.conditionId)} {inHundred(each.now)}</span>
+            <span>positive <strong>{inHundred(each.ifPositive)}</strong>, negative <strong>{inHundred(each.ifNegative)}</strong></span>
           </p>
         ))
       ) : (

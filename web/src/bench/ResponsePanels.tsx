@@ -34,7 +34,7 @@ export function wellAnswers(test: Test, attempt: Attempt | undefined): { label: 
 /** The uninvolved side: narrow and first, since it is examined first and is usually normal. */
 export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
   return (
-    <section aria-label={`${capital(sideWord(side))}, uninvolved side`} className="border border-line bg-sheet p-2.5 md:w-40">
+    <section aria-label={`${capital(sideWord(side))}, uninvolved side`} className="border border-line bg-sheet p-2.5 md:w-38">
       <h2 className="mb-2 flex items-baseline justify-between text-read font-semibold">{capital(sideWord(side))} <span className="text-note font-normal text-soft">uninvolved</span></h2>
       <div className="flex gap-1.5 md:flex-col">
         {wellAnswers(test, attempt).map((answer, index) => (
@@ -47,28 +47,34 @@ export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
   );
 }
 
+function InvolvedHeading({ side }: { side: "LEFT" | "RIGHT" }) {
+  return <h2 className="w-16 shrink-0 text-read leading-tight font-semibold">{capital(sideWord(side))} <span className="block text-note font-normal text-soft">involved</span></h2>;
+}
+
 /** The involved side: the response in its parts, only those that the test has. */
 export function InvolvedPanel({ test, side, attempt, onRecord }: PanelProps) {
   const parts = attempt?.parts ?? [];
   const measures = test.parts.filter((part) => part.unit);
   const lists = test.parts.filter((part) => !part.unit && part.key !== "quality");
+  const sites = lists.filter((part) => part.key === "site").map((part) => (
+    <ChoiceRow key={part.key} label={part.label} options={part.options} chosen={choices(attempt, part.key)} keycaps={PART_KEYS[part.key] ?? []}
+      onChoose={(value) => { onRecord(withChoice(test, parts, part.key, value)); }} />
+  ));
   const hurts = choices(attempt, "pain").some((choice) => choice !== "none");
   return (
     <section aria-label={`${capital(sideWord(side))}, involved side`} className="min-w-0 flex-1 border-2 border-ink bg-sheet p-2.5">
-      <h2 className="mb-2 flex items-baseline justify-between text-read font-semibold">{capital(sideWord(side))} <span className="text-note font-normal text-soft">involved</span></h2>
       <div className="flex flex-col gap-1.5">
-        {lists.filter((part) => part.key !== "site").map((part) => (
-          <ChoiceRow key={part.key} label={part.label} options={part.options} chosen={choices(attempt, part.key)} keycaps={PART_KEYS[part.key] ?? []}
+        {lists.filter((part) => part.key !== "site").map((part, index) => (
+          <ChoiceRow key={part.key} label={part.label} heading={index === 0 ? <InvolvedHeading side={side} /> : undefined} options={part.options} chosen={choices(attempt, part.key)} keycaps={PART_KEYS[part.key] ?? []}
             onChoose={(value) => { onRecord(withChoice(test, parts, part.key, value)); }} />
         ))}
-        {measures.length > 0 && hurts && (
-          <ArcDial measures={measures} values={measures.map((part) => measure(attempt, part.key))} side={side}
-            onSet={(key, value) => { onRecord(withMeasure(parts, key, value, measures.find((part) => part.key === key)?.unit ?? "")); }} />
-        )}
-        {lists.filter((part) => part.key === "site").map((part) => (
-          <ChoiceRow key={part.key} label={part.label} options={part.options} chosen={choices(attempt, part.key)} keycaps={PART_KEYS.site ?? []}
-            onChoose={(value) => { onRecord(withChoice(test, parts, part.key, value)); }} />
-        ))}
+        {measures.length > 0 ? (
+          <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+            <ArcDial disabled={!hurts} measures={measures} values={measures.map((part) => measure(attempt, part.key))} side={side}
+              onSet={(key, value) => { onRecord(withMeasure(parts, key, value, measures.find((part) => part.key === key)?.unit ?? "")); }} />
+            <div className="[&>div]:sm:max-w-30">{sites}</div>
+          </div>
+        ) : sites}
       </div>
     </section>
   );

@@ -1,7 +1,9 @@
 /** The dial's joint, from which angles are measured: 0° hangs down, 90° points out to the side, 180° straight up. */
-const CENTRE_Y = 123;
+const CENTRE_Y = 94;
 const EDGE = 48;
-const WIDTH = 178;
+
+/** Size of the dial in pixels. */
+export const DIAL = { width: 146, height: 188 };
 
 interface Point {
   x: number;
@@ -11,7 +13,7 @@ interface Point {
 }
 
 function centreX(mirror: 1 | -1): number {
-  return mirror === 1 ? EDGE : WIDTH - EDGE;
+  return mirror === 1 ? EDGE : DIAL.width - EDGE;
 }
 
 /** A point at an angle in degrees, `radius` from the joint. `mirror` is -1 where the arm points to the viewer's left. */

@@ -86,9 +86,9 @@ export function NewExaminationView() {
         <Link to="/" className="flex min-h-12 items-center text-read underline">Back to the list</Link>
       </header>
       <main>
-        <h1 className="mt-6 font-serif text-head font-semibold">Start a shoulder examination</h1>
+        <h1 className="mt-4 font-serif text-head font-semibold">Start a shoulder examination</h1>
         <p className="mt-1 text-read text-soft">The patient is known by a case code alone.</p>
-        <form noValidate onSubmit={submit} className="mt-6 flex flex-col gap-5">
+        <form noValidate onSubmit={submit} className="mt-4 flex flex-col gap-4">
           <div className="grid gap-5 sm:grid-cols-[1fr_7rem]">
             <Field id="caseCode" label="Case code" value={draft.caseCode} fault={shown.caseCode} onChange={(caseCode) => { change({ caseCode }); }} />
             <Field id="age" label="Age" value={draft.age} fault={shown.age} numeric onChange={(age) => { change({ age }); }} />

@@ -1,7 +1,8 @@
 import { scaleLinear } from "d3-scale";
 import type { Schemas } from "../shared/api/client";
 import { inHundred } from "../shared/format";
-import { extents, laidOut, logit, tilt, type PlacedLoad } from "./beamGeometry";
+import { logit } from "../shared/oddsScale";
+import { extents, laidOut, tilt, type PlacedLoad } from "./beamGeometry";
 
 const WIDTH = 800;
 const MARKS = [0.02, 0.05, 0.1, 0.25, 0.5, 0.75, 0.9, 0.95, 0.98];
@@ -19,6 +20,8 @@ export function Beam({ standing }: { standing: Schemas["StandingJson"] }) {
   const at = (offset: number) => scale(start + offset);
   const placed = laidOut(standing.loads);
   const held = laidOut(standing.held, standing.loads.length + 1);
+  const shown = held.filter((load) => Math.abs(at(load.from) - (load.positive ? WIDTH - 12 : 12)) > 30);
+  const beyond = held.filter((load) => !shown.includes(load));
   const { right, left } = extents(placed);
   const pivot = at(0);
   const rising = standing.now >= standing.before;
@@ -39,8 +42,13 @@ export function Beam({ standing }: { standing: Schemas["StandingJson"] }) {
           <text x={scale(logit(mark))} y={16} textAnchor="middle" fontSize={15} fill="var(--color-soft)">{Math.round(mark * 100)}</text>
         </g>
       ))}
-      {held.map((load) => <Block key={load.number} load={load} at={at} y={40} height={30} fill="url(#held)" dashed />)}
+      {shown.map((load) => <Block key={load.number} load={load} at={at} y={40} height={30} fill="url(#held)" dashed />)}
       {held.length > 0 && <line x1={at(extents(held).left)} x2={at(extents(held).right)} y1={72} y2={72} stroke="var(--color-edge)" />}
+      {beyond.length > 0 && (
+        <text x={beyond[0]?.positive ? WIDTH - 12 : 12} y={92} textAnchor={beyond[0]?.positive ? "end" : "start"} fontSize={15} fill="var(--color-soft)">
+          {beyond.map((load) => load.number).join(" and ")} would lie beyond
+        </text>
+      )}
       <g transform={`rotate(${String(tilt(right + left))} ${String(pivot)} ${String(BEAM_Y)})`}>
         {placed.map((load) => (
           <Block key={load.number} load={load} at={at} y={BEAM_Y - 47} height={44} fill={load.positive ? "var(--color-for)" : "var(--color-sheet)"} />
@@ -89,7 +97,7 @@ function Block({ load, at, y, height, fill, dashed }: BlockProps) {
     <g>
       <path d={path} fill={fill} stroke={stroke} strokeWidth={dashed ? 1.2 : 2.4} />
       {wide && dashed && <circle cx={(near + far - direction * nose / 2) / 2} cy={y + height / 2} r={10} fill="var(--color-paper)" />}
-      <text x={wide ? (near + far - direction * nose / 2) / 2 : far + direction * 8} y={y + height / 2 + 6} textAnchor="middle" fontSize={17} fontWeight={700}
+      <text x={wide ? (near + far - direction * nose / 2) / 2 : (near + far) / 2} y={wide ? y + height / 2 + 6 : y - 6} textAnchor="middle" fontSize={17} fontWeight={700}
         fill={wide && load.positive && !dashed ? "var(--color-white)" : "var(--color-ink)"}>{load.number}</text>
     </g>
   );

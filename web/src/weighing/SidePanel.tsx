@@ -12,13 +12,13 @@ const LENS_NAMES: Record<Schemas["LensJson"]["lens"], string> = {
 
 /** What the sum means for people like this one, the set's level, and the same findings by other ways of adding up. */
 export function SidePanel({ standing, clusters }: { standing: Schemas["StandingJson"]; clusters: Schemas["ClusterJson"][] }) {
-  const have = Math.round(1000 * standing.now);
+  const have = 10 * Math.round(100 * standing.now);
   return (
     <aside aria-label="What it means" className="flex flex-col gap-5 border-t border-line bg-sheet p-5 lg:overflow-y-auto lg:border-t-0 lg:border-l">
       <section>
         <h2 className="text-note font-semibold text-soft">1000 people {standing.informed ? "who answered like this" : "who come like this"}</h2>
         <div className="my-2"><People have={have} label={`${String(have)} of 1000 dots are full`} /></div>
-        <p className="text-read"><strong>{have}</strong> would have it (full dots), <strong>{1000 - have}</strong> would not.</p>
+        <p className="text-read">About <strong>{have}</strong> would have it (full dots), <strong>{1000 - have}</strong> would not.</p>
       </section>
       {clusters.filter((cluster) => cluster.conditionId === standing.conditionId).map((cluster) => (
         <section key={cluster.id}>

@@ -1,5 +1,3 @@
-import { logit } from "../shared/oddsScale";
-
 /** A weight as it lies on the beam, in units of log odds from the pivot. */
 export interface PlacedLoad {
   /** Number that also stands beside it in the list, from 1. */
@@ -40,5 +38,3 @@ export function extents(placed: readonly PlacedLoad[]): { right: number; left: n
 export function tilt(net: number): number {
   return Math.max(-5, Math.min(5, net * 2.2));
 }
-
-export { logit };

@@ -20,7 +20,7 @@ export function OddsRail({ before, now, lower, upper, previous, informed, width 
   const rising = now >= before;
   const tone = rising ? "var(--color-for)" : "var(--color-against)";
   const wash = rising ? "var(--color-for-wash)" : "var(--color-against-wash)";
-  const y = informed ? 13 : 9;
+  const y = informed ? 13 : 6;
   return (
     <svg width="100%" height={informed ? 34 : 22} viewBox={`0 0 ${String(width)} ${informed ? "34" : "22"}`} aria-hidden="true" focusable="false">
       {informed && <rect x={at(lower)} y={y - 6} width={Math.max(2, at(upper) - at(lower))} height={12} rx={6} fill={wash} />}

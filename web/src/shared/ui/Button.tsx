@@ -26,7 +26,7 @@ export function Button({ look = "quiet", chosen, keycap, className = "", childre
   const state = look === "choice" && chosen ? "border border-ink bg-ink text-white font-semibold" : LOOKS[look];
   return (
     <button type="button" aria-pressed={look === "choice" ? (chosen ?? false) : undefined} onClick={release}
-      className={`inline-flex min-h-12 items-center justify-between gap-2 rounded px-3 text-read leading-tight disabled:opacity-60 ${state} ${className}`} {...rest}>
+      className={`inline-flex min-h-12 items-center justify-between gap-1.5 rounded px-2.5 text-read leading-tight disabled:opacity-60 ${state} ${className}`} {...rest}>
       <span className="text-left">{children}</span>
       {keycap && <Keycap>{keycap}</Keycap>}
     </button>
@@ -35,5 +35,5 @@ export function Button({ look = "quiet", chosen, keycap, className = "", childre
 
 /** The name of a key. Hidden where there is no keyboard to speak of. */
 export function Keycap({ children }: { children: string }) {
-  return <kbd aria-hidden="true" className="hidden min-w-5 rounded border border-current px-1 text-center font-sans text-sm leading-5 opacity-80 md:inline-block">{children}</kbd>;
+  return <kbd aria-hidden="true" className="hidden font-sans text-sm leading-5 md:inline-block">{children}</kbd>;
 }

@@ -173,7 +173,7 @@ class WeighingTest {
         TestReading can = readings(history(CAN)).stream().filter(reading -> reading.test().value().equals("sh-empty-can")).findFirst().orElseThrow();
         assertThat(new Interpreter(CATALOGUE, EVIDENCE).say(can)).extracting(Statement::text).containsExactly(
                 "Counts for subacromial pain, full-thickness cuff tear and supraspinatus tear: weak.",
-                "Counts for supraspinatus tendinopathy: familiar pain or weakness.");
+                "Counts for supraspinatus tendinopathy: familiar pain, strength weak.");
         TestReading arc = readings(history(ARC)).stream().filter(reading -> reading.test().value().equals("sh-arc")).findFirst().orElseThrow();
         assertThat(new Interpreter(CATALOGUE, EVIDENCE).say(arc)).last().extracting(Statement::text)
                 .isEqualTo("Speaks against AC joint pain, not weighed: no pain near the top.");

@@ -19,11 +19,14 @@ class SecurityRules {
 
     private static final String CONTENT = "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
+    private static final String[] PAGE = {"/", "/{view:[a-z-]+}", "/examinations/**", "/assets/**", "/index.html", "/favicon.svg"};
+
     @Bean
     SecurityFilterChain rules(HttpSecurity http) throws Exception {
         return http
                 .authorizeHttpRequests(requests -> requests
-                        .requestMatchers(HttpMethod.GET, "/", "/{view:[a-z-]+}", "/examinations/**", "/assets/**", "/index.html", "/favicon.svg").permitAll()
+                        .requestMatchers(HttpMethod.GET, PAGE).permitAll()
+                        .requestMatchers(HttpMethod.HEAD, PAGE).permitAll()
                         .requestMatchers("/api/**", "/v3/api-docs", "/v3/api-docs.yaml", "/actuator/health", "/error").permitAll()
                         .anyRequest().denyAll())
                 .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/calculate/**"))

@@ -1,0 +1,54 @@
+package lexicor.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every view at every width: nothing for axe to find, nothing that makes the page scroll sideways. */
+class AccessibilityJourneyTest {
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "390, 844", "640, 400"})
+    void every_view_is_clean(int width, int height) {
+        try (BrowserContext context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height))) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/");
+            clean(page, "list", page.getByText("SL-0412"));
+            page.getByText("SL-0412").click();
+            String examination = page.url();
+            clean(page, "bench", page.getByRole(AriaRole.COMPLEMENTARY));
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Painful arc"))).click();
+            clean(page, "bench with dial", page.getByRole(AriaRole.SLIDER).first());
+            page.keyboard().press("?");
+            clean(page, "keys", page.getByRole(AriaRole.DIALOG));
+            page.navigate(examination + "/weighing");
+            clean(page, "weighing", page.getByText("Counted in the set"));
+            page.locator("summary").first().click();
+            clean(page, "weighing with a source open", page.getByText("Of 1000 such people").first());
+            page.navigate(examination + "/note");
+            clean(page, "note", page.getByText("Where it stands"));
+            page.navigate(Suite.server().address() + "/new");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start").setExact(true)).click();
+            clean(page, "form with faults", page.getByText("No names."));
+            page.navigate(Suite.server().address() + "/nowhere");
+            clean(page, "no such page", page.getByText("There is no such page"));
+        }
+    }
+
+    private static void clean(Page page, String view, com.microsoft.playwright.Locator there) {
+        assertThat(there).isVisible();
+        Assertions.assertThat(new AxeBuilder(page).analyze().getViolations()).as(view)
+                .extracting(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml() + " " + rule.getNodes().get(0).getFailureSummary()).isEqualTo(List.of());
+        Assertions.assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= document.documentElement.clientWidth"))
+                .as(view + " fits its width").isTrue();
+    }
+}

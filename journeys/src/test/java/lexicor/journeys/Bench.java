@@ -1,0 +1,87 @@
+package lexicor.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+
+/** The bench as a therapist uses it, counting taps. */
+final class Bench {
+
+    private final Page page;
+    private int taps;
+
+    Bench(Page page) {
+        this.page = page;
+    }
+
+    /** Fills in and sends the form for a right shoulder seen at first contact. */
+    static Bench startExamination(Page page, String server, String caseCode) {
+        page.navigate(server + "/");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Start an examination")).first().click();
+        page.getByLabel("Case code").fill(caseCode);
+        page.getByLabel("Age").fill("47");
+        page.getByLabel("Occupation or sport").fill("Ferry deckhand");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Right").setExact(true)).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start").setExact(true)).click();
+        Bench bench = new Bench(page);
+        assertThat(bench.title()).hasText("Painful arc");
+        return bench;
+    }
+
+    Locator title() {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
+    }
+
+    Locator involved() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile(", involved side")));
+    }
+
+    Locator uninvolved() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("uninvolved side")));
+    }
+
+    Locator reading() {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Reading"));
+    }
+
+    Locator ranking() {
+        return page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Where it stands"));
+    }
+
+    Locator saved() {
+        return page.getByText("Saved", new Page.GetByTextOptions().setExact(true));
+    }
+
+    Bench tap(Locator within, String name) {
+        taps++;
+        within.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name))).first().click();
+        return this;
+    }
+
+    Bench tap(String name) {
+        return tap(page.getByRole(AriaRole.MAIN), name);
+    }
+
+    /** Taps the dial of the painful arc at an angle, right arm, as it is drawn. */
+    Bench tapDial(double angle) {
+        taps++;
+        Locator dial = involved().locator("svg.cursor-crosshair");
+        double radians = Math.toRadians(angle);
+        dial.click(new Locator.ClickOptions().setPosition(98 - 75 * Math.sin(radians), 94 + 75 * Math.cos(radians)));
+        return this;
+    }
+
+    /** Waits until the ranking includes everything recorded. */
+    Bench settled() {
+        assertThat(saved()).isVisible();
+        assertThat(page.locator("aside[aria-busy=false]")).isVisible();
+        return this;
+    }
+
+    int taps() {
+        return taps;
+    }
+}

@@ -1,0 +1,133 @@
+package lexicor.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** Whole examinations by mouse. */
+class ExaminationJourneyTest {
+
+    private BrowserContext context;
+    private Page page;
+
+    @BeforeEach
+    void open() {
+        context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)
+                .setPermissions(List.of("clipboard-read", "clipboard-write")));
+        page = context.newPage();
+    }
+
+    @AfterEach
+    void close() {
+        context.close();
+    }
+
+    @Test
+    void five_positive_tests_with_a_reload_in_the_middle_end_in_a_decided_set_and_a_note() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "JM-1");
+        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tapDial(70).tapDial(90).tapDial(110).settled();
+        assertThat(bench.reading()).containsText("Counts for subacromial pain and full-thickness cuff tear: familiar pain, worst at 90°.");
+        assertThat(bench.ranking()).containsText("Subacromial pain88");
+        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak").settled();
+        assertThat(bench.reading()).containsText("familiar pain, strength weak");
+        assertThat(bench.ranking()).containsText("2 of 2 positive so far");
+
+        page.reload();
+        assertThat(bench.title()).hasText("Resisted external rotation");
+        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setPressed(true))).hasCount(2);
+
+        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak").settled();
+        assertThat(bench.ranking()).containsText("3 of 3 positive so far, already decided: 3 or more");
+        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").settled();
+        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").settled();
+        assertThat(bench.ranking()).containsText("5 of 5 positive, decided: 3 or more");
+        assertThat(bench.ranking()).containsText("chained as if independent");
+        Report.line("taps, five tests all positive: " + bench.taps());
+
+        bench.tap("See the weighing");
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("5 of 5 positive, so 3 or more of 5");
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("Counted in the set, not added again");
+        page.getByText("5 of 5 positive, so 3 or more of 5").click();
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("Of 1000 such people 650 have it");
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("unreviewed");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("AC joint pain")).click();
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("On the table, seen but not weighed");
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("no accuracy study in the ledger");
+
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Copy the note")).click();
+        assertThat(page.getByText("Copied")).isVisible();
+        Assertions.assertThat(String.valueOf(page.evaluate("navigator.clipboard.readText()")))
+                .contains("Case JM-1, age 47, Ferry deckhand", "Subacromial set of five: 5 of 5 positive, decided: 3 or more");
+    }
+
+    @Test
+    void nothing_on_both_sides_is_one_tap_a_test() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "JM-2");
+        for (String next : List.of("Resisted external rotation", "Empty can", "Passive forward-flexion impingement", "Flexed internal-rotation impingement")) {
+            bench.tap("Nothing, both sides");
+            assertThat(bench.title()).hasText(next);
+        }
+        bench.tap("Nothing, both sides").settled();
+        assertThat(bench.ranking()).containsText("0 of 5 positive, decided: fewer than 3");
+        assertThat(bench.ranking()).containsText("Subacromial pain40");
+        Report.line("taps, five tests all negative: " + bench.taps());
+        Assertions.assertThat(bench.taps()).isEqualTo(5);
+    }
+
+    @Test
+    void the_last_reading_stands_in_the_next_cards_head_and_undo_takes_it_back() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "JM-3");
+        bench.tap("Nothing, both sides").settled();
+        assertThat(page.getByText("Painful arc. Counts against subacromial pain")).isVisible();
+        bench.tap("Undo").settled();
+        assertThat(bench.title()).hasText("Painful arc");
+        assertThat(bench.ranking()).containsText("Before any test");
+        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setPressed(true))).hasCount(0);
+    }
+
+    @Test
+    void pain_on_top_and_compensation_are_not_read_and_say_why() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "JM-4");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^Empty can"))).click();
+        bench.tap(bench.involved(), "No pain").tap(bench.involved(), "Full").tap("Shrugs").settled();
+        assertThat(bench.reading()).containsText("Not read for subacromial pain");
+        assertThat(bench.reading()).containsText("shrugging took up the push");
+        bench.tap("Shrugs").settled();
+        assertThat(bench.reading()).containsText("Counts against");
+        bench.tap(bench.involved(), "Gives way with pain").tap(bench.involved(), "Familiar pain").settled();
+        assertThat(bench.reading()).containsText("it gave way with pain, so strength itself was not tested");
+    }
+
+    @Test
+    void a_form_that_is_not_complete_says_what_is_allowed_and_keeps_what_was_typed() {
+        page.navigate(Suite.server().address() + "/new");
+        page.getByLabel("Case code").fill("Mrs Example");
+        page.getByLabel("Occupation or sport").fill("Glass cutter");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start").setExact(true)).click();
+        assertThat(page.getByText("No names.")).isVisible();
+        assertThat(page.getByText("Choose the side that hurts.")).isVisible();
+        page.reload();
+        assertThat(page.getByLabel("Occupation or sport")).hasValue("Glass cutter");
+    }
+
+    @Test
+    void the_list_finds_a_case_and_goes_on_where_it_stood() {
+        page.navigate(Suite.server().address() + "/");
+        page.getByLabel("Find a case").fill("orchard");
+        assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(1);
+        page.getByText("SL-0424").click();
+        assertThat(new Bench(page).title()).hasText("Empty can");
+        page.navigate(Suite.server().address() + "/");
+        page.getByLabel("Find a case").fill("nobody");
+        assertThat(page.getByText("No examination matches")).isVisible();
+    }
+}

@@ -1,0 +1,94 @@
+package lexicor.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.Test;
+
+/** A whole examination without a mouse. */
+class KeyboardJourneyTest {
+
+    @Test
+    void five_tests_by_keyboard_alone() {
+        try (var context = Suite.browser().newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1280, 800))) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/new");
+            tabTo(page, "Case code");
+            type(page, "KB-1");
+            press(page, "Tab");
+            type(page, "39");
+            press(page, "Tab");
+            type(page, "Signal technician");
+            press(page, "Tab", "Space");
+            tabTo(page, "Start");
+            press(page, "Enter");
+            Bench bench = new Bench(page);
+            assertThat(bench.title()).hasText("Painful arc");
+
+            press(page, "1", "5", "j", "ArrowUp", "ArrowDown", "ArrowDown", "k", "ArrowUp", "ArrowUp", "l", "ArrowUp", "ArrowUp", "ArrowUp");
+            bench.settled();
+            assertThat(bench.reading()).containsText("familiar pain, worst at 80°");
+            press(page, "PageDown", "1", "4", "9");
+            bench.settled();
+            assertThat(bench.reading()).containsText("no pain, strength weak");
+            press(page, "PageDown", "0", "0", "5", "a");
+            bench.settled();
+            assertThat(bench.title()).hasText("Flexed internal-rotation impingement");
+            assertThat(bench.ranking()).containsText("3 of 5 positive, decided: 3 or more");
+
+            press(page, "Backspace");
+            bench.settled();
+            assertThat(bench.reading()).containsText("Counts for subacromial pain");
+            press(page, "Backspace");
+            bench.settled();
+            assertThat(bench.ranking()).containsText("2 of 4 positive so far");
+            press(page, "6", "v");
+            bench.settled();
+            assertThat(bench.reading()).containsText("Not read for");
+            press(page, "PageUp");
+            assertThat(bench.title()).hasText("Passive forward-flexion impingement");
+
+            press(page, "?");
+            assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Keys at the bench");
+            press(page, "Escape");
+            assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
+        }
+    }
+
+    @Test
+    void single_keys_can_be_switched_off() {
+        try (var context = Suite.browser().newContext()) {
+            Page page = context.newPage();
+            Bench bench = Bench.startExamination(page, Suite.server().address(), "KB-2");
+            press(page, "?");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Single keys are on")).click();
+            press(page, "Escape", "0");
+            assertThat(bench.title()).hasText("Painful arc");
+            press(page, "PageDown");
+            assertThat(bench.title()).hasText("Resisted external rotation");
+        }
+    }
+
+    private static void press(Page page, String... keys) {
+        for (String key : keys) {
+            page.keyboard().press(key);
+        }
+    }
+
+    private static void type(Page page, String text) {
+        page.keyboard().type(text);
+    }
+
+    /** Tabs until the focus is on the thing of this name. */
+    private static void tabTo(Page page, String name) {
+        for (int i = 0; i < 30; i++) {
+            page.keyboard().press("Tab");
+            Object focused = page.evaluate("() => { const e = document.activeElement; return e.labels?.[0]?.textContent ?? e.textContent; }");
+            if (name.equals(focused)) {
+                return;
+            }
+        }
+        throw new AssertionError("the focus never came to '" + name + "'");
+    }
+}

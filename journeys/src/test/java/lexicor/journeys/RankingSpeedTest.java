@@ -1,0 +1,50 @@
+package lexicor.journeys;
+
+import com.microsoft.playwright.Page;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+
+/** Measures, and does not judge, how long a tap takes to reach the ranking. */
+class RankingSpeedTest {
+
+    private static final int TAPS = 50;
+
+    /** Resolves with the milliseconds from the click until the ranking includes it. */
+    private static final String TAP_TO_RANKING = """
+            (button) => new Promise((resolve) => {
+              const began = performance.now();
+              let busy = false;
+              const look = () => {
+                const state = document.querySelector('aside[aria-busy]').getAttribute('aria-busy');
+                busy ||= state === 'true';
+                if (busy && state === 'false') { observer.disconnect(); requestAnimationFrame(() => resolve(performance.now() - began)); }
+              };
+              const observer = new MutationObserver(look);
+              observer.observe(document.body, { subtree: true, childList: true, attributes: true });
+              button.click();
+            })""";
+
+    @Test
+    void fifty_taps_each_reach_the_ranking() {
+        try (var context = Suite.browser().newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1280, 800))) {
+            Page page = context.newPage();
+            Bench bench = Bench.startExamination(page, Suite.server().address(), "SP-1");
+            bench.tap("Nothing, both sides").tap("Nothing, both sides").settled();
+            List<Double> times = new ArrayList<>();
+            for (int i = 0; i < TAPS; i++) {
+                String answer = List.of("Familiar pain", "Weak", "No pain", "Full").get(i % 4);
+                var button = bench.involved().getByRole(com.microsoft.playwright.options.AriaRole.BUTTON,
+                        new com.microsoft.playwright.Locator.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^" + answer)));
+                times.add(((Number) button.evaluate(TAP_TO_RANKING)).doubleValue());
+            }
+            Collections.sort(times);
+            Report.line(String.format(Locale.UK, "tap to updated ranking, %d taps: median %.0f ms, 95th %.0f ms, worst %.0f ms",
+                    TAPS, times.get(TAPS / 2), times.get((int) (TAPS * 0.95)), times.get(TAPS - 1)));
+            Assertions.assertThat(times).hasSize(TAPS);
+        }
+    }
+}

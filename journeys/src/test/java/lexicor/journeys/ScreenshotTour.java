@@ -1,0 +1,65 @@
+package lexicor.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** Pictures of the main views from demo data. Run by name only, since it writes to the project. */
+class ScreenshotTour {
+
+    private final Path folder = Path.of(System.getProperty("lexicor.screenshots", System.getProperty("lexicor.reports")));
+
+    @Test
+    void the_main_views() {
+        try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+            Page page = context.newPage();
+            open(page, "/");
+            assertThat(page.getByText("SL-0412")).isVisible();
+            take(page, "list");
+            open(page, "/new");
+            take(page, "start");
+            open(page, "/");
+            page.getByText("SL-0424").click();
+            assertThat(page.getByRole(AriaRole.COMPLEMENTARY)).containsText("Subacromial pain");
+            take(page, "bench");
+            open(page, "/");
+            page.getByText("SL-0412").click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Painful arc"))).click();
+            new Bench(page).settled();
+            take(page, "bench-painful-arc");
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
+            assertThat(page.getByText("Counted in the set")).isVisible();
+            take(page, "weighing-set");
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+            assertThat(page.getByText("Where it stands")).isVisible();
+            take(page, "note");
+            open(page, "/");
+            page.getByText("SL-0418").click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Full cuff tear")).click();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Full-thickness cuff tear");
+            take(page, "weighing-chain");
+        }
+        try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(390, 844).setLocale("en-GB"))) {
+            Page page = context.newPage();
+            open(page, "/");
+            page.getByText("SL-0424").click();
+            assertThat(page.getByRole(AriaRole.COMPLEMENTARY)).containsText("Subacromial pain");
+            take(page, "bench-phone");
+        }
+    }
+
+    private static void open(Page page, String path) {
+        page.navigate(Suite.server().address() + path);
+    }
+
+    private void take(Page page, String name) {
+        page.evaluate("document.fonts.ready");
+        page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+    }
+}

@@ -1,0 +1,16 @@
+package lexicor.server;
+
+import java.lang.annotation.ElementType;
+import java.lang.annotation.Retention;
+import java.lang.annotation.RetentionPolicy;
+import java.lang.annotation.Target;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+
+/** The whole server on an empty record in memory. */
+@Target(ElementType.TYPE)
+@Retention(RetentionPolicy.RUNTIME)
+@SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:lexicor;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
+@AutoConfigureMockMvc
+public @interface ServerTest {
+}

@@ -1,0 +1,100 @@
+package lexicor.server.calculators;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import lexicor.server.ServerTest;
+import org.assertj.core.data.Offset;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+@ServerTest
+class CalculatorApiTest {
+
+    private static final Offset<Double> EXACT = Offset.offset(1e-9);
+
+    @Autowired
+    private MockMvcTester server;
+
+    @Test
+    void accuracy_gives_the_closed_forms_without_an_account_or_a_token() throws Exception {
+        JsonNode answer = json(post("accuracy", "{\"tp\":12,\"fp\":10,\"fn\":4,\"tn\":29}"), 200);
+        assertThat(answer.at("/sensitivity/estimate").asDouble()).isCloseTo(0.75, EXACT);
+        assertThat(answer.at("/ppv/estimate").asDouble()).isCloseTo(12.0 / 22, EXACT);
+        assertThat(answer.at("/npv/estimate").asDouble()).isCloseTo(29.0 / 33, EXACT);
+        assertThat(answer.at("/lrPositive/estimate").asDouble()).isCloseTo(2.925, EXACT);
+        assertThat(answer.at("/lrPositive/lower").asDouble()).isCloseTo(1.5977268167170078, EXACT);
+        assertThat(answer.at("/lrPositive/upper").asDouble()).isCloseTo(5.3548735055846475, EXACT);
+        assertThat(answer.at("/diagnosticOddsRatio/estimate").asDouble()).isCloseTo(8.7, EXACT);
+        assertThat(answer.at("/corrected").asBoolean()).isFalse();
+    }
+
+    @Test
+    void an_empty_margin_gives_null() throws Exception {
+        JsonNode answer = json(post("accuracy", "{\"tp\":0,\"fp\":3,\"fn\":0,\"tn\":7}"), 200);
+        assertThat(answer.get("sensitivity").isNull()).isTrue();
+        assertThat(answer.get("lrNegative").isNull()).isTrue();
+        assertThat(answer.at("/specificity/estimate").asDouble()).isCloseTo(0.7, EXACT);
+        assertThat(answer.at("/corrected").asBoolean()).isTrue();
+    }
+
+    @Test
+    void post_test_multiplies_independent_groups() throws Exception {
+        JsonNode answer = json(post("post-test", """
+                {"prior":0.3,"groups":[{"rho":0,"tests":[{"sensitivity":0.8,"specificity":0.8,"positive":true}]},
+                 {"rho":0,"tests":[{"sensitivity":0.7,"specificity":0.75,"positive":false}]}]}"""), 200);
+        assertThat(answer.get("likelihoodRatio").asDouble()).isCloseTo(4 * 0.4, EXACT);
+        assertThat(answer.get("postTest").asDouble()).isCloseTo(0.48 / 1.18, EXACT);
+    }
+
+    @Test
+    void no_groups_leave_the_prior() throws Exception {
+        assertThat(json(post("post-test", "{\"prior\":0.3,\"groups\":[]}"), 200).get("postTest").asDouble()).isEqualTo(0.3);
+    }
+
+    @ParameterizedTest(name = "{0} {1} -> {2}")
+    @CsvSource(delimiter = '|', textBlock = """
+            accuracy  | {"tp":1,"fp":2,"fn":3}                | tn                                  | 0 to 1000000000
+            accuracy  | {"tp":-1,"fp":2,"fn":3,"tn":4}        | tp                                  | 0 to 1000000000
+            accuracy  | {"tp":1.5,"fp":2,"fn":3,"tn":4}       | tp                                  | a whole number
+            accuracy  | {"tp":"1","fp":2,"fn":3,"tn":4}       | tp                                  | a whole number
+            accuracy  | {"tp":0,"fp":0,"fn":0,"tn":0}         | tp                                  | at least one patient
+            accuracy  | {"tp":1,                              | body                                | JSON
+            post-test | {"groups":[]}                         | prior                               | between 0 and 1
+            post-test | {"prior":1,"groups":[]}               | prior                               | between 0 and 1
+            post-test | {"prior":0.3}                         | groups                              | a list of groups
+            post-test | {"prior":0.3,"groups":[{"rho":0.4,"tests":[]}]}  | groups[0].rho            | allowed: 0, since
+            post-test | {"prior":0.3,"groups":[{"rho":2,"tests":[]}]}    | groups[0].rho            | 0 to 0.95
+            post-test | {"prior":0.3,"groups":[{"rho":0,"tests":[{"sensitivity":1.2,"specificity":0.5,"positive":true}]}]} | groups[0].tests[0].sensitivity | 0 to 1
+            post-test | {"prior":0.3,"groups":[{"rho":0,"tests":[{"sensitivity":0.2,"specificity":1,"positive":true}]}]}   | groups[0].tests[0].specificity | below 1
+            post-test | {"prior":0.3,"groups":[{"rho":0,"tests":[{"sensitivity":0.2,"specificity":0.5,"positive":"yes"}]}]} | groups[0].tests[0].positive   | true or false
+            """)
+    void bad_input_names_the_field_and_what_is_allowed(String calculator, String body, String field, String allowed) throws Exception {
+        MvcTestResult result = post(calculator, body);
+        assertThat(result.getResponse().getContentType()).startsWith("application/problem+json");
+        JsonNode problem = json(result, 400);
+        assertThat(problem.get("field").asString()).isEqualTo(field);
+        assertThat(problem.get("detail").asString()).contains(allowed);
+        assertThat(problem.at("/errors/0/field").asString()).isEqualTo(field);
+    }
+
+    @Test
+    void a_body_larger_than_any_honest_request_is_refused() {
+        assertThat(post("post-test", " ".repeat(600 * 1024))).hasStatus(413);
+    }
+
+    private MvcTestResult post(String calculator, String body) {
+        return server.post().uri("/api/calculate/" + calculator).contentType(MediaType.APPLICATION_JSON).content(body).exchange();
+    }
+
+    private static JsonNode json(MvcTestResult result, int status) throws Exception {
+        assertThat(result).hasStatus(status);
+        return JsonMapper.shared().readTree(result.getResponse().getContentAsString());
+    }
+}

@@ -1,0 +1,41 @@
+package lexicor.server.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+@SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:demo;DB_CLOSE_DELAY=-1", "lexicor.demo=true"})
+@AutoConfigureMockMvc
+class DemoClinicTest {
+
+    @Autowired
+    private MockMvcTester server;
+
+    @Autowired
+    private DemoClinic clinic;
+
+    @Test
+    void six_shoulder_cases_stand_at_different_stages() throws Exception {
+        JsonNode list = list();
+        assertThat(list).hasSize(6);
+        assertThat(list).extracting(line -> line.get("done").asInt()).contains(1, 2, 5);
+        assertThat(list).extracting(line -> line.get("caseCode").asString()).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void a_second_start_adds_nothing() throws Exception {
+        JsonNode before = list();
+        clinic.run(null);
+        assertThat(list()).isEqualTo(before);
+    }
+
+    private JsonNode list() throws Exception {
+        return JsonMapper.shared().readTree(server.get().uri("/api/examinations").exchange().getResponse().getContentAsString());
+    }
+}

@@ -1,0 +1,45 @@
+package lexicor.server.examinations;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.UUID;
+import lexicor.core.catalogue.TestId;
+import lexicor.server.LexicorApplication;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The record on the disk outlives the server. */
+class RestartTest {
+
+    @TempDir
+    private Path data;
+
+    @Test
+    void an_examination_stands_at_the_same_test_after_a_restart() {
+        Visit visit = new Visit();
+        CommandJson arc = visit.record("sh-arc", "pain=familiar", "angle-worst=90");
+        CommandJson neer = visit.record("sh-neer", "pain=none");
+        UUID id;
+        try (ConfigurableApplicationContext server = start()) {
+            ExaminationService service = server.getBean(ExaminationService.class);
+            id = service.start(Visit.start("RS-1"));
+            service.add(id, List.of(arc, neer, visit.undo(neer), visit.move("sh-hawkins")));
+        }
+        try (ConfigurableApplicationContext server = start()) {
+            ExaminationService service = server.getBean(ExaminationService.class);
+            ExaminationService.Recorded found = service.examination(id);
+            assertThat(found.history().standsAt()).contains(TestId.of("sh-hawkins"));
+            assertThat(found.history().attempts()).singleElement().isEqualTo(arc.attempts().get(0).toCore());
+            assertThat(found.lastNumber()).isEqualTo(4);
+            assertThat(service.add(id, List.of(arc)).get(arc.id())).as("sent again after the restart").isEqualTo(1);
+        }
+    }
+
+    private ConfigurableApplicationContext start() {
+        return new SpringApplicationBuilder(LexicorApplication.class).run("--server.port=0", "--lexicor.data=" + data, "--lexicor.demo=false");
+    }
+}

@@ -1,0 +1,52 @@
+package lexicor.server.examinations;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.time.Instant;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.examination.Side;
+
+/** Short ways to write down what a therapist does in a visit. The right side is the involved one. */
+public final class Visit {
+
+    private final UUID client = UUID.randomUUID();
+    private long order;
+
+    public static StartRequest start(String caseCode) {
+        return new StartRequest(UUID.randomUUID(), caseCode, 52, "Sail mender", "shoulder", Side.RIGHT, Setting.FIRST_CONTACT);
+    }
+
+    public CommandJson record(String test, String... answers) {
+        return command(CommandKind.RECORD, test, null, List.of(attempt(test, Set.of(), answers)));
+    }
+
+    public CommandJson instead(CommandJson earlier, String... answers) {
+        AttemptJson replaced = earlier.attempts().get(0);
+        return command(CommandKind.RECORD, replaced.testId(), null, List.of(attempt(replaced.testId(), Set.of(replaced.id()), answers)));
+    }
+
+    public CommandJson undo(CommandJson earlier) {
+        return command(CommandKind.UNDO, earlier.standAt(), earlier.id(), List.of());
+    }
+
+    public CommandJson move(String test) {
+        return command(CommandKind.MOVE, test, null, List.of());
+    }
+
+    private CommandJson command(CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts) {
+        order++;
+        return new CommandJson(UUID.randomUUID(), client, order, Instant.parse("2026-11-20T10:00:00Z").plusSeconds(order), kind, standAt, undoes, attempts, null, null);
+    }
+
+    private static AttemptJson attempt(String test, Set<UUID> supersedes, String... answers) {
+        return new AttemptJson(UUID.randomUUID(), test, "usual", Side.RIGHT, 1, supersedes, Arrays.stream(answers).map(Visit::part).toList());
+    }
+
+    private static PartJson part(String answer) {
+        String[] words = answer.split("=");
+        boolean measured = words[0].startsWith("angle-");
+        return new PartJson(words[0], measured ? null : words[1], measured ? Double.valueOf(words[1]) : null, measured ? "°" : null, null, null, null, null);
+    }
+}

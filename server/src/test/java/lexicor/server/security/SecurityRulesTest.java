@@ -1,0 +1,46 @@
+package lexicor.server.security;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import lexicor.server.ServerTest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+
+@ServerTest
+class SecurityRulesTest {
+
+    @Autowired
+    private MockMvcTester server;
+
+    @Test
+    void health_is_open_and_says_up() {
+        assertThat(server.get().uri("/actuator/health")).hasStatusOk().bodyText().contains("UP");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/", "/new", "/examinations/3f0c", "/examinations/3f0c/weighing"})
+    void every_view_has_an_address(String address) {
+        assertThat(server.get().uri(address)).hasStatusOk().hasForwardedUrl("/index.html");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/actuator/env", "/h2-console/x", "/some/where"})
+    void what_is_not_named_is_refused(String address) {
+        assertThat(server.get().uri(address)).hasStatus(403);
+    }
+
+    @Test
+    void a_change_needs_the_token_against_cross_site_requests() {
+        assertThat(server.post().uri("/api/examinations").contentType(MediaType.APPLICATION_JSON).content("{}")).hasStatus(403);
+    }
+
+    @Test
+    void the_page_may_load_nothing_from_outside() {
+        assertThat(server.get().uri("/")).headers().hasHeaderSatisfying("Content-Security-Policy",
+                values -> assertThat(values.get(0)).startsWith("default-src 'self'").doesNotContain("http").doesNotContain("unsafe"));
+    }
+}
