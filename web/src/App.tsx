@@ -18,7 +18,7 @@ export function App() {
         <Route path="weighing" element={<WeighingView />} />
         <Route path="note" element={<NoteView />} />
       </Route>
-      <Route path="*" element={<Message title="There is no such page" action={<Link className="underline" to="/">Back to the list</Link>}>The address may be misspelt. Nothing was lost.</Message>} />
+      <Route path="*" element={<Message page title="There is no such page" action={<Link className="underline" to="/">Back to the list</Link>}>The address may be misspelt. Nothing was lost.</Message>} />
     </Routes>
   );
 }

@@ -1,6 +1,6 @@
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
-import { attempt as newAttempt, move, nothing, record, undo, withChoice } from "../examination/commands";
+import { attempt as newAttempt, LEFT_OUT, move, nothing, record, undo, withChoice } from "../examination/commands";
 import { useLive } from "../examination/ExaminationFrame";
 import { choices, latestAttempt, type Part } from "../examination/history";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
@@ -50,7 +50,7 @@ export function BenchView() {
   const nothingBoth = () => {
     live.add(record([newAttempt(test, well, nothing(test, "well"), there), newAttempt(test, involved, nothing(test, "involved"), here)], next ?? test.id));
   };
-  const leaveOut = () => { live.add(record([newAttempt(test, involved, [{ key: "quality", choice: "skipped" }], here)], next ?? test.id)); };
+  const leaveOut = () => { live.add(record([newAttempt(test, involved, [LEFT_OUT], here)], next ?? test.id)); };
   const go = (id: string | undefined) => {
     if (id && id !== test.id) {
       live.add(move(id));
@@ -62,7 +62,7 @@ export function BenchView() {
     }
   };
   const forward = () => { if (following) { go(following); } else { void navigate("weighing"); } };
-  const quality = test.parts.find((part) => part.key === "quality")?.options.filter((option) => option.value !== "skipped") ?? [];
+  const quality = test.parts.find((part) => part.key === "quality")?.options.filter((option) => option.value !== LEFT_OUT.choice) ?? [];
   const toggle = (key: string, value: string) => { recordInvolved(withChoice(test, here?.parts ?? [], key, value)); };
 
   const keys: Record<string, (() => void) | undefined> = {

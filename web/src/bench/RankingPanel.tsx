@@ -1,7 +1,8 @@
+import { Link } from "react-router";
 import type { Schemas } from "../shared/api/client";
 import { ClusterLadder, clusterWords } from "../shared/drawings/ClusterLadder";
 import { OddsRail } from "../shared/drawings/OddsRail";
-import { inHundred, rangeInHundred } from "../shared/format";
+import { inHundred, rangeInHundred, sentence } from "../shared/format";
 
 interface RankingPanelProps {
   weighing: Schemas["WeighingJson"] | undefined;
@@ -27,7 +28,12 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName }:
       <ol className="flex flex-col gap-1.5">
         {informed.map((standing) => <InformedRow key={standing.conditionId} standing={standing} />)}
       </ol>
-      {informed.length > 0 && <Legend />}
+      {informed[0] && (
+        <>
+          <Legend />
+          <p className="text-note">Of 1000 people who answered like this, about <strong>{10 * Math.round(100 * informed[0].now)}</strong> would have {sentence(informed[0].name)}.</p>
+        </>
+      )}
       {open.length > 0 && (
         <section>
           <h3 className="text-note font-semibold text-soft">{informed.length > 0 ? "Nothing weighed yet" : "Before any test"}</h3>
@@ -64,6 +70,7 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName }:
 function InformedRow({ standing }: { standing: Schemas["StandingJson"] }) {
   return (
     <li>
+      <Link to={`weighing?condition=${standing.conditionId}`} aria-label={`${standing.name}, ${inHundred(standing.now)} in 100, could be ${rangeInHundred(standing.lower, standing.upper)}; see its weights`} className="block hover:bg-paper">
       <div className="flex items-baseline justify-between gap-2 leading-tight">
         <span className="text-read font-semibold">{standing.shortName}</span>
         <span className="whitespace-nowrap">
@@ -72,6 +79,7 @@ function InformedRow({ standing }: { standing: Schemas["StandingJson"] }) {
         </span>
       </div>
       <OddsRail {...standing} width={304} />
+      </Link>
     </li>
   );
 }

@@ -35,9 +35,9 @@ export function ClinicView() {
         {list.isPending && <Waiting what="the examinations" />}
         {list.data && <Lines lines={list.data} search={search} />}
       </main>
-      <p className="mt-8 max-w-3xl text-note text-soft">
+      <footer className="mt-8 max-w-3xl text-note text-soft">
         Decision support for licensed practice under local scope and protocols. It is not a diagnosis: the therapist concludes.
-      </p>
+      </footer>
     </div>
   );
 }

@@ -24,7 +24,7 @@ function Frame({ id }: { id: string }) {
     document.title = live ? `${live.examination.caseCode} · Lexicor` : "Lexicor";
   }, [live]);
   if (!live) {
-    return fault ? <Fault fault={fault} /> : <Waiting what="the examination" />;
+    return fault ? <Fault fault={fault} /> : <Waiting page what="the examination" />;
   }
   const { caseCode, age, occupation, side, region } = live.examination;
   return (
@@ -57,7 +57,7 @@ function Tab({ to, name }: { to: string; name: string }) {
 function Fault({ fault }: { fault: Error }) {
   const missing = fault instanceof Refused;
   return (
-    <Message title={missing ? "This examination is not here" : "The server is not answering"} action={<Link className="underline" to="/">Back to the list</Link>}>
+    <Message page title={missing ? "This examination is not here" : "The server is not answering"} action={<Link className="underline" to="/">Back to the list</Link>}>
       {missing ? fault.problem.detail : "What you recorded is safe. This page tries again by itself when you reload it."}
     </Message>
   );

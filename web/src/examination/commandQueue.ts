@@ -15,7 +15,7 @@ export interface QueueState {
 }
 
 const RETRY_FIRST_MS = 500;
-const RETRY_MOST_MS = 8000;
+const RETRY_MOST_MS = 3000;
 
 /**
  * Keeps commands until the server has them. Each is written to the browser's storage before it is sent, so that reload,

@@ -41,16 +41,24 @@ export function nothing(test: Test, side: "well" | "involved"): Part[] {
     .map(([key, choice]) => ({ key, choice }));
 }
 
+/** A test that was left out is no longer so once anything is recorded. */
+function taken(parts: readonly Part[]): Part[] {
+  return parts.filter((part) => part.choice !== LEFT_OUT.choice || part.key !== LEFT_OUT.key);
+}
+
+/** What is recorded for a test that was left out. */
+export const LEFT_OUT: Part = { key: "quality", choice: "skipped" };
+
 /** The parts with one answer set; the same answer again takes it away. */
 export function withChoice(test: Test, parts: readonly Part[], key: string, choice: string): Part[] {
   const many = test.parts.find((part) => part.key === key)?.many ?? false;
   const had = parts.some((part) => part.key === key && part.choice === choice);
-  const others = parts.filter((part) => part.key !== key || (many && part.choice !== choice));
+  const others = taken(parts).filter((part) => part.key !== key || (many && part.choice !== choice));
   const next = had ? others : [...others, { key, choice }];
   return key === "pain" && (choice === "none" || had) ? next.filter((part) => part.key !== "site" && part.measure == null) : next;
 }
 
 /** The parts with one measure set. */
 export function withMeasure(parts: readonly Part[], key: string, measure: number, unit: string): Part[] {
-  return [...parts.filter((part) => part.key !== key), { key, measure, unit }];
+  return [...taken(parts).filter((part) => part.key !== key), { key, measure, unit }];
 }

@@ -17,10 +17,10 @@ export function NoteView() {
     queryFn: () => dataOf(api.GET("/api/examinations/{id}/note", { params: { path: { id } }, parseAs: "text" })),
   });
   if (note.isError) {
-    return <Message title="The note could not be fetched" action={<Button look="primary" onClick={() => void note.refetch()}>Try again</Button>}>The record itself is safe.</Message>;
+    return <Message page title="The note could not be fetched" action={<Button look="primary" onClick={() => void note.refetch()}>Try again</Button>}>The record itself is safe.</Message>;
   }
   if (!note.data) {
-    return <Waiting what="the note" />;
+    return <Waiting page what="the note" />;
   }
   const copy = async () => {
     await navigator.clipboard.writeText(note.data);

@@ -37,6 +37,11 @@ export function capital(word: string): string {
   return word.charAt(0).toUpperCase() + word.slice(1);
 }
 
+/** A name as it stands within a sentence: abbreviations such as AC keep their capitals. */
+export function sentence(name: string): string {
+  return /^[A-Z]{2}/.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);
+}
+
 export function settingWords(setting: "FIRST_CONTACT" | "SPECIALIST"): string {
   return setting === "FIRST_CONTACT" ? "First-contact clinic" : "Specialist clinic";
 }

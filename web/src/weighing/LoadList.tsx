@@ -20,9 +20,9 @@ export function LoadList({ standing, testName, clusterName }: LoadListProps) {
       </ol>
       {standing.held.length > 0 && (
         <>
-          <h3 className="mt-4 text-note font-semibold text-soft">
+          <h2 className="mt-4 text-note font-semibold text-soft">
             {standing.lens === "CLUSTER" ? "Counted in the set, not added again (hatched)" : "Share the same ground as the strongest, not added until the set is decided (hatched)"}
-          </h3>
+          </h2>
           <ol className="border-t border-line">
             {standing.held.map((load, index) => <Row key={title(load)} number={standing.loads.length + index + 1} title={title(load)} load={load} />)}
           </ol>

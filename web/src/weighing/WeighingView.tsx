@@ -1,6 +1,6 @@
-import { useState } from "react";
+import { useSearchParams } from "react-router";
 import { useLive } from "../examination/ExaminationFrame";
-import { inHundred, rangeInHundred, settingWords } from "../shared/format";
+import { inHundred, rangeInHundred, sentence, settingWords } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";
 import { Beam } from "./Beam";
@@ -10,14 +10,15 @@ import { SidePanel } from "./SidePanel";
 /** What was found, as weights on a beam, one condition at a time. */
 export function WeighingView() {
   const live = useLive();
-  const [chosen, setChosen] = useState<string>();
+  const [search, setSearch] = useSearchParams();
+  const chosen = search.get("condition");
   const weighing = live.weighing;
   if (!weighing) {
-    return <Waiting what="the weighing" />;
+    return <Waiting page what="the weighing" />;
   }
   const standing = weighing.standings.find((each) => each.conditionId === chosen) ?? weighing.standings[0];
   if (!standing) {
-    return <Waiting what="the weighing" />;
+    return <Waiting page what="the weighing" />;
   }
   const names = new Map(live.region.tests.map((test) => [test.id, test.name]));
   const testName = (id: string) => names.get(id) ?? id;
@@ -27,7 +28,7 @@ export function WeighingView() {
       <div className="min-w-0 px-5 py-4 lg:overflow-y-auto">
         <div role="group" aria-label="Conditions" className="no-print mb-4 flex flex-wrap gap-1.5">
           {weighing.standings.map((each) => (
-            <Button key={each.conditionId} look="choice" chosen={each === standing} onClick={() => { setChosen(each.conditionId); }} className={each.informed ? "" : "border-dashed"}>
+            <Button key={each.conditionId} look="choice" chosen={each === standing} onClick={() => { setSearch({ condition: each.conditionId }, { replace: true }); }} className={each.informed ? "" : "border-dashed"}>
               {each.shortName} <strong>{inHundred(each.now)}</strong>
             </Button>
           ))}
@@ -41,7 +42,7 @@ export function WeighingView() {
           </p>
         </div>
         {standing.scope && <p className="text-note text-soft">{standing.scope}. Began at {inHundred(standing.before)} in 100, a working estimate ({settingWords(live.examination.setting).toLowerCase()}).</p>}
-        {standing.above && <p className="mt-2 border-l-4 border-ink pl-3 text-note">Stands above {standing.above.toLowerCase()}, of which it is a part. The figures come from different studies and contradict each other: take neither at its word.</p>}
+        {standing.above && <p className="mt-2 border-l-4 border-ink pl-3 text-note">Stands above {sentence(standing.above)}, of which it is a part. The figures come from different studies and contradict each other: take neither at its word.</p>}
         {!live.upToDate && <p role="status" className="mt-2 border-l-4 border-ink pl-3 text-note">The last entries are not included yet.</p>}
         <Beam standing={standing} />
         <LoadList standing={standing} testName={testName} clusterName={cluster?.name} />

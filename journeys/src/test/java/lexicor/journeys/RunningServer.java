@@ -30,7 +30,9 @@ final class RunningServer implements AutoCloseable {
     /** Starts on a port and waits until the server says that it is ready. Port 0 takes any free one. */
     static RunningServer start(Path data, boolean demo, int port) {
         try {
-            Process process = new ProcessBuilder("java", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-jar", System.getProperty("lexicor.jar"),
+            Path jar = Path.of(System.getProperty("lexicor.jar"));
+            Process process = new ProcessBuilder("java", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC",
+                    "-XX:SharedArchiveFile=" + jar.resolveSibling("lexicor.jsa"), "-Xshare:auto", "-jar", jar.toString(),
                     "--server.port=" + port, "--lexicor.data=" + data, "--lexicor.demo=" + demo).redirectErrorStream(true).start();
             CompletableFuture<String> ready = new CompletableFuture<>();
             Thread reader = new Thread(() -> follow(process, ready), "server output");

@@ -1,0 +1,58 @@
+import { describe, expect, it } from "vitest";
+import { attempt, LEFT_OUT, nothing, record, undo, withChoice, withMeasure, type Test } from "./commands";
+
+const options = (...values: string[]) => values.map((value) => ({ value, label: value }));
+
+const test: Test = {
+  id: "sh-test", name: "Test", shortName: "Test", aliases: [], position: "Sitting", seconds: 10, provocation: 1, review: "drafted",
+  card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" },
+  parts: [
+    { key: "pain", label: "Pain", many: false, options: options("none", "familiar", "other") },
+    { key: "strength", label: "Strength", many: false, options: options("full", "weak") },
+    { key: "site", label: "Where", many: false, options: options("top") },
+    { key: "angle", label: "Worst", many: false, options: [], unit: "°" },
+    { key: "quality", label: "How", many: true, options: options("shrug", "guarded", "skipped") },
+  ],
+  wellSideParts: ["pain", "strength"],
+  nothing: { pain: "none", strength: "full" },
+};
+
+describe("a response", () => {
+  it("takes one answer a part, and the same answer again takes it away", () => {
+    const once = withChoice(test, [], "pain", "familiar");
+    expect(once).toEqual([{ key: "pain", choice: "familiar" }]);
+    expect(withChoice(test, once, "pain", "other")).toEqual([{ key: "pain", choice: "other" }]);
+    expect(withChoice(test, once, "pain", "familiar")).toEqual([]);
+  });
+
+  it("takes several answers where several may hold", () => {
+    const both = withChoice(test, withChoice(test, [], "quality", "shrug"), "quality", "guarded");
+    expect(both.map((part) => part.choice)).toEqual(["shrug", "guarded"]);
+  });
+
+  it("forgets where it hurt once it does not hurt", () => {
+    const hurt = withMeasure(withChoice(test, withChoice(test, [], "pain", "familiar"), "site", "top"), "angle", 90, "°");
+    expect(withChoice(test, hurt, "pain", "none")).toEqual([{ key: "pain", choice: "none" }]);
+  });
+
+  it("is no longer left out once anything is recorded", () => {
+    expect(withChoice(test, [LEFT_OUT], "pain", "none")).toEqual([{ key: "pain", choice: "none" }]);
+    expect(withMeasure([LEFT_OUT], "angle", 90, "°")).toEqual([{ key: "angle", measure: 90, unit: "°" }]);
+  });
+
+  it("knows what nothing stands for", () => {
+    expect(nothing(test, "well")).toEqual([{ key: "pain", choice: "none" }, { key: "strength", choice: "full" }]);
+  });
+});
+
+describe("a command", () => {
+  it("counts up, supersedes what it corrects, and is undone at its own test", () => {
+    const first = attempt(test, "RIGHT", [], undefined);
+    const second = attempt(test, "RIGHT", [], first);
+    expect(second.supersedes).toEqual([first.id]);
+    const one = record([first], "next-test");
+    const two = record([second], "next-test");
+    expect(two.order).toBe(one.order + 1);
+    expect(undo(two)).toMatchObject({ kind: "UNDO", undoes: two.id, standAt: "sh-test" });
+  });
+});
