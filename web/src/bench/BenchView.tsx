@@ -4,6 +4,7 @@ import { attempt as newAttempt, LEFT_OUT, move, nothing, record, undo, withChoic
 import { useLive } from "../examination/ExaminationFrame";
 import { choices, latestAttempt, type Part } from "../examination/history";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
+import { sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { ChoiceRow } from "./ChoiceRow";
 import { CueCard } from "./CueCard";
@@ -79,7 +80,7 @@ export function BenchView() {
 
   const statements = weighing?.tests.find((each) => each.testId === test.id)?.statements ?? [];
   const names = useMemo(() => new Map(region.tests.map((each) => [each.id, each.name])), [region]);
-  const note = live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : "The uninvolved side first, then the involved one.";
+  const note = live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : there ? `Now the ${sideWord(involved)}, the involved side.` : "The uninvolved side first, then the involved one.";
   return (
     <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[13rem_minmax(0,1fr)_21rem]">
       <OrderRail region={region} progress={progress} current={test.id} onGo={go} />

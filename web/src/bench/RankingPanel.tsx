@@ -55,7 +55,7 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName }:
               <h3 className="text-note font-semibold">{cluster.name}</h3>
               <ClusterLadder cluster={cluster} />
             </div>
-            <p className="text-note">{clusterWords(cluster)}</p>
+            <p className="text-read leading-snug">{clusterWords(cluster)}</p>
           </section>
         ))}
         <Outlook weighing={weighing} current={current} testName={testName} />
@@ -99,20 +99,35 @@ function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJ
   if (!outlook) {
     return <p className="text-read font-semibold">All tests of this order are done.</p>;
   }
-  const [change, ...others] = outlook.changes;
   const short = (id: string) => weighing.standings.find((each) => each.conditionId === id)?.shortName ?? id;
   return (
     <section>
-      <h3 className="text-note font-semibold">What {outlook.testId === current ? "this test" : testName(outlook.testId)} could do</h3>
-      {change ? (
-        [change, ...others.slice(0, 1)].map((each) => (
-          <p key={each.conditionId} className="flex justify-between gap-2 text-note">
-            <span>{short(each.conditionId)} {inHundred(each.now)}</span>
-            <span>positive <strong>{inHundred(each.ifPositive)}</strong>, negative <strong>{inHundred(each.ifNegative)}</strong></span>
-          </p>
-        ))
+      {outlook.changes.length === 0 ? (
+        <>
+          <h3 className="text-note font-semibold">{outlook.testId === current ? "This test" : testName(outlook.testId)}</h3>
+          <p className="text-note">Either answer would leave every chance where it is.</p>
+        </>
       ) : (
-        <p className="text-note">Either answer would leave every chance where it is.</p>
+        <table className="w-full text-right text-read leading-snug">
+          <thead className="text-note">
+            <tr>
+              <th scope="col" className="text-left font-semibold">{outlook.testId === current ? "This test could do" : `${testName(outlook.testId)} could do`}</th>
+              <th scope="col" className="px-2 font-normal">now</th>
+              <th scope="col" className="font-normal">if pos.</th>
+              <th scope="col" className="pl-2 font-normal">if neg.</th>
+            </tr>
+          </thead>
+          <tbody>
+            {outlook.changes.slice(0, 2).map((change) => (
+              <tr key={change.conditionId}>
+                <th scope="row" className="text-left font-normal">{short(change.conditionId)}</th>
+                <td className="px-2">{inHundred(change.now)}</td>
+                <td className="font-semibold">{inHundred(change.ifPositive)}</td>
+                <td className="pl-2 font-semibold">{inHundred(change.ifNegative)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
       )}
     </section>
   );

@@ -2,16 +2,12 @@ package lexicor.server.examinations;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
 
 /** A person, known by a code alone. */
 @Entity
-class CaseFile {
-
-    @Id
-    private UUID id;
+class CaseFile extends AddedOnce {
 
     @Column(nullable = false, updatable = false, unique = true)
     private String code;
@@ -24,16 +20,12 @@ class CaseFile {
     }
 
     CaseFile(UUID id, String code, Instant createdAt) {
-        this.id = id;
+        super(id);
         this.code = code;
         this.createdAt = createdAt;
     }
 
     String code() {
         return code;
-    }
-
-    UUID id() {
-        return id;
     }
 }

@@ -5,28 +5,20 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
-import jakarta.persistence.Id;
 import jakarta.persistence.OneToMany;
 import jakarta.persistence.OrderBy;
-import jakarta.persistence.PostLoad;
-import jakarta.persistence.PostPersist;
 import jakarta.persistence.Table;
-import jakarta.persistence.Transient;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
-import org.springframework.data.domain.Persistable;
 
 /** A command as it is kept. Rows are only ever added. */
 @Entity
 @Immutable
 @Table(name = "command")
-class CommandRow implements Persistable<UUID> {
-
-    @Id
-    private UUID id;
+class CommandRow extends AddedOnce {
 
     @Column(name = "examination_id", nullable = false)
     private UUID examination;
@@ -60,15 +52,12 @@ class CommandRow implements Persistable<UUID> {
     @OrderBy("ordinal")
     private List<AttemptRow> attempts = new ArrayList<>();
 
-    @Transient
-    private boolean fresh;
-
     protected CommandRow() {
         // for the mapper
     }
 
     CommandRow(UUID examination, long number, CommandJson command, String author, Instant receivedAt) {
-        this.id = command.id();
+        super(command.id());
         this.examination = examination;
         this.number = number;
         this.client = command.clientId();
@@ -79,26 +68,9 @@ class CommandRow implements Persistable<UUID> {
         this.kind = command.kind();
         this.standAt = command.standAt();
         this.undoes = command.undoes();
-        this.fresh = true;
         for (AttemptJson attempt : command.attempts()) {
             attempts.add(new AttemptRow(this, attempts.size(), attempt));
         }
-    }
-
-    @Override
-    public UUID getId() {
-        return id;
-    }
-
-    @Override
-    public boolean isNew() {
-        return fresh;
-    }
-
-    @PostLoad
-    @PostPersist
-    void known() {
-        fresh = false;
     }
 
     UUID examination() {

@@ -5,26 +5,18 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
-import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
-import jakarta.persistence.PostLoad;
-import jakarta.persistence.PostPersist;
 import jakarta.persistence.Table;
-import jakarta.persistence.Transient;
 import java.time.Instant;
 import java.util.UUID;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.examination.Side;
-import org.springframework.data.domain.Persistable;
 
 /** One visit's examination as it is kept. Never changed after it began; what happens in it is commands. */
 @Entity
 @Table(name = "examination")
-class ExaminationRow implements Persistable<UUID> {
-
-    @Id
-    private UUID id;
+class ExaminationRow extends AddedOnce {
 
     @ManyToOne(fetch = FetchType.LAZY, optional = false)
     @JoinColumn(name = "case_id", updatable = false)
@@ -62,15 +54,12 @@ class ExaminationRow implements Persistable<UUID> {
     @Column(nullable = false, updatable = false)
     private String settingsRevision;
 
-    @Transient
-    private boolean fresh;
-
     protected ExaminationRow() {
         // for the mapper
     }
 
     ExaminationRow(UUID id, CaseFile caseFile, StartRequest start, String author, Instant startedAt, Revisions revisions) {
-        this.id = id;
+        super(id);
         this.caseFile = caseFile;
         this.age = start.age();
         this.occupation = start.occupation().strip();
@@ -82,27 +71,10 @@ class ExaminationRow implements Persistable<UUID> {
         this.catalogueRevision = revisions.catalogue();
         this.evidenceRevision = revisions.evidence();
         this.settingsRevision = revisions.settings();
-        this.fresh = true;
     }
 
     /** The content by which an examination is read. */
     record Revisions(String catalogue, String evidence, String settings) {
-    }
-
-    @Override
-    public UUID getId() {
-        return id;
-    }
-
-    @Override
-    public boolean isNew() {
-        return fresh;
-    }
-
-    @PostLoad
-    @PostPersist
-    void known() {
-        fresh = false;
     }
 
     CaseFile caseFile() {
@@ -135,6 +107,6 @@ class ExaminationRow implements Persistable<UUID> {
 
     /** Seed of everything drawn for this examination. */
     long seed() {
-        return id.getMostSignificantBits() ^ Long.rotateLeft(id.getLeastSignificantBits(), 17);
+        return getId().getMostSignificantBits() ^ Long.rotateLeft(getId().getLeastSignificantBits(), 17);
     }
 }

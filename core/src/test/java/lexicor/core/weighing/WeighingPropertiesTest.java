@@ -1,0 +1,148 @@
+package lexicor.core.weighing;
+
+import static lexicor.core.Responses.attempt;
+import static lexicor.core.Responses.chosen;
+import static lexicor.core.Responses.degrees;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import lexicor.core.Responses;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.CatalogueReader;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.Belief;
+import lexicor.core.evidence.Evidence;
+import lexicor.core.evidence.EvidenceReader;
+import lexicor.core.evidence.TwoByTwo;
+import lexicor.core.examination.Attempt;
+import lexicor.core.examination.Part;
+import lexicor.core.examination.Reading;
+import lexicor.core.examination.ResponseReader;
+import lexicor.core.examination.Side;
+import lexicor.core.examination.TestReading;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Size;
+
+/** What must hold for every examination, whatever was answered. Each number of a script is one answer to one test. */
+class WeighingPropertiesTest {
+
+    private static final Catalogue CATALOGUE = CatalogueReader.shipped();
+    private static final Evidence EVIDENCE = EvidenceReader.shipped(CATALOGUE);
+    private static final Weighing WEIGHING = new Weighing(CATALOGUE, EVIDENCE, new WeighingSettings(0, 0.8, 0.5, 0.1));
+    private static final List<String> TESTS = List.of("sh-arc", "sh-er-resist", "sh-empty-can", "sh-neer", "sh-hawkins");
+
+    @Property(tries = 300)
+    void every_chance_stays_within_0_and_1_and_the_sum_of_its_weights(@ForAll @Size(5) List<@IntRange(max = 5) Integer> script) {
+        for (Standing standing : weigh(script).standings()) {
+            double odds = standing.before() / (1 - standing.before()) * standing.likelihoodRatio();
+            assertThat(standing.now()).isBetween(0.0, 1.0).isCloseTo(odds / (1 + odds), within(1e-12));
+            double decibans = standing.loads().stream().mapToDouble(Load::decibans).sum();
+            assertThat(decibans).isCloseTo(10 * Math.log10(standing.likelihoodRatio()), within(1e-9));
+        }
+    }
+
+    @Property(tries = 300)
+    void no_finding_is_counted_twice_for_a_condition(@ForAll @Size(5) List<@IntRange(max = 5) Integer> script) {
+        for (Standing standing : weigh(script).standings()) {
+            List<String> counted = standing.loads().stream().flatMap(load -> load.tests().stream()).map(Object::toString).toList();
+            assertThat(counted).as(standing.condition().name()).doesNotHaveDuplicates();
+            if (standing.lens() == Lens.CLUSTER || standing.lens() == Lens.STRONGEST_SINGLE) {
+                assertThat(standing.loads()).as("one weight stands for the whole set").hasSize(1);
+            }
+        }
+    }
+
+    @Property(tries = 200)
+    void what_is_not_weighed_changes_nothing(@ForAll @Size(4) List<@IntRange(max = 5) Integer> script) {
+        List<Integer> guarded = new ArrayList<>(script);
+        guarded.add(5);
+        Ranking without = weigh(script);
+        for (Standing standing : weigh(guarded).standings()) {
+            assertThat(standing.now()).isEqualTo(without.of(standing.condition().id()).now());
+        }
+    }
+
+    @Property(tries = 200)
+    void a_higher_start_never_ends_lower(@ForAll @Size(5) List<@IntRange(max = 5) Integer> script) {
+        List<TestReading> readings = readings(script);
+        Ranking first = WEIGHING.weigh("shoulder", Setting.FIRST_CONTACT, readings, 1);
+        Ranking specialist = WEIGHING.weigh("shoulder", Setting.SPECIALIST, readings, 1);
+        for (Standing standing : first.standings()) {
+            assertThat(specialist.of(standing.condition().id()).now()).isGreaterThanOrEqualTo(standing.now());
+        }
+    }
+
+    @Property(tries = 100)
+    void the_chances_after_either_answer_average_to_the_chance_before(@ForAll @IntRange(max = 4) int test) {
+        ExaminationTest asked = CATALOGUE.test(TestId.of(TESTS.get(test)));
+        Outlook outlook = WEIGHING.outlook("shoulder", Setting.FIRST_CONTACT, List.of(), asked.id(), 1);
+        for (Outlook.Change change : outlook.changes()) {
+            Belief belief = EVIDENCE.inUse(asked.id(), change.condition().id()).orElseThrow().belief();
+            double positive = change.now() * belief.sensitivity() + (1 - change.now()) * (1 - belief.specificity());
+            assertThat(positive * change.ifPositive() + (1 - positive) * change.ifNegative()).isCloseTo(change.now(), within(1e-12));
+        }
+    }
+
+    @Property(tries = 40)
+    void ranges_widen_when_counts_shrink(@ForAll @IntRange(min = 8, max = 40) int scale) {
+        Belief many = Belief.of(new TwoByTwo(8L * scale, 3L * scale, 2L * scale, 7L * scale));
+        Belief few = Belief.of(new TwoByTwo(8, 3, 2, 7));
+        WeighingSettings sampling = new WeighingSettings(4000, 0, 0, 0.1);
+        assertThat(width(few, sampling)).isGreaterThan(width(many, sampling));
+    }
+
+    private static double width(Belief belief, WeighingSettings settings) {
+        Range range = Range.ofLogOdds(Draws.logLikelihoodRatios(belief, true, settings, 3));
+        return range.upper() - range.lower();
+    }
+
+    private static Ranking weigh(List<Integer> script) {
+        return WEIGHING.weigh("shoulder", Setting.FIRST_CONTACT, readings(script), 1);
+    }
+
+    private static List<TestReading> readings(List<Integer> script) {
+        List<Attempt> attempts = new ArrayList<>();
+        for (int i = 0; i < script.size(); i++) {
+            answer(TESTS.get(i), script.get(i)).ifPresent(attempts::add);
+        }
+        var history = Responses.history(attempts.toArray(Attempt[]::new));
+        return TESTS.stream().map(TestId::of).map(test -> new ResponseReader(CATALOGUE.test(test)).read(history, Side.RIGHT)).toList();
+    }
+
+    /** 0 not done, 1 nothing, 2 familiar pain, 3 familiar pain and weakness, 4 other pain, 5 guarded. */
+    private static Optional<Attempt> answer(String test, int kind) {
+        boolean strength = test.equals("sh-er-resist") || test.equals("sh-empty-can");
+        List<Part> parts = new ArrayList<>();
+        parts.add(chosen("pain", List.of("none", "none", "familiar", "familiar", "other", "familiar").get(kind)));
+        if (strength) {
+            parts.add(chosen("strength", kind == 3 ? "weak" : "full"));
+        }
+        if (test.equals("sh-arc") && kind >= 2) {
+            Arrays.asList("angle-start", "angle-worst", "angle-end").forEach(part -> parts.add(degrees(part, 90)));
+        }
+        if (kind == 5) {
+            parts.add(chosen("quality", "guarded"));
+        }
+        return kind == 0 ? Optional.empty() : Optional.of(attempt(test, Side.RIGHT, parts.toArray(Part[]::new)));
+    }
+
+    @Property(tries = 100)
+    void every_condition_stands_in_one_sentence_at_most(@ForAll @Size(5) List<@IntRange(max = 5) Integer> script) {
+        Interpreter interpreter = new Interpreter(CATALOGUE, EVIDENCE);
+        for (TestReading reading : readings(script)) {
+            List<ConditionId> named = interpreter.say(reading).stream().flatMap(statement -> statement.conditions().stream()).map(condition -> condition.id()).toList();
+            assertThat(named).doesNotHaveDuplicates();
+            boolean known = reading.readings().stream().anyMatch(each -> each.result() != Reading.Result.NOT_YET_KNOWN);
+            assertThat(!named.isEmpty() && !known).isFalse();
+        }
+    }
+}
