@@ -4,12 +4,20 @@ import { factor, inHundred } from "../shared/format";
 interface LoadListProps {
   standing: Schemas["StandingJson"];
   testName: (id: string) => string;
-  clusterName: string | undefined;
+  cluster: Schemas["ClusterJson"] | undefined;
+}
+
+/** Why findings are held back from the sum. */
+function heldBecause(standing: Schemas["StandingJson"], cluster: Schemas["ClusterJson"] | undefined): string {
+  if (standing.lens === "CLUSTER") {
+    return "Counted in the set, not added again";
+  }
+  return cluster?.outOfReach ? "The set cannot be decided; these share ground with the strongest and are not added to it" : "Share ground with the strongest, not added to it; the set is not decided yet";
 }
 
 /** Every weight with its number on the beam, what it does to the odds, and where its figure comes from. */
-export function LoadList({ standing, testName, clusterName }: LoadListProps) {
-  const title = (load: Schemas["LoadJson"]) => (load.testIds.length > 1 ? (clusterName ?? "Set") : testName(load.testIds[0] ?? ""));
+export function LoadList({ standing, testName, cluster }: LoadListProps) {
+  const title = (load: Schemas["LoadJson"]) => (load.testIds.length > 1 ? (cluster?.name ?? "Set") : testName(load.testIds[0] ?? ""));
   if (standing.loads.length === 0) {
     return <p className="text-read">Nothing has been weighed for this condition. It stands where it began: {inHundred(standing.before)} in 100, a working estimate.</p>;
   }
@@ -21,7 +29,7 @@ export function LoadList({ standing, testName, clusterName }: LoadListProps) {
       {standing.held.length > 0 && (
         <>
           <h2 className="mt-4 text-note font-semibold text-soft">
-            {standing.lens === "CLUSTER" ? "Counted in the set, not added again (hatched)" : "Share the same ground as the strongest, not added until the set is decided (hatched)"}
+            {heldBecause(standing, cluster)} (hatched)
           </h2>
           <ol className="border-t border-line">
             {standing.held.map((load, index) => <Row key={title(load)} number={standing.loads.length + index + 1} title={title(load)} load={load} />)}

@@ -45,7 +45,7 @@ export function WeighingView() {
         {standing.above && <p className="mt-2 border-l-4 border-ink pl-3 text-note">Stands above {sentence(standing.above)}, of which it is a part. The figures come from different studies and contradict each other: take neither at its word.</p>}
         {!live.upToDate && <p role="status" className="mt-2 border-l-4 border-ink pl-3 text-note">The last entries are not included yet.</p>}
         <Beam standing={standing} />
-        <LoadList standing={standing} testName={testName} clusterName={cluster?.name} />
+        <LoadList standing={standing} testName={testName} cluster={cluster} />
         {standing.lens === "CHAIN" && standing.loads.length > 1 && <p className="mt-2 text-note text-soft">These findings are chained as if independent, which makes too sure.</p>}
         {standing.lens === "CLUSTER" && standing.loads.length === 1 && <p className="mt-2 text-note text-soft">The set stands for its tests. Findings outside it would be chained as if independent.</p>}
         {standing.unweighed.length > 0 && (
