@@ -93,7 +93,7 @@ export function BenchView() {
         </div>
         <ChoiceRow label="If seen" options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />
         <ReadingStrip statements={live.queue.status === "waiting" ? [] : statements} note={note} />
-        <div className="sticky bottom-0 mt-auto flex flex-wrap gap-2 bg-paper pb-1">
+        <div className="bottom-0 mt-auto [@media(min-height:600px)]:sticky flex flex-wrap gap-2 bg-paper pb-1">
           <Button look={here ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" onClick={nothingBoth}>Nothing, both sides</Button>
           <Button onClick={leaveOut}>Leave out</Button>
           <Button look={here ? "primary" : "quiet"} keycap="PgDn" className="sm:flex-1 sm:basis-52" onClick={forward}>

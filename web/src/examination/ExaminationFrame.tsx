@@ -2,6 +2,7 @@ import { useEffect } from "react";
 import { NavLink, Link, Outlet, useOutletContext, useParams } from "react-router";
 import { Refused } from "../shared/api/client";
 import { sideWord } from "../shared/format";
+import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { Wordmark } from "../shared/ui/Wordmark";
 import { SavedState } from "./SavedState";
@@ -57,8 +58,9 @@ function Tab({ to, name }: { to: string; name: string }) {
 function Fault({ fault }: { fault: Error }) {
   const missing = fault instanceof Refused;
   return (
-    <Message page title={missing ? "This examination is not here" : "The server is not answering"} action={<Link className="underline" to="/">Back to the list</Link>}>
-      {missing ? fault.problem.detail : "What you recorded is safe. This page tries again by itself when you reload it."}
+    <Message page title={missing ? "This examination is not here" : "The server is not answering"}
+      action={missing ? <Link className="underline" to="/">Back to the list</Link> : <Button look="primary" onClick={() => { window.location.reload(); }}>Try again</Button>}>
+      {missing ? fault.problem.detail : "What you recorded is safe, on the server or in this browser."}
     </Message>
   );
 }

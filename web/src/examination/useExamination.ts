@@ -58,7 +58,7 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
   const examination = useQuery({
     queryKey: keys.examination(id),
     queryFn: () => dataOf(api.GET("/api/examinations/{id}", { params: { path: { id } } })),
-    retry: (_, fault) => !(fault instanceof Refused),
+    retry: (times, fault) => times < 2 && !(fault instanceof Refused),
   });
   const regionName = examination.data?.region ?? "";
   const region = useQuery({
@@ -74,6 +74,8 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
     queryFn: () => dataOf(api.GET("/api/examinations/{id}/weighing", { params: { path: { id } } })),
     enabled: examination.data !== undefined,
     placeholderData: (previous) => previous,
+    retry: true,
+    retryDelay: (times) => Math.min(3000, 500 * 2 ** times),
   });
   const state = useMemo(() => {
     const ids = new Set(known?.map((command) => command.id));

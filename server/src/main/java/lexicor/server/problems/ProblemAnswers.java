@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -42,6 +43,13 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail conflict(Conflict fault) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, fault.getMessage());
+    }
+
+    /** Two savers met at the same moment; the second attempt finds what the first has left. */
+    @ExceptionHandler
+    ProblemDetail meeting(DataIntegrityViolationException fault) {
+        LOG.info("Two requests saved the same thing at once");
+        return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, "The same thing was being saved at the same moment. Please try again.");
     }
 
     @ExceptionHandler
