@@ -7,6 +7,7 @@ import type { Progress } from "../shared/drawings/ProgressGlyph";
 import { sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { ChoiceRow } from "./ChoiceRow";
+import { Effect } from "./Effect";
 import { CueCard } from "./CueCard";
 import { KeysSheet } from "./KeysSheet";
 import { LastReading } from "./LastReading";
@@ -92,7 +93,9 @@ export function BenchView() {
           <InvolvedPanel test={test} side={involved} attempt={here} onRecord={recordInvolved} />
         </div>
         <ChoiceRow label="If seen" options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />
-        <ReadingStrip statements={live.queue.status === "waiting" ? [] : statements} note={note} />
+        <ReadingStrip statements={live.queue.status === "waiting" ? [] : statements} note={note}>
+          {weighing?.lastTest === test.id && live.upToDate && <Effect weighing={weighing} testId={test.id} />}
+        </ReadingStrip>
         <div className="bottom-0 mt-auto [@media(min-height:600px)]:sticky flex flex-wrap gap-2 bg-paper pb-1">
           <Button look={here ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" onClick={nothingBoth}>Nothing, both sides</Button>
           <Button onClick={leaveOut}>Leave out</Button>

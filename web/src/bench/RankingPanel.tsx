@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import type { Schemas } from "../shared/api/client";
 import { ClusterLadder, clusterWords } from "../shared/drawings/ClusterLadder";
 import { OddsRail } from "../shared/drawings/OddsRail";
-import { inHundred, rangeInHundred, sentence } from "../shared/format";
+import { inHundred, ofThousand, rangeInHundred, sentence } from "../shared/format";
 
 interface RankingPanelProps {
   weighing: Schemas["WeighingJson"] | undefined;
@@ -21,17 +21,17 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName }:
   const informed = weighing.standings.filter((standing) => standing.informed);
   const open = weighing.standings.filter((standing) => !standing.informed);
   return (
-    <aside aria-label="Where it stands" aria-busy={!upToDate} className="flex flex-col gap-2.5 border-t border-line bg-sheet p-4 lg:overflow-y-auto lg:border-t-0 lg:border-l">
+    <aside aria-label="Where it stands" aria-busy={!upToDate} className="flex flex-col gap-2 border-t border-line bg-sheet px-4 py-3 lg:overflow-y-auto lg:border-t-0 lg:border-l">
       <h2 className="flex items-baseline justify-between text-note font-semibold text-soft">
         Where it stands <span className="font-normal">{waiting ? "without the last entries" : "in 100, could be"}</span>
       </h2>
-      <ol className="flex flex-col gap-1.5">
+      <ol className="flex flex-col gap-1">
         {informed.map((standing) => <InformedRow key={standing.conditionId} standing={standing} />)}
       </ol>
       {informed[0] && (
         <>
           <Legend />
-          <p className="text-note">Of 1000 people who answered like this, about <strong>{10 * Math.round(100 * informed[0].now)}</strong> would have {sentence(informed[0].name)}.</p>
+          <p className="text-note">Of 1000 people who answered like this, about <strong>{ofThousand(informed[0].now)}</strong> would have {sentence(informed[0].name)}.</p>
         </>
       )}
       {open.length > 0 && (
@@ -48,19 +48,19 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName }:
           </ol>
         </section>
       )}
-      <div className="mt-auto flex flex-col gap-2.5 border-t-2 border-ink pt-2.5">
+      <div className="mt-auto flex flex-col gap-2 border-t-2 border-ink pt-2">
         {weighing.clusters.map((cluster) => (
           <section key={cluster.id}>
             <div className="flex items-center justify-between gap-2">
               <h3 className="text-note font-semibold">{cluster.name}</h3>
               <ClusterLadder cluster={cluster} />
             </div>
-            <p className="text-read leading-snug">{clusterWords(cluster)}</p>
+            <p className="text-base leading-snug">{clusterWords(cluster)}</p>
           </section>
         ))}
         <Outlook weighing={weighing} current={current} testName={testName} />
         {informed.some((standing) => standing.lens === "CHAIN" && standing.loads.length > 1) && (
-          <p className="text-note text-soft">Findings outside the set are chained as if independent, which makes too sure.</p>
+          <p className="text-note text-soft">Others are chained as if independent: too sure.</p>
         )}
       </div>
     </aside>
@@ -102,19 +102,17 @@ function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJ
   const short = (id: string) => weighing.standings.find((each) => each.conditionId === id)?.shortName ?? id;
   return (
     <section>
+      <h3 className="text-note font-semibold">What {outlook.testId === current ? "this test" : testName(outlook.testId).toLowerCase()} could do</h3>
       {outlook.changes.length === 0 ? (
-        <>
-          <h3 className="text-note font-semibold">{outlook.testId === current ? "This test" : testName(outlook.testId)}</h3>
-          <p className="text-note">Either answer would leave every chance where it is.</p>
-        </>
+        <p className="text-note">Either answer would leave every chance where it is.</p>
       ) : (
         <table className="w-full text-right text-read leading-snug">
-          <thead className="text-note">
+          <thead className="text-note text-soft">
             <tr>
-              <th scope="col" className="text-left font-semibold">{outlook.testId === current ? "This test could do" : `${testName(outlook.testId)} could do`}</th>
+              <td />
               <th scope="col" className="px-2 font-normal">now</th>
-              <th scope="col" className="font-normal">if pos.</th>
-              <th scope="col" className="pl-2 font-normal">if neg.</th>
+              <th scope="col" className="font-normal">positive</th>
+              <th scope="col" className="pl-2 font-normal">negative</th>
             </tr>
           </thead>
           <tbody>

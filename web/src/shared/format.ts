@@ -13,6 +13,11 @@ export function rangeInHundred(lower: number, upper: number): string {
   return `${inHundred(lower)} to ${inHundred(upper)}`;
 }
 
+/** How many of 1000 people, rounded to tens and never none or all. */
+export function ofThousand(chance: number): number {
+  return Math.min(990, Math.max(10, 10 * Math.round(100 * chance)));
+}
+
 /** A likelihood ratio as a factor on the odds: "× 3.9" or "÷ 1.5". */
 export function factor(ratio: number): string {
   const size = ratio >= 1 ? ratio : 1 / ratio;

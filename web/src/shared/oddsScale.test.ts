@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { factor, inHundred } from "./format";
+import { factor, inHundred, ofThousand, sentence } from "./format";
 import { oddsScale } from "./oddsScale";
 
 describe("the odds scale", () => {
@@ -22,6 +22,17 @@ describe("figures in words", () => {
     expect(inHundred(0.0004)).toBe("under 1");
     expect(inHundred(0.9951)).toBe("over 99");
     expect(inHundred(0.384)).toBe("38");
+  });
+
+  it("count people in tens, never none and never all", () => {
+    expect(ofThousand(0.8388)).toBe(840);
+    expect(ofThousand(0.0001)).toBe(10);
+    expect(ofThousand(0.9999)).toBe(990);
+  });
+
+  it("keep the capitals of abbreviations within a sentence", () => {
+    expect(sentence("AC joint pain")).toBe("AC joint pain");
+    expect(sentence("Frozen shoulder")).toBe("frozen shoulder");
   });
 
   it("write a ratio as what it does to the odds", () => {

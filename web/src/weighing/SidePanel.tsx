@@ -1,7 +1,7 @@
 import type { Schemas } from "../shared/api/client";
 import { ClusterLadder, clusterWords } from "../shared/drawings/ClusterLadder";
 import { People } from "../shared/drawings/People";
-import { factor, inHundred } from "../shared/format";
+import { factor, inHundred, ofThousand } from "../shared/format";
 
 const LENS_NAMES: Record<Schemas["LensJson"]["lens"], string> = {
   CLUSTER: "The set",
@@ -12,7 +12,7 @@ const LENS_NAMES: Record<Schemas["LensJson"]["lens"], string> = {
 
 /** What the sum means for people like this one, the set's level, and the same findings by other ways of adding up. */
 export function SidePanel({ standing, clusters }: { standing: Schemas["StandingJson"]; clusters: Schemas["ClusterJson"][] }) {
-  const have = 10 * Math.round(100 * standing.now);
+  const have = ofThousand(standing.now);
   return (
     <aside aria-label="What it means" className="flex flex-col gap-5 border-t border-line bg-sheet p-5 lg:overflow-y-auto lg:border-t-0 lg:border-l">
       <section>

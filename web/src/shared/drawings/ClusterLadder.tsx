@@ -32,9 +32,9 @@ export function clusterWords(cluster: Schemas["ClusterJson"]): string {
   if (counted === 0 && cluster.voided.length === 0) {
     return "not begun";
   }
-  const so = `${String(cluster.positives.length)} of ${String(counted)} positive${cluster.open.length > 0 ? " so far" : ""}`;
+  const count = `${String(cluster.positives.length)} of ${String(counted)} positive`;
   if (cluster.level) {
-    return `${so}, ${cluster.decided ? "already decided" : "decided"}: ${cluster.level}`;
+    return `${count}, ${cluster.decided ? "already decided" : "decided"}: ${cluster.level}`;
   }
-  return cluster.outOfReach ? `${so}, cannot be decided: too many not interpretable` : so;
+  return cluster.outOfReach ? `${count}, cannot be decided: too many not interpretable` : `${count} so far`;
 }

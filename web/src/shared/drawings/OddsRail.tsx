@@ -20,9 +20,9 @@ export function OddsRail({ before, now, lower, upper, previous, informed, width 
   const rising = now >= before;
   const tone = rising ? "var(--color-for)" : "var(--color-against)";
   const wash = rising ? "var(--color-for-wash)" : "var(--color-against-wash)";
-  const y = informed ? 13 : 6;
+  const y = informed ? 10 : 6;
   return (
-    <svg width="100%" height={informed ? 34 : 22} viewBox={`0 0 ${String(width)} ${informed ? "34" : "22"}`} aria-hidden="true" focusable="false">
+    <svg width="100%" height={informed ? 28 : 22} viewBox={`0 0 ${String(width)} ${informed ? "28" : "22"}`} aria-hidden="true" focusable="false">
       {informed && <rect x={at(lower)} y={y - 6} width={Math.max(2, at(upper) - at(lower))} height={12} rx={6} fill={wash} />}
       <line x1={0} x2={width} y1={y} y2={y} stroke="var(--color-edge)" strokeWidth={1} />
       {MARKS.map((mark) => (

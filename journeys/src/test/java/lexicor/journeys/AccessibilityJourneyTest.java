@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
@@ -44,7 +45,7 @@ class AccessibilityJourneyTest {
         }
     }
 
-    private static void clean(Page page, String view, com.microsoft.playwright.Locator there) {
+    private static void clean(Page page, String view, Locator there) {
         assertThat(there).isVisible();
         Assertions.assertThat(new AxeBuilder(page).analyze().getViolations()).as(view)
                 .extracting(rule -> rule.getId() + ": " + rule.getNodes().get(0).getHtml() + " " + rule.getNodes().get(0).getFailureSummary()).isEqualTo(List.of());

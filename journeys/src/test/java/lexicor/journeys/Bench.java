@@ -5,7 +5,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
 
 /** The bench as a therapist uses it, counting taps. */
 final class Bench {
@@ -78,6 +80,13 @@ final class Bench {
     Bench settled() {
         assertThat(saved()).isVisible();
         assertThat(page.locator("aside[aria-busy=false]")).isVisible();
+        return this;
+    }
+
+    /** At the bench's usual size nothing has to be scrolled for. */
+    Bench fitsWithoutScrolling() {
+        Object hidden = page.evaluate("[...document.querySelectorAll('main > *')].map((column) => column.scrollHeight - column.clientHeight)");
+        Assertions.assertThat((List<?>) hidden).as("pixels hidden below rail, card and ranking").allMatch(pixels -> ((Number) pixels).intValue() <= 1);
         return this;
     }
 

@@ -4,9 +4,11 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -33,21 +35,21 @@ class ExaminationJourneyTest {
     @Test
     void five_positive_tests_with_a_reload_in_the_middle_end_in_a_decided_set_and_a_note() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "JM-1");
-        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tapDial(70).tapDial(90).tapDial(110).settled();
+        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tapDial(70).tapDial(90).tapDial(110).settled().fitsWithoutScrolling();
         assertThat(bench.reading()).containsText("Counts for subacromial pain and full-thickness cuff tear: familiar pain, worst at 90°.");
         assertThat(bench.ranking()).containsText("Subacromial pain88");
-        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak").settled();
+        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak").settled().fitsWithoutScrolling();
         assertThat(bench.reading()).containsText("familiar pain, strength weak");
         assertThat(bench.ranking()).containsText("2 of 2 positive so far");
 
         page.reload();
         assertThat(bench.title()).hasText("Resisted external rotation");
-        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setPressed(true))).hasCount(2);
+        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(true))).hasCount(2);
 
-        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak").settled();
-        assertThat(bench.ranking()).containsText("3 of 3 positive so far, already decided: 3 or more");
-        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").settled();
-        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").settled();
+        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak").settled().fitsWithoutScrolling();
+        assertThat(bench.ranking()).containsText("3 of 3 positive, already decided: 3 or more");
+        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").settled().fitsWithoutScrolling();
+        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").settled().fitsWithoutScrolling();
         assertThat(bench.ranking()).containsText("5 of 5 positive, decided: 3 or more");
         assertThat(bench.ranking()).containsText("chained as if independent");
         Report.line("taps, five tests all positive: " + bench.taps());
@@ -91,13 +93,13 @@ class ExaminationJourneyTest {
         bench.tap("Undo").settled();
         assertThat(bench.title()).hasText("Painful arc");
         assertThat(bench.ranking()).containsText("Before any test");
-        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setPressed(true))).hasCount(0);
+        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(true))).hasCount(0);
     }
 
     @Test
     void pain_on_top_and_compensation_are_not_read_and_say_why() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "JM-4");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^Empty can"))).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Empty can"))).click();
         bench.tap(bench.involved(), "No pain").tap(bench.involved(), "Full").tap("Shrugs").settled();
         assertThat(bench.reading()).containsText("Not read for subacromial pain");
         assertThat(bench.reading()).containsText("shrugging took up the push");

@@ -2,6 +2,7 @@ package lexicor.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
@@ -11,7 +12,7 @@ class KeyboardJourneyTest {
 
     @Test
     void five_tests_by_keyboard_alone() {
-        try (var context = Suite.browser().newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1280, 800))) {
+        try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))) {
             Page page = context.newPage();
             page.navigate(Suite.server().address() + "/new");
             tabTo(page, "Case code");

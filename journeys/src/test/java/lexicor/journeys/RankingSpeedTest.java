@@ -1,10 +1,14 @@
 package lexicor.journeys;
 
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
@@ -30,15 +34,15 @@ class RankingSpeedTest {
 
     @Test
     void fifty_taps_each_reach_the_ranking() {
-        try (var context = Suite.browser().newContext(new com.microsoft.playwright.Browser.NewContextOptions().setViewportSize(1280, 800))) {
+        try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))) {
             Page page = context.newPage();
             Bench bench = Bench.startExamination(page, Suite.server().address(), "SP-1");
             bench.tap("Nothing, both sides").tap("Nothing, both sides").settled();
             List<Double> times = new ArrayList<>();
             for (int i = 0; i < TAPS; i++) {
                 String answer = List.of("Familiar pain", "Weak", "No pain", "Full").get(i % 4);
-                var button = bench.involved().getByRole(com.microsoft.playwright.options.AriaRole.BUTTON,
-                        new com.microsoft.playwright.Locator.GetByRoleOptions().setName(java.util.regex.Pattern.compile("^" + answer)));
+                var button = bench.involved().getByRole(AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("^" + answer)));
                 times.add(((Number) button.evaluate(TAP_TO_RANKING)).doubleValue());
             }
             Collections.sort(times);

@@ -29,6 +29,7 @@ public final class Weighing {
     private final Catalogue catalogue;
     private final Evidence evidence;
     private final WeighingSettings settings;
+    private final DrawStore store = new DrawStore();
 
     public Weighing(Catalogue catalogue, Evidence evidence, WeighingSettings settings) {
         this.catalogue = catalogue;
@@ -128,8 +129,9 @@ public final class Weighing {
     private Range range(Condition condition, LogOdds before, List<Load> loads, long seed) {
         double[] sums = Draws.starts(before, settings, Draws.seed(seed, "start " + condition.id()));
         for (Load load : loads) {
-            double[] draws = Draws.logLikelihoodRatios(load.evidence().belief(), load.positive(), settings,
+            DrawStore.Key key = new DrawStore.Key(load.evidence().belief(), load.positive(), settings,
                     Draws.seed(seed, load.evidence().record().id().value()));
+            double[] draws = store.draws(key, () -> Draws.logLikelihoodRatios(key.belief(), key.positive(), settings, key.seed()));
             for (int i = 0; i < sums.length; i++) {
                 sums[i] += draws[i];
             }

@@ -1,0 +1,34 @@
+import type { Schemas } from "../shared/api/client";
+import { factor, inHundred } from "../shared/format";
+
+type Standing = Schemas["StandingJson"];
+
+/** What the test recorded last did to each condition that it speaks about: from, to, by what factor, or why nothing. */
+export function Effect({ weighing, testId }: { weighing: Schemas["WeighingJson"]; testId: string }) {
+  const lines = weighing.standings.map((standing) => effect(standing, testId)).filter((line) => line !== undefined);
+  return (
+    <ul aria-label="What it did" className="flex flex-wrap gap-x-4 text-note leading-snug">
+      {lines.map((line) => (
+        <li key={line.name}><strong>{line.name}</strong> {line.what}</li>
+      ))}
+    </ul>
+  );
+}
+
+function effect(standing: Standing, testId: string): { name: string; what: string } | undefined {
+  const name = standing.shortName;
+  const about = (load: Schemas["LoadJson"]) => load.testIds.length === 1 && load.testIds[0] === testId;
+  const moved = inHundred(standing.previous) === inHundred(standing.now) ? `stays ${inHundred(standing.now)}` : `${inHundred(standing.previous)} → ${inHundred(standing.now)}`;
+  const counted = standing.loads.find(about);
+  if (counted) {
+    return { name, what: `${moved}, odds ${factor(counted.likelihoodRatio)}` };
+  }
+  if (standing.held.some(about)) {
+    return { name, what: `${moved}, ${standing.lens === "CLUSTER" ? "counted in the set" : "held for the set"}` };
+  }
+  const unweighed = standing.unweighed.find((finding) => finding.testId === testId);
+  if (unweighed && unweighed.result !== "NOT_INTERPRETABLE") {
+    return { name, what: `not weighed: ${unweighed.because}` };
+  }
+  return standing.loads.some((load) => load.testIds.includes(testId)) ? { name, what: `${moved}, counted in the set` } : undefined;
+}
