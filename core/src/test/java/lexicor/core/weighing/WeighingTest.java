@@ -40,7 +40,7 @@ class WeighingTest {
     private static final ConditionId SUBACROMIAL = ConditionId.of("subacromial-pain");
     private static final ConditionId FULL_TEAR = ConditionId.of("cuff-tear-full");
 
-    private static final Attempt ARC = attempt("sh-arc", Side.RIGHT, chosen("pain", "familiar"), degrees("angle-worst", 90));
+    private static final Attempt ARC = attempt("sh-arc", Side.RIGHT, chosen("pain", "familiar"), degrees("angle-worst", 90), degrees("angle-end", 110));
     private static final Attempt ROTATION = attempt("sh-er-resist", Side.RIGHT, chosen("pain", "familiar"), chosen("strength", "weak"));
     private static final Attempt CAN = attempt("sh-empty-can", Side.RIGHT, chosen("pain", "familiar"), chosen("strength", "weak"));
     private static final Attempt NEER = attempt("sh-neer", Side.RIGHT, chosen("pain", "familiar"));
