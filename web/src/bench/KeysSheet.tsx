@@ -21,13 +21,15 @@ const KEYS = [
   ["?", "This sheet"],
 ];
 
-/** Every key of the bench, and the switch for single keys. */
+/**
+ * Every key of the bench, and the switch for single keys. It lies over the page without locking it, so that nothing has
+ * to be closed before a result can be recorded (and locking would need an inline style, which the page may not run).
+ */
 export function KeysSheet({ open, onOpenChange, single, onSingle }: KeysSheetProps) {
   return (
-    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+    <Dialog.Root modal={false} open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
-        <Dialog.Content aria-describedby={undefined} className="fixed top-1/2 left-1/2 max-h-[92dvh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded bg-sheet p-6">
+        <Dialog.Content aria-describedby={undefined} className="fixed top-1/2 left-1/2 max-h-[92dvh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded border-2 border-ink bg-sheet p-6 shadow-[0_10px_40px_rgb(27_36_48/0.35)]">
           <Dialog.Title className="font-serif text-2xl">Keys at the bench</Dialog.Title>
           <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-5 gap-y-2 text-read">
             {KEYS.map(([key, what]) => (

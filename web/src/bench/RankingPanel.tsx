@@ -60,7 +60,7 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName }:
         ))}
         <Outlook weighing={weighing} current={current} testName={testName} />
         {informed.some((standing) => standing.lens === "CHAIN" && standing.loads.length > 1) && (
-          <p className="text-note text-soft">Others are chained as if independent: too sure.</p>
+          <p className="text-note text-soft">Other findings are chained as if independent.</p>
         )}
       </div>
     </aside>

@@ -42,6 +42,7 @@ function Frame({ id }: { id: string }) {
         </nav>
         <SavedState live={live} />
       </header>
+      <p className="hidden px-5 text-note print:block">{caseCode} · {age} · {occupation} · {sideWord(side)} {region} · decision support, the therapist concludes</p>
       <Outlet context={live} />
     </div>
   );

@@ -17,7 +17,7 @@ export function SidePanel({ standing, clusters }: { standing: Schemas["StandingJ
     <aside aria-label="What it means" className="flex flex-col gap-5 border-t border-line bg-sheet p-5 lg:overflow-y-auto lg:border-t-0 lg:border-l">
       <section>
         <h2 className="text-note font-semibold text-soft">1000 people {standing.informed ? "who answered like this" : "who come like this"}</h2>
-        <div className="my-2"><People have={have} label={`${String(have)} of 1000 dots are full`} /></div>
+        <div className="my-2 max-w-96 break-inside-avoid"><People have={have} label={`${String(have)} of 1000 dots are full`} /></div>
         <p className="text-read">About <strong>{have}</strong> would have it (full dots), <strong>{1000 - have}</strong> would not.</p>
       </section>
       {clusters.filter((cluster) => cluster.conditionId === standing.conditionId).map((cluster) => (

@@ -8,13 +8,17 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** Every view at every width: nothing for axe to find, nothing that makes the page scroll sideways. */
+/**
+ * Every view at every width: nothing for axe to find, nothing that makes the page scroll sideways,
+ * nothing loaded from outside, and a browser with no complaint.
+ */
 class AccessibilityJourneyTest {
 
     @ParameterizedTest
@@ -22,6 +26,17 @@ class AccessibilityJourneyTest {
     void every_view_is_clean(int width, int height) {
         try (BrowserContext context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height))) {
             Page page = context.newPage();
+            List<String> complaints = new ArrayList<>();
+            page.onConsoleMessage(message -> {
+                if (message.type().equals("error") || message.type().equals("warning")) {
+                    complaints.add(message.text());
+                }
+            });
+            page.onRequest(request -> {
+                if (!request.url().startsWith(Suite.server().address())) {
+                    complaints.add("loaded from outside: " + request.url());
+                }
+            });
             page.navigate(Suite.server().address() + "/");
             clean(page, "list", page.getByText("SL-0412"));
             page.getByText("SL-0412").click();
@@ -42,6 +57,7 @@ class AccessibilityJourneyTest {
             clean(page, "form with faults", page.getByText("No names."));
             page.navigate(Suite.server().address() + "/nowhere");
             clean(page, "no such page", page.getByText("There is no such page"));
+            Assertions.assertThat(complaints).as("what the browser complained of, and what came from outside").isEmpty();
         }
     }
 

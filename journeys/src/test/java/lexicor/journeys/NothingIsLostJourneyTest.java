@@ -60,4 +60,22 @@ class NothingIsLostJourneyTest {
             assertThat(bench.title()).hasText("Empty can");
         }
     }
+
+    @Test
+    void two_pages_that_record_different_tests_of_one_examination_lose_neither() {
+        try (var one = Suite.browser().newContext(); var other = Suite.browser().newContext()) {
+            Page first = one.newPage();
+            Bench here = Bench.startExamination(first, Suite.server().address(), "TP-1");
+            Page second = other.newPage();
+            second.navigate(first.url());
+            Bench there = new Bench(second);
+            assertThat(there.title()).hasText("Painful arc");
+            here.tap("Nothing, both sides").settled();
+            there.tap("Next").tap("Nothing, both sides").settled();
+            for (Page page : new Page[] {first, second}) {
+                page.reload();
+                assertThat(new Bench(page).ranking()).containsText("0 of 2 positive so far");
+            }
+        }
+    }
 }
