@@ -104,7 +104,7 @@ export function BenchView() {
           </Button>
         </div>
       </div>
-      <RankingPanel weighing={weighing} upToDate={live.upToDate} waiting={live.queue.status === "waiting"} current={test.id} testName={(id) => names.get(id) ?? id} />
+      <RankingPanel weighing={weighing} upToDate={live.upToDate} waiting={live.queue.status === "waiting"} current={test.id} testName={(id) => region.tests.find((each) => each.id === id)?.shortName ?? id} />
       <KeysSheet open={sheet} onOpenChange={setSheet} single={single} onSingle={setSingle} />
     </main>
   );

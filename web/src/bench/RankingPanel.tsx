@@ -99,6 +99,7 @@ function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJ
   if (!outlook) {
     return <p className="text-read font-semibold">All tests of this order are done.</p>;
   }
+  const shown = outlook.changes.slice(0, 2);
   const short = (id: string) => weighing.standings.find((each) => each.conditionId === id)?.shortName ?? id;
   return (
     <section>
@@ -116,7 +117,7 @@ function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJ
             </tr>
           </thead>
           <tbody>
-            {outlook.changes.slice(0, 2).map((change) => (
+            {shown.map((change) => (
               <tr key={change.conditionId}>
                 <th scope="row" className="text-left font-normal">{short(change.conditionId)}</th>
                 <td className="px-2">{inHundred(change.now)}</td>
@@ -127,6 +128,14 @@ function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJ
           </tbody>
         </table>
       )}
+      {deciding(outlook.changes) && <p className="text-note">{deciding(outlook.changes)} decides the set, whose own figure then counts.</p>}
     </section>
   );
+}
+
+/** Which answer would decide a set; undefined where none would. */
+function deciding(changes: Schemas["ChangeJson"][]): string | undefined {
+  const positive = changes.some((change) => change.positiveDecides);
+  const negative = changes.some((change) => change.negativeDecides);
+  return positive && negative ? "Either answer" : positive ? "A positive" : negative ? "A negative" : undefined;
 }

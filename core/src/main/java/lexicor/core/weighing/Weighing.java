@@ -73,8 +73,7 @@ public final class Weighing {
         Ranking positive = points.weigh(region, setting, with(tests, open, Reading.Result.POSITIVE), seed);
         Ranking negative = points.weigh(region, setting, with(tests, open, Reading.Result.NEGATIVE), seed);
         List<Outlook.Change> changes = now.standings().stream()
-                .map(standing -> new Outlook.Change(standing.condition(), standing.now(), positive.of(standing.condition().id()).now(),
-                        negative.of(standing.condition().id()).now()))
+                .map(standing -> Outlook.Change.of(standing, positive.of(standing.condition().id()), negative.of(standing.condition().id())))
                 .filter(change -> change.ifPositive() != change.now() || change.ifNegative() != change.now())
                 .sorted(Comparator.comparingDouble(Outlook.Change::spread).reversed()).toList();
         return new Outlook(open, changes);

@@ -150,6 +150,8 @@ class WeighingTest {
         Outlook.Change change = outlook.changes().stream().filter(each -> each.condition().id().equals(SUBACROMIAL)).findFirst().orElseThrow();
         assertThat(change.ifPositive()).isEqualTo(weigh(ARC, HAWKINS, NEER).of(SUBACROMIAL).now());
         assertThat(change.ifNegative()).isEqualTo(weigh(ARC, HAWKINS, attempt("sh-neer", Side.RIGHT, chosen("pain", "none"))).of(SUBACROMIAL).now());
+        assertThat(change.positiveDecides()).isTrue();
+        assertThat(change.negativeDecides()).isFalse();
     }
 
     @Test

@@ -127,11 +127,13 @@ public record WeighingJson(long knows, @Schema(nullable = true) String lastTest,
     public record OutlookJson(String testId, List<ChangeJson> changes) {
         static OutlookJson of(Outlook outlook) {
             return new OutlookJson(outlook.test().value(), outlook.changes().stream().map(change -> new ChangeJson(change.condition().id().value(),
-                    change.condition().name(), change.now(), change.ifPositive(), change.ifNegative())).toList());
+                    change.condition().name(), change.now(), change.ifPositive(), change.ifNegative(), change.positiveDecides(),
+                    change.negativeDecides())).toList());
         }
     }
 
-    /** Where a condition would stand after either answer. */
-    public record ChangeJson(String conditionId, String name, double now, double ifPositive, double ifNegative) {
+    /** Where a condition would stand after either answer, and whether the answer would decide its cluster. */
+    public record ChangeJson(String conditionId, String name, double now, double ifPositive, double ifNegative, boolean positiveDecides,
+            boolean negativeDecides) {
     }
 }
