@@ -85,7 +85,7 @@ export function BenchView() {
   return (
     <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[13rem_minmax(0,1fr)_21rem]">
       <OrderRail region={region} progress={progress} current={test.id} onGo={go} />
-      <div className="flex min-w-0 flex-col gap-2 px-4 py-1.5 lg:overflow-y-auto lg:px-5">
+      <div className="flex min-w-0 flex-col gap-1.5 px-4 py-1 lg:overflow-y-auto lg:px-5">
         <LastReading weighing={weighing} names={names} current={test.id} canUndo={state.lastRecording !== undefined} onUndo={takeBack} onKeys={() => { setSheet(true); }} />
         <CueCard test={test} />
         <div className="flex flex-col gap-2.5 md:flex-row">

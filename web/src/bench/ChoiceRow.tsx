@@ -15,8 +15,8 @@ interface ChoiceRowProps {
 /** A part with a list of answers: its name, then one button an answer. */
 export function ChoiceRow({ label, heading, options, chosen, keycaps, onChoose }: ChoiceRowProps) {
   return (
-    <div role="group" aria-label={label} className="flex flex-wrap items-center gap-1.5">
-      {heading ?? <span aria-hidden="true" className="w-16 shrink-0 text-note font-semibold text-soft">{label}</span>}
+    <div role="group" aria-label={label} className="flex flex-wrap items-center gap-1">
+      {heading ?? <span aria-hidden="true" className="w-15 shrink-0 text-note font-semibold text-soft">{label}</span>}
       {options.map((option, index) => (
         <Button key={option.value} look="choice" chosen={chosen.includes(option.value)} keycap={keycaps[index]} onClick={() => { onChoose(option.value); }}>
           {option.label}

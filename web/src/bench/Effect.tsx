@@ -5,7 +5,7 @@ type Standing = Schemas["StandingJson"];
 
 /** What the test recorded last did to each condition that it speaks about: from, to, by what factor, or why nothing. */
 export function Effect({ weighing, testId }: { weighing: Schemas["WeighingJson"]; testId: string }) {
-  const lines = weighing.standings.map((standing) => effect(standing, testId)).filter((line) => line !== undefined);
+  const lines = weighing.standings.map((standing) => effect(standing, testId, weighing.clusters.find((each) => each.conditionId === standing.conditionId))).filter((line) => line !== undefined);
   return (
     <ul aria-label="What it did" className="flex flex-wrap gap-x-4 text-note leading-snug">
       {lines.map((line) => (
@@ -15,7 +15,7 @@ export function Effect({ weighing, testId }: { weighing: Schemas["WeighingJson"]
   );
 }
 
-function effect(standing: Standing, testId: string): { name: string; what: string } | undefined {
+function effect(standing: Standing, testId: string, cluster: Schemas["ClusterJson"] | undefined): { name: string; what: string } | undefined {
   const name = standing.shortName;
   const about = (load: Schemas["LoadJson"]) => load.testIds.length === 1 && load.testIds[0] === testId;
   const moved = inHundred(standing.previous) === inHundred(standing.now) ? `stays ${inHundred(standing.now)}` : `${inHundred(standing.previous)} → ${inHundred(standing.now)}`;
@@ -23,8 +23,9 @@ function effect(standing: Standing, testId: string): { name: string; what: strin
   if (counted) {
     return { name, what: `${moved}, odds ${factor(counted.likelihoodRatio)}` };
   }
+  const inSet = cluster ? [...cluster.positives, ...cluster.negatives].includes(testId) : false;
   if (standing.held.some(about)) {
-    return { name, what: `${moved}, ${standing.lens === "CLUSTER" ? "counted in the set" : "held for the set"}` };
+    return { name, what: `${moved}, ${standing.lens !== "CLUSTER" ? "held for the set" : inSet ? "counted in the set" : "not added beside the set"}` };
   }
   const unweighed = standing.unweighed.find((finding) => finding.testId === testId);
   if (unweighed && unweighed.result !== "NOT_INTERPRETABLE") {

@@ -99,18 +99,18 @@ function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJ
   if (!outlook) {
     return <p className="text-read font-semibold">All tests of this order are done.</p>;
   }
+  const which = outlook.testId === current ? "This test could do" : testName(outlook.testId);
   const shown = outlook.changes.slice(0, 2);
   const short = (id: string) => weighing.standings.find((each) => each.conditionId === id)?.shortName ?? id;
   return (
     <section>
-      <h3 className="text-note font-semibold">What {outlook.testId === current ? "this test" : testName(outlook.testId).toLowerCase()} could do</h3>
       {outlook.changes.length === 0 ? (
-        <p className="text-note">Either answer would leave every chance where it is.</p>
+        <p className="text-note"><strong>{which}</strong>: nothing, either answer would leave every chance where it is.</p>
       ) : (
         <table className="w-full text-right text-read leading-snug">
           <thead className="text-note text-soft">
             <tr>
-              <td />
+              <th scope="col" className="text-left font-semibold text-ink">{which}</th>
               <th scope="col" className="px-2 font-normal">now</th>
               <th scope="col" className="font-normal">positive</th>
               <th scope="col" className="pl-2 font-normal">negative</th>

@@ -48,7 +48,7 @@ export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
 }
 
 function InvolvedHeading({ side }: { side: "LEFT" | "RIGHT" }) {
-  return <h2 className="w-16 shrink-0 text-read leading-tight font-semibold">{capital(sideWord(side))} <span className="block text-note font-normal text-soft">involved</span></h2>;
+  return <h2 className="w-15 shrink-0 text-read leading-tight font-semibold">{capital(sideWord(side))} <span className="block text-note font-normal text-soft">involved</span></h2>;
 }
 
 /** The involved side: the response in its parts, only those that the test has. */

@@ -10,7 +10,7 @@ interface LoadListProps {
 /** Why findings are held back from the sum. */
 function heldBecause(standing: Schemas["StandingJson"], cluster: Schemas["ClusterJson"] | undefined): string {
   if (standing.lens === "CLUSTER") {
-    return "Counted in the set, not added again";
+    return "The set stands for these, not added again";
   }
   return cluster?.outOfReach ? "The set cannot be decided; these share ground with the strongest and are not added to it" : "Share ground with the strongest, not added to it; the set is not decided yet";
 }

@@ -12,7 +12,7 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 const LOOKS = {
   quiet: "border border-edge bg-sheet text-ink hover:bg-tan",
   primary: "border-2 border-ink bg-tan text-ink font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line",
-  choice: "border border-edge bg-sheet text-ink hover:bg-tan",
+  choice: "border border-edge bg-sheet text-ink hover:bg-tan", // the same weight chosen or not, so that nothing moves
 };
 
 /** A button at least 48 px high. A tap leaves no focus behind, so that a later key does not repeat it. */
@@ -23,7 +23,7 @@ export function Button({ look = "quiet", chosen, keycap, className = "", childre
     }
     onClick?.(event);
   };
-  const state = look === "choice" && chosen ? "border border-ink bg-ink text-white font-semibold" : LOOKS[look];
+  const state = look === "choice" && chosen ? "border border-ink bg-ink text-white" : LOOKS[look];
   return (
     <button type="button" aria-pressed={look === "choice" ? (chosen ?? false) : undefined} onClick={release}
       className={`inline-flex min-h-12 items-center justify-between gap-1.5 rounded px-2.5 text-read leading-tight disabled:opacity-60 ${state} ${className}`} {...rest}>

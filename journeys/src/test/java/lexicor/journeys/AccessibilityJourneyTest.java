@@ -47,7 +47,7 @@ class AccessibilityJourneyTest {
             page.keyboard().press("?");
             clean(page, "keys", page.getByRole(AriaRole.DIALOG));
             page.navigate(examination + "/weighing");
-            clean(page, "weighing", page.getByText("Counted in the set"));
+            clean(page, "weighing", page.getByText("The set stands for these"));
             page.locator("summary").first().click();
             clean(page, "weighing with a source open", page.getByText("Of 1000 such people").first());
             page.navigate(examination + "/note");

@@ -56,7 +56,7 @@ class ExaminationJourneyTest {
 
         bench.tap("See the weighing");
         assertThat(page.getByRole(AriaRole.MAIN)).containsText("5 of 5 positive, so 3 or more of 5");
-        assertThat(page.getByRole(AriaRole.MAIN)).containsText("Counted in the set, not added again");
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("The set stands for these, not added again");
         page.getByText("5 of 5 positive, so 3 or more of 5").click();
         assertThat(page.getByRole(AriaRole.MAIN)).containsText("Of 1000 such people 650 have it");
         assertThat(page.getByRole(AriaRole.MAIN)).containsText("unreviewed");

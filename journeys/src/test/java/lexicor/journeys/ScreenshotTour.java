@@ -33,7 +33,7 @@ class ScreenshotTour {
             new Bench(page).settled();
             take(page, "bench-painful-arc");
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
-            assertThat(page.getByText("Counted in the set")).isVisible();
+            assertThat(page.getByText("The set stands for these")).isVisible();
             take(page, "weighing-set");
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
             assertThat(page.getByText("Where it stands")).isVisible();
