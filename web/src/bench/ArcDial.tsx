@@ -1,4 +1,4 @@
-import { useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useState, type KeyboardEvent, type MouseEvent } from "react";
 import type { Schemas } from "../shared/api/client";
 import { angleAt, arcPath, DIAL, onDial } from "./arcGeometry";
 
@@ -17,7 +17,7 @@ const KEYS = ["j", "k", "l"];
 
 /**
  * The angles of a painful arc. A tap on the dial sets the next one that is missing; each also has steps of its own. The
- * arm is drawn as seen from the front. The range in which pain counts is shaded only once all three are known.
+ * arm is drawn as seen from the front. The windows in which pain counts are shaded only once all three are known.
  */
 export function ArcDial({ measures, values, side, disabled, onSet }: ArcDialProps) {
   const firstOpen = values.findIndex((value) => value === undefined);
@@ -32,7 +32,7 @@ export function ArcDial({ measures, values, side, disabled, onSet }: ArcDialProp
       onSet(measure.key, Math.min(measure.most ?? 180, Math.max(measure.least ?? 0, value)));
     }
   };
-  const tap = (event: PointerEvent<SVGSVGElement>) => {
+  const tap = (event: MouseEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
     const step = measures[active]?.step ?? 10;
     set(active, Math.round(angleAt(((event.clientX - box.left) / box.width) * DIAL.width, ((event.clientY - box.top) / box.height) * DIAL.height, mirror) / step) * step);
@@ -67,8 +67,10 @@ export function ArcDial({ measures, values, side, disabled, onSet }: ArcDialProp
           </div>
         ))}
       </div>
-      <svg width={DIAL.width} height={DIAL.height} viewBox={`0 0 ${String(DIAL.width)} ${String(DIAL.height)}`} onPointerDown={tap} aria-hidden="true" className="cursor-crosshair touch-manipulation">
-        {complete && <path d={arcPath(60, 120, 40, 84, mirror)} fill="var(--color-tan)" />}
+      <svg width={DIAL.width} height={DIAL.height} viewBox={`0 0 ${String(DIAL.width)} ${String(DIAL.height)}`} onClick={tap} aria-hidden="true" className="cursor-crosshair touch-manipulation">
+        {complete && measures.flatMap((measure) => measure.windows).map((window) => (
+          <path key={window.from} d={arcPath(window.from, window.to, 40, 84, mirror)} fill="var(--color-tan)" />
+        ))}
         <path d={arcPath(0, 180, 77, 84, mirror)} fill="var(--color-line)" />
         {start !== undefined && end !== undefined && <path d={arcPath(Math.min(start, end), Math.max(start, end), 73, 88, mirror)} fill="var(--color-for)" />}
         {Array.from({ length: 19 }, (_, index) => index * 10).map((angle) => {

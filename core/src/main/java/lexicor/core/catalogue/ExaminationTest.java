@@ -37,6 +37,12 @@ public record ExaminationTest(TestId id, String name, String shortName, List<Str
         return criteria.stream().filter(criterion -> criterion.id().equals(id)).findFirst();
     }
 
+    /** The windows in which a measure makes some criterion positive, in the order of the criteria. */
+    public List<Rule.Window> positiveWindows(String part) {
+        return criteria.stream().flatMap(criterion -> criterion.positive().leaves()).filter(Rule.Window.class::isInstance)
+                .map(Rule.Window.class::cast).filter(window -> window.part().equals(part) && window.side() == Answers.Asked.THIS).distinct().toList();
+    }
+
     public Optional<ConditionReading> readingFor(ConditionId condition) {
         return reads.stream().filter(reading -> reading.condition().equals(condition)).findFirst();
     }

@@ -10,7 +10,7 @@ public sealed interface Rule {
 
     Truth truth(Answers answers);
 
-    /** Every part that the rule looks at, with repeats. */
+    /** The rules about single parts that this one is made of, with repeats. */
     Stream<Rule> leaves();
 
     /** All of these hold. */

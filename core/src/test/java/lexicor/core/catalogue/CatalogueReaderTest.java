@@ -2,6 +2,7 @@ package lexicor.core.catalogue;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.function.UnaryOperator;
 import lexicor.core.source.SourceException;
@@ -21,6 +22,13 @@ class CatalogueReaderTest {
                 .containsExactly("sh-arc", "sh-er-resist", "sh-empty-can", "sh-neer", "sh-hawkins");
         assertThat(catalogue.conditionsOf("shoulder")).hasSizeGreaterThanOrEqualTo(4);
         assertThat(catalogue.revision()).isEqualTo(CatalogueReader.shipped().revision()).hasSize(12);
+    }
+
+    @Test
+    void the_windows_that_make_a_painful_arc_positive_are_known_to_whoever_draws_it() {
+        assertThat(CatalogueReader.shipped().test(TestId.of("sh-arc")).positiveWindows("angle-worst"))
+                .extracting(Rule.Window::from, Rule.Window::to).containsExactly(tuple(60.0, 120.0), tuple(150.0, 180.0));
+        assertThat(CatalogueReader.shipped().test(TestId.of("sh-neer")).positiveWindows("pain")).isEmpty();
     }
 
     @Test

@@ -41,15 +41,16 @@ class LibraryController {
         List<RegionJson.OptionJson> watch = card.watch().stream().map(item -> new RegionJson.OptionJson(item.value(), item.label())).toList();
         return new RegionJson.TestJson(test.id().value(), test.name(), test.shortName(), test.aliases(), test.position(), test.seconds(),
                 test.provocation(), test.review(), new RegionJson.CardJson(card.patient(), card.you(), card.movement(), card.ask(), watch, card.stop()),
-                test.parts().stream().map(LibraryController::part).toList(), test.wellSideParts(), test.nothing());
+                test.parts().stream().map(part -> part(test, part)).toList(), test.wellSideParts(), test.nothing());
     }
 
-    private static RegionJson.PartJson part(PartDefinition part) {
+    private static RegionJson.PartJson part(ExaminationTest test, PartDefinition part) {
         if (part instanceof PartDefinition.Choice choice) {
             return new RegionJson.PartJson(choice.key(), choice.label(), choice.many(),
-                    choice.options().stream().map(option -> new RegionJson.OptionJson(option.value(), option.label())).toList(), null, null, null, null);
+                    choice.options().stream().map(option -> new RegionJson.OptionJson(option.value(), option.label())).toList(), null, null, null, null, List.of());
         }
         PartDefinition.Measure measure = (PartDefinition.Measure) part;
-        return new RegionJson.PartJson(measure.key(), measure.label(), false, List.of(), measure.unit(), measure.least(), measure.most(), measure.step());
+        return new RegionJson.PartJson(measure.key(), measure.label(), false, List.of(), measure.unit(), measure.least(), measure.most(), measure.step(),
+                test.positiveWindows(measure.key()).stream().map(window -> new RegionJson.WindowJson(window.from(), window.to())).toList());
     }
 }

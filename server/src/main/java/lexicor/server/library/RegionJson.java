@@ -20,10 +20,19 @@ public record RegionJson(String region, String revision, List<StepJson> steps, L
     public record CardJson(String patient, String you, String movement, String ask, List<OptionJson> watch, String stop) {
     }
 
-    /** A part: with options a choice, otherwise a measure with unit, limits and step. */
+    /**
+     * A part: with options a choice, otherwise a measure with unit, limits and step.
+     *
+     * @param windows for a measure, where it makes some criterion positive
+     */
     @Schema(name = "PartDefinitionJson")
     public record PartJson(String key, String label, boolean many, List<OptionJson> options, @Schema(nullable = true) String unit,
-            @Schema(nullable = true) Double least, @Schema(nullable = true) Double most, @Schema(nullable = true) Double step) {
+            @Schema(nullable = true) Double least, @Schema(nullable = true) Double most, @Schema(nullable = true) Double step,
+            List<WindowJson> windows) {
+    }
+
+    /** From and to, both ends included, in the unit of the measure. */
+    public record WindowJson(double from, double to) {
     }
 
     /** One answer of a list. */
