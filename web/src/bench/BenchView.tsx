@@ -27,7 +27,8 @@ export function BenchView() {
   const [single, setSingle] = useSingleKeys();
   const { region, state, weighing } = live;
   const order = region.steps.flatMap((step) => step.testIds);
-  const test = region.tests.find((each) => each.id === state.standAt) ?? region.tests[0];
+  const byId = useMemo(() => new Map(region.tests.map((each) => [each.id, each])), [region]);
+  const test = byId.get(state.standAt ?? "") ?? region.tests[0];
   if (!test) {
     throw new Error("a region has at least one test");
   }
@@ -80,13 +81,12 @@ export function BenchView() {
   useKeys(keys, single);
 
   const statements = weighing?.tests.find((each) => each.testId === test.id)?.statements ?? [];
-  const names = useMemo(() => new Map(region.tests.map((each) => [each.id, each.name])), [region]);
   const note = live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : there ? `Now the ${sideWord(involved)}, the involved side.` : "The uninvolved side first, then the involved one.";
   return (
     <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[13rem_minmax(0,1fr)_21rem]">
       <OrderRail region={region} progress={progress} current={test.id} onGo={go} />
       <div className="flex min-w-0 flex-col gap-1.5 px-4 py-1 lg:overflow-y-auto lg:px-5">
-        <LastReading weighing={weighing} names={names} current={test.id} canUndo={state.lastRecording !== undefined} onUndo={takeBack} onKeys={() => { setSheet(true); }} />
+        <LastReading weighing={weighing} testName={(id) => byId.get(id)?.name ?? id} current={test.id} canUndo={state.lastRecording !== undefined} onUndo={takeBack} onKeys={() => { setSheet(true); }} />
         <CueCard test={test} />
         <div className="flex flex-col gap-2.5 md:flex-row">
           <WellPanel test={test} side={well} attempt={there} onRecord={recordWell} />
@@ -100,11 +100,11 @@ export function BenchView() {
           <Button look={here ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" onClick={nothingBoth}>Nothing, both sides</Button>
           <Button onClick={leaveOut}>Leave out</Button>
           <Button look={here ? "primary" : "quiet"} keycap="PgDn" className="sm:flex-1 sm:basis-52" onClick={forward}>
-            {following ? <>Next<span className="hidden sm:inline">: {region.tests.find((each) => each.id === following)?.shortName}</span></> : "See the weighing"}
+            {following ? <>Next<span className="hidden sm:inline">: {byId.get(following)?.shortName}</span></> : "See the weighing"}
           </Button>
         </div>
       </div>
-      <RankingPanel weighing={weighing} upToDate={live.upToDate} waiting={live.queue.status === "waiting"} current={test.id} testName={(id) => region.tests.find((each) => each.id === id)?.shortName ?? id} />
+      <RankingPanel weighing={weighing} upToDate={live.upToDate} waiting={live.queue.status === "waiting"} current={test.id} testName={(id) => byId.get(id)?.shortName ?? id} />
       <KeysSheet open={sheet} onOpenChange={setSheet} single={single} onSingle={setSingle} />
     </main>
   );

@@ -100,6 +100,7 @@ function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJ
     return <p className="text-read font-semibold">All tests of this order are done.</p>;
   }
   const which = outlook.testId === current ? "This test could do" : testName(outlook.testId);
+  const decider = deciding(outlook.changes);
   const shown = outlook.changes.slice(0, 2);
   const short = (id: string) => weighing.standings.find((each) => each.conditionId === id)?.shortName ?? id;
   return (
@@ -128,7 +129,7 @@ function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJ
           </tbody>
         </table>
       )}
-      {deciding(outlook.changes) && <p className="text-note">{deciding(outlook.changes)} decides the set, whose own figure then counts.</p>}
+      {decider && <p className="text-note">{decider} decides the set, whose own figure then counts.</p>}
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { nothing, withChoice, withMeasure, type Test } from "../examination/commands";
 import { choices, measure, type Attempt, type Part } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
@@ -56,18 +57,16 @@ export function InvolvedPanel({ test, side, attempt, onRecord }: PanelProps) {
   const parts = attempt?.parts ?? [];
   const measures = test.parts.filter((part) => part.unit);
   const lists = test.parts.filter((part) => !part.unit && part.key !== "quality");
-  const sites = lists.filter((part) => part.key === "site").map((part) => (
-    <ChoiceRow key={part.key} label={part.label} options={part.options} chosen={choices(attempt, part.key)} keycaps={PART_KEYS[part.key] ?? []}
+  const row = (part: Test["parts"][number], heading?: ReactNode) => (
+    <ChoiceRow key={part.key} label={part.label} heading={heading} options={part.options} chosen={choices(attempt, part.key)} keycaps={PART_KEYS[part.key] ?? []}
       onChoose={(value) => { onRecord(withChoice(test, parts, part.key, value)); }} />
-  ));
+  );
+  const sites = lists.filter((part) => part.key === "site").map((part) => row(part));
   const hurts = choices(attempt, "pain").some((choice) => choice !== "none");
   return (
     <section aria-label={`${capital(sideWord(side))}, involved side`} className="min-w-0 flex-1 border-2 border-ink bg-sheet p-2.5">
       <div className="flex flex-col gap-1.5">
-        {lists.filter((part) => part.key !== "site").map((part, index) => (
-          <ChoiceRow key={part.key} label={part.label} heading={index === 0 ? <InvolvedHeading side={side} /> : undefined} options={part.options} chosen={choices(attempt, part.key)} keycaps={PART_KEYS[part.key] ?? []}
-            onChoose={(value) => { onRecord(withChoice(test, parts, part.key, value)); }} />
-        ))}
+        {lists.filter((part) => part.key !== "site").map((part, index) => row(part, index === 0 ? <InvolvedHeading side={side} /> : undefined))}
         {measures.length > 0 ? (
           <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
             <ArcDial disabled={!hurts} measures={measures} values={measures.map((part) => measure(attempt, part.key))} side={side}

@@ -75,14 +75,12 @@ export class CommandQueue {
     try {
       const receipts = await this.#send(batch);
       this.#delay = RETRY_FIRST_MS;
-      this.#settle(batch, new Map(receipts.map((receipt) => [receipt.id, receipt.number])));
+      this.#settle(batch, receipts);
     } catch (fault) {
       if (fault instanceof Refused) {
         await this.#refuse(batch, fault.problem);
       } else {
-        this.#change({ ...this.#state, status: "waiting" });
-        this.#timer = setTimeout(() => void this.flush(), this.#delay);
-        this.#delay = Math.min(RETRY_MOST_MS, this.#delay * 2);
+        this.#wait();
       }
     } finally {
       this.#sending = false;
@@ -98,7 +96,15 @@ export class CommandQueue {
     this.#listeners.clear();
   }
 
-  #settle(batch: Command[], numbers: Map<string, number>): void {
+  /** The server is not reached: what is kept is tried again, less and less often. */
+  #wait(): void {
+    this.#change({ ...this.#state, status: "waiting" });
+    this.#timer = setTimeout(() => void this.flush(), this.#delay);
+    this.#delay = Math.min(RETRY_MOST_MS, this.#delay * 2);
+  }
+
+  #settle(batch: Command[], receipts: { id: string; number: number }[]): void {
+    const numbers = new Map(receipts.map((receipt) => [receipt.id, receipt.number]));
     this.#saved(batch, numbers);
     const pending = this.#state.pending.filter((command) => !numbers.has(command.id));
     this.#change({ ...this.#state, pending, status: pending.length > 0 ? "saving" : "saved" });
@@ -110,12 +116,11 @@ export class CommandQueue {
     if (first && rest.length > 0) {
       try {
         const receipts = await this.#send([first]);
-        this.#settle([first], new Map(receipts.map((receipt) => [receipt.id, receipt.number])));
+        this.#settle([first], receipts);
         return;
       } catch (fault) {
         if (!(fault instanceof Refused)) {
-          this.#change({ ...this.#state, status: "waiting" });
-          this.#timer = setTimeout(() => void this.flush(), this.#delay);
+          this.#wait();
           return;
         }
         problem = fault.problem;

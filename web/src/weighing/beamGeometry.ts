@@ -8,7 +8,7 @@ export interface PlacedLoad {
 }
 
 /** Natural log of a likelihood ratio. */
-export function weightOf(load: { likelihoodRatio: number }): number {
+function weightOf(load: { likelihoodRatio: number }): number {
   return Math.log(load.likelihoodRatio);
 }
 

@@ -33,8 +33,4 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
     public List<Condition> conditionsOf(String region) {
         return conditions.values().stream().filter(condition -> condition.region().equals(region)).toList();
     }
-
-    public Optional<Cluster> clusterFor(ConditionId condition) {
-        return clusters.stream().filter(cluster -> cluster.condition().equals(condition)).findFirst();
-    }
 }

@@ -43,10 +43,6 @@ public final class Evidence {
         return Optional.ofNullable(records.get(id)).orElseThrow(() -> new IllegalArgumentException("record '" + id + "' is not in the ledger"));
     }
 
-    public Optional<Tie> tieOf(RecordId id) {
-        return Optional.ofNullable(ties.get(id));
-    }
-
     /**
      * The one record that weighs a test for a condition, with the criterion it was measured by; empty where none can.
      */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
 import lexicor.core.catalogue.TestId;
 
 /**
@@ -71,9 +72,19 @@ public final class History {
 
     /** The latest recording of an author that still counts and so can be taken back. */
     public Optional<Command> lastUndoable(String author) {
+        return lastRecording(command -> command.author().equals(author));
+    }
+
+    /** The test recorded last, by whomever, that still counts; empty before the first. */
+    public Optional<TestId> lastTest() {
+        return lastRecording(command -> true).map(Command::action).map(Command.Recorded.class::cast)
+                .flatMap(recorded -> recorded.attempts().stream().map(Attempt::test).findFirst());
+    }
+
+    private Optional<Command> lastRecording(Predicate<Command> wanted) {
         for (int i = commands.size() - 1; i >= 0; i--) {
             Command command = commands.get(i);
-            if (command.action() instanceof Command.Recorded && inForce(command.id()) && command.author().equals(author)) {
+            if (command.action() instanceof Command.Recorded && inForce(command.id()) && wanted.test(command)) {
                 return Optional.of(command);
             }
         }

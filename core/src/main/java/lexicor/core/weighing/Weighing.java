@@ -26,6 +26,9 @@ import lexicor.core.examination.TestReading;
  */
 public final class Weighing {
 
+    /** Seed where nothing is drawn. */
+    private static final long NO_DRAWS = 0;
+
     private final Catalogue catalogue;
     private final Evidence evidence;
     private final WeighingSettings settings;
@@ -66,12 +69,13 @@ public final class Weighing {
     /**
      * What a test that is still open would do: where each condition that it can move would stand after a positive and
      * after a negative by every criterion. Largest difference first.
+     *
+     * @param now the ranking of {@code tests} as they are
      */
-    public Outlook outlook(String region, Setting setting, List<TestReading> tests, TestId open, long seed) {
+    public Outlook outlook(Ranking now, String region, Setting setting, List<TestReading> tests, TestId open) {
         Weighing points = withoutRanges();
-        Ranking now = points.weigh(region, setting, tests, seed);
-        Ranking positive = points.weigh(region, setting, with(tests, open, Reading.Result.POSITIVE), seed);
-        Ranking negative = points.weigh(region, setting, with(tests, open, Reading.Result.NEGATIVE), seed);
+        Ranking positive = points.weigh(region, setting, with(tests, open, Reading.Result.POSITIVE), NO_DRAWS);
+        Ranking negative = points.weigh(region, setting, with(tests, open, Reading.Result.NEGATIVE), NO_DRAWS);
         List<Outlook.Change> changes = now.standings().stream()
                 .map(standing -> Outlook.Change.of(standing, positive.of(standing.condition().id()), negative.of(standing.condition().id())))
                 .filter(change -> change.ifPositive() != change.now() || change.ifNegative() != change.now())

@@ -84,7 +84,7 @@ class WeighingPropertiesTest {
     @Property(tries = 100)
     void the_chances_after_either_answer_average_to_the_chance_before(@ForAll @IntRange(max = 4) int test) {
         ExaminationTest asked = CATALOGUE.test(TestId.of(TESTS.get(test)));
-        Outlook outlook = WEIGHING.outlook("shoulder", Setting.FIRST_CONTACT, List.of(), asked.id(), 1);
+        Outlook outlook = WEIGHING.outlook(weigh(List.of()), "shoulder", Setting.FIRST_CONTACT, List.of(), asked.id());
         for (Outlook.Change change : outlook.changes()) {
             Belief belief = EVIDENCE.inUse(asked.id(), change.condition().id()).orElseThrow().belief();
             double positive = change.now() * belief.sensitivity() + (1 - change.now()) * (1 - belief.specificity());

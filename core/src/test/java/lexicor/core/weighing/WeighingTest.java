@@ -146,7 +146,7 @@ class WeighingTest {
 
     @Test
     void the_outlook_of_a_test_is_what_doing_it_brings() {
-        Outlook outlook = WEIGHING.outlook("shoulder", Setting.FIRST_CONTACT, readings(history(ARC, HAWKINS)), TestId.of("sh-neer"), 1);
+        Outlook outlook = WEIGHING.outlook(weigh(ARC, HAWKINS), "shoulder", Setting.FIRST_CONTACT, readings(history(ARC, HAWKINS)), TestId.of("sh-neer"));
         Outlook.Change change = outlook.changes().stream().filter(each -> each.condition().id().equals(SUBACROMIAL)).findFirst().orElseThrow();
         assertThat(change.ifPositive()).isEqualTo(weigh(ARC, HAWKINS, NEER).of(SUBACROMIAL).now());
         assertThat(change.ifNegative()).isEqualTo(weigh(ARC, HAWKINS, attempt("sh-neer", Side.RIGHT, chosen("pain", "none"))).of(SUBACROMIAL).now());

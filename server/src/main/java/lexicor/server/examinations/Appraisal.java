@@ -9,8 +9,6 @@ import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
-import lexicor.core.examination.Attempt;
-import lexicor.core.examination.Command;
 import lexicor.core.examination.History;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.ResponseReader;
@@ -52,11 +50,11 @@ class Appraisal {
         ExaminationRow row = recorded.row();
         List<TestReading> readings = readings(row, recorded.history());
         Ranking ranking = ranking(row, readings);
-        Optional<TestId> last = lastRecorded(recorded.history());
+        Optional<TestId> last = recorded.history().lastTest();
         Ranking previous = last.map(test -> weighing.withoutRanges()
                 .weigh(row.region(), row.setting(), readings(row, recorded.history().without(test)), row.seed())).orElse(ranking);
         List<WeighingJson.OutlookJson> outlooks = readings.stream().filter(reading -> !reading.answered())
-                .map(reading -> WeighingJson.OutlookJson.of(weighing.outlook(row.region(), row.setting(), readings, reading.test(), row.seed()))).toList();
+                .map(reading -> WeighingJson.OutlookJson.of(weighing.outlook(ranking, row.region(), row.setting(), readings, reading.test()))).toList();
         return new WeighingJson(recorded.lastNumber(), last.map(TestId::value).orElse(null),
                 readings.stream().map(reading -> state(reading, recorded.history(), row)).toList(),
                 ranking.standings().stream().map(standing -> WeighingJson.StandingJson.of(standing, previous.of(standing.condition().id()).now())).toList(),
@@ -92,16 +90,6 @@ class Appraisal {
             return WeighingJson.Progress.VOID;
         }
         return reading.complete() ? WeighingJson.Progress.READ : WeighingJson.Progress.PARTLY;
-    }
-
-    private static Optional<TestId> lastRecorded(History history) {
-        List<Command> commands = history.commands();
-        for (int i = commands.size() - 1; i >= 0; i--) {
-            if (commands.get(i).action() instanceof Command.Recorded recorded && history.inForce(commands.get(i).id())) {
-                return recorded.attempts().stream().map(Attempt::test).findFirst();
-            }
-        }
-        return Optional.empty();
     }
 
     private WeighingJson.ClusterJson cluster(ClusterCount count) {

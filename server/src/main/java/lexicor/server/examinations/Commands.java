@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.EntityGraph;
 import org.springframework.data.jpa.repository.JpaRepository;
-import org.springframework.data.jpa.repository.Query;
 
 interface Commands extends JpaRepository<CommandRow, UUID> {
 
@@ -14,7 +13,4 @@ interface Commands extends JpaRepository<CommandRow, UUID> {
 
     @EntityGraph(attributePaths = "attempts")
     List<CommandRow> findByExaminationInOrderByNumber(Collection<UUID> examinations);
-
-    @Query("select coalesce(max(command.number), 0) from CommandRow command where command.examination = :examination")
-    long lastNumber(UUID examination);
 }

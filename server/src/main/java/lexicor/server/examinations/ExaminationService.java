@@ -104,7 +104,6 @@ public class ExaminationService {
     @Transactional(readOnly = true)
     Recorded examination(UUID id) {
         ExaminationRow row = examinations.findById(id).orElseThrow(() -> missing(id));
-        row.caseFile().code();
         return Recorded.of(row, commands.findByExaminationOrderByNumber(id));
     }
 
@@ -115,11 +114,11 @@ public class ExaminationService {
     @Transactional
     public Map<UUID, Long> add(UUID examination, List<CommandJson> sent) {
         examinations.findForRecording(examination).orElseThrow(() -> missing(examination));
-        long number = commands.lastNumber(examination);
+        List<CommandRow> earlier = commands.findByExaminationOrderByNumber(examination);
+        long number = earlier.isEmpty() ? 0 : earlier.get(earlier.size() - 1).number();
         Map<UUID, Long> numbers = new LinkedHashMap<>();
-        Map<UUID, CommandRow> known = commands.findByExaminationOrderByNumber(examination).stream()
-                .collect(Collectors.toMap(CommandRow::getId, command -> command));
-        Set<UUID> attempts = known.values().stream().flatMap(command -> command.attempts().stream()).map(AttemptRow::id)
+        Map<UUID, CommandRow> known = earlier.stream().collect(Collectors.toMap(CommandRow::getId, command -> command));
+        Set<UUID> attempts = earlier.stream().flatMap(command -> command.attempts().stream()).map(AttemptRow::id)
                 .collect(Collectors.toCollection(HashSet::new));
         for (int index = 0; index < sent.size(); index++) {
             CommandJson command = sent.get(index);

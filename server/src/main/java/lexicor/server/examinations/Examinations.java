@@ -12,6 +12,10 @@ import org.springframework.data.jpa.repository.Query;
 
 interface Examinations extends JpaRepository<ExaminationRow, UUID> {
 
+    @Override
+    @EntityGraph(attributePaths = "caseFile")
+    Optional<ExaminationRow> findById(UUID id);
+
     @EntityGraph(attributePaths = "caseFile")
     List<ExaminationRow> findAllByOrderByStartedAtDesc(Limit limit);
 
