@@ -14,4 +14,13 @@ public interface Answers {
 
     /** The measure recorded for a part, in the unit of the part; empty where nothing was recorded. */
     OptionalDouble measure(Asked side, String part);
+
+    /** The measure of go {@code number} of a part on this side, from 1; empty where nothing was recorded. */
+    OptionalDouble repeat(String part, int number);
+
+    /** The answers recorded in one position alone. */
+    Answers at(String position);
+
+    /** The schools in force. */
+    Schools schools();
 }

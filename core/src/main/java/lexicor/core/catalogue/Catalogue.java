@@ -8,9 +8,11 @@ import java.util.Optional;
  * Everything the field's content holds, checked as a whole by {@link CatalogueReader}.
  *
  * @param revision short fingerprint of the content, the same for the same content
+ * @param patterns by condition
  */
 public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map<ConditionId, Condition> conditions,
-        List<Cluster> clusters, Map<String, Routine> routines) {
+        Map<ConditionId, Pattern> patterns, List<Cluster> clusters, List<DependencyGroup> groups, List<Schools.Question> schools, List<Lock> locks,
+        Map<String, Pattern.Clue> clues, List<SharedName> sharedNames, Thresholds thresholds, Map<String, Routine> routines) {
 
     /** The test, or {@link IllegalArgumentException} that names it. Never null. */
     public ExaminationTest test(TestId id) {
@@ -24,13 +26,35 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
                 .orElseThrow(() -> new IllegalArgumentException("condition '" + id + "' is not in the catalogue; allowed: " + conditions.keySet()));
     }
 
+    /** The cluster, or {@link IllegalArgumentException} that names it. Never null. */
+    public Cluster cluster(ClusterId id) {
+        return clusters.stream().filter(cluster -> cluster.id().equals(id)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("cluster '" + id + "' is not in the catalogue; allowed: " + clusters.stream().map(Cluster::id).toList()));
+    }
+
     /** The routine of a region, or {@link IllegalArgumentException} that names it. Never null. */
     public Routine routine(String region) {
         return Optional.ofNullable(routines.get(region))
                 .orElseThrow(() -> new IllegalArgumentException("region '" + region + "' has no routine; allowed: " + routines.keySet()));
     }
 
+    /** The conditions that a region's routine ranks, in its order. */
     public List<Condition> conditionsOf(String region) {
-        return conditions.values().stream().filter(condition -> condition.region().equals(region)).toList();
+        return routine(region).conditions().stream().map(this::condition).toList();
+    }
+
+    /** The wider conditions of which {@code condition} is a part, the nearest first. */
+    public List<ConditionId> widerThan(ConditionId condition) {
+        return java.util.stream.Stream.iterate(condition(condition).within(), Optional::isPresent, wider -> condition(wider.get()).within())
+                .map(Optional::get).toList();
+    }
+
+    /** The schools in force where nobody chose another. */
+    public Schools usualSchools() {
+        return Schools.usual(schools);
+    }
+
+    public List<Lock> locksOf(TestId test) {
+        return locks.stream().filter(lock -> lock.tests().contains(test)).toList();
     }
 }

@@ -5,8 +5,12 @@ import java.util.Collections;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import lexicor.core.source.Fingerprint;
 import lexicor.core.source.SourceNode;
@@ -21,9 +25,12 @@ public final class CatalogueReader {
 
     private final UnaryOperator<String> files;
     private final List<String> texts = new ArrayList<>();
-    private final Map<TestId, ExaminationTest> tests = new LinkedHashMap<>();
-    private final Map<ConditionId, Condition> conditions = new LinkedHashMap<>();
-    private final List<Cluster> clusters = new ArrayList<>();
+    private final Known known = new Known();
+    private final Map<TestId, SourceNode> places = new LinkedHashMap<>();
+    private final Map<ConditionId, Pattern> patterns = new LinkedHashMap<>();
+    private final List<DependencyGroup> groups = new ArrayList<>();
+    private final List<Lock> locks = new ArrayList<>();
+    private final List<SharedName> sharedNames = new ArrayList<>();
     private final Map<String, Routine> routines = new LinkedHashMap<>();
 
     private CatalogueReader(UnaryOperator<String> files) {
@@ -41,27 +48,40 @@ public final class CatalogueReader {
     }
 
     private Catalogue read() {
-        SourceNode index = open("index.yaml").allowing("parts", "conditions", "tests", "clusters", "routines");
+        SourceNode index = open("index.yaml").allowing("parts", "schools", "thresholds", "clues", "conditions", "tests", "patterns", "clusters",
+                "groups", "locks", "shared-names", "routines");
         PartVocabulary vocabulary = PartVocabulary.read(open(index.text("parts")));
-        for (String file : index.texts("conditions")) {
-            open(file).items().forEach(this::condition);
-        }
-        TestReader testReader = new TestReader(vocabulary, conditions.keySet());
-        for (String file : index.texts("tests")) {
-            SourceNode node = open(file);
-            ExaminationTest test = testReader.read(node);
-            if (tests.put(test.id(), test) != null) {
-                throw node.fault("test '" + test.id() + "' stands in the catalogue twice");
+        SchoolReader schools = new SchoolReader(open(index.text("schools")));
+        Thresholds thresholds = thresholds(open(index.text("thresholds")));
+        each(index, "conditions", this::condition);
+        TestReader testReader = new TestReader(vocabulary, known.conditions.keySet(), schools);
+        each(index, "tests", node -> test(node, testReader.read(node)));
+        known.tests.values().forEach(this::requireKnownTests);
+        PatternReader patternReader = new PatternReader(known, open(index.text("clues")));
+        each(index, "patterns", node -> pattern(node, patternReader.read(node)));
+        ClusterReader clusterReader = new ClusterReader(known, patternReader.clues());
+        each(index, "clusters", node -> once(node, known.clusters, clusterReader.read(node), Cluster::id, "cluster"));
+        each(index, "groups", this::group);
+        each(index, "locks", this::lock);
+        each(index, "shared-names", this::sharedName);
+        each(index, "routines", this::routine);
+        requireReadCriteria();
+        requireExplainedNames(index);
+        return new Catalogue(Fingerprint.of(texts), Collections.unmodifiableMap(known.tests), Collections.unmodifiableMap(known.conditions),
+                Collections.unmodifiableMap(patterns), List.copyOf(known.clusters.values()), List.copyOf(groups), schools.questions(),
+                List.copyOf(locks), Map.copyOf(patternReader.clues()), List.copyOf(sharedNames), thresholds, Collections.unmodifiableMap(routines));
+    }
+
+    /** A file holds one entry or a list of them. */
+    private void each(SourceNode index, String field, Consumer<SourceNode> entry) {
+        for (String file : index.texts(field)) {
+            SourceNode root = open(file);
+            if (root.isList()) {
+                root.items().forEach(entry);
+            } else {
+                entry.accept(root);
             }
         }
-        for (String file : index.texts("clusters")) {
-            open(file).items().forEach(this::cluster);
-        }
-        for (String file : index.texts("routines")) {
-            open(file).items().forEach(this::routine);
-        }
-        return new Catalogue(Fingerprint.of(texts), Collections.unmodifiableMap(tests), Collections.unmodifiableMap(conditions),
-                List.copyOf(clusters), Collections.unmodifiableMap(routines));
     }
 
     private SourceNode open(String file) {
@@ -70,67 +90,128 @@ public final class CatalogueReader {
         return SourceNode.parse(file, text);
     }
 
+    private static <K, V> void once(SourceNode node, Map<K, V> map, V value, Function<V, K> id, String what) {
+        if (map.put(id.apply(value), value) != null) {
+            throw node.fault(what + " '" + id.apply(value) + "' stands in the catalogue twice");
+        }
+    }
+
+    private static Thresholds thresholds(SourceNode node) {
+        node.allowing("set-aside", "test", "act", "serious");
+        double setAside = node.number("set-aside", 0.001, 0.999);
+        double test = node.number("test", setAside, 0.999);
+        return new Thresholds(setAside, test, node.number("act", test, 0.999), node.number("serious", 0.001, 0.999));
+    }
+
     private void condition(SourceNode node) {
-        node.allowing("id", "name", "short", "region", "scope", "start", "within");
-        ConditionId id = named(node, "id", ConditionId::of);
+        node.allowing("id", "name", "short", "region", "scope", "start", "only-if", "within", "serious");
         Map<Setting, Double> start = new LinkedHashMap<>();
         SourceNode starts = node.child("start").allowing("first-contact", "specialist");
         start.put(Setting.FIRST_CONTACT, starts.number("first-contact", 0.001, 0.999));
         start.put(Setting.SPECIALIST, starts.number("specialist", 0.001, 0.999));
-        var within = node.optionalChild("within").map(wider -> known(wider, ConditionId.of(wider.asText()), conditions.keySet(), "condition"));
-        Condition condition = new Condition(id, node.text("name"), node.text("short", node.text("name")), node.text("region"),
-                node.text("scope", ""), start, within);
-        if (conditions.put(id, condition) != null) {
-            throw node.fault("condition '" + id + "' stands in the catalogue twice");
-        }
+        Condition condition = new Condition(named(node, "id", ConditionId::of), node.text("name"), node.text("short", node.text("name")), node.text("region"),
+                node.text("scope", ""), start, node.optionalChild("only-if").map(SourceNode::asText), node.optionalChild("within").map(known::condition),
+                node.optionalChild("serious").map(SourceNode::asText));
+        once(node, known.conditions, condition, Condition::id, "condition");
     }
 
-    private void cluster(SourceNode node) {
-        node.allowing("id", "name", "condition", "components", "levels");
-        ConditionId condition = known(node.child("condition"), ConditionId.of(node.text("condition")), conditions.keySet(), "condition");
-        List<Cluster.Component> components = new ArrayList<>();
-        for (SourceNode component : node.list("components")) {
-            component.allowing("test", "criterion");
-            TestId test = known(component.child("test"), TestId.of(component.text("test")), tests.keySet(), "test");
-            CriterionId criterion = CriterionId.of(component.text("criterion"));
-            List<CriterionId> criteria = tests.get(test).criteria().stream().map(Criterion::id).toList();
-            known(component.child("criterion"), criterion, criteria, "criterion");
-            components.add(new Cluster.Component(test, criterion));
+    private void test(SourceNode node, ExaminationTest test) {
+        once(node, known.tests, test, ExaminationTest::id, "test");
+        places.put(test.id(), node);
+    }
+
+    private void requireKnownTests(ExaminationTest test) {
+        List<SourceNode> after = places.get(test.id()).list("after");
+        after.forEach(item -> known.criterion(item.child("criterion"), known.test(item.child("test"))));
+    }
+
+    private void pattern(SourceNode node, Pattern pattern) {
+        once(node, patterns, pattern, Pattern::condition, "pattern of");
+    }
+
+    private void group(SourceNode node) {
+        node.allowing("id", "name", "conditions", "tests", "rho", "learn");
+        List<TestId> tests = known.tests(node, "tests");
+        if (tests.size() < 2) {
+            throw node.fault("field 'tests' names " + tests.size() + "; allowed: two or more");
         }
-        List<Cluster.Level> levels = new ArrayList<>();
-        Set<Integer> covered = new HashSet<>();
-        for (SourceNode level : node.list("levels")) {
-            level.allowing("name", "from", "to", "record", "direction");
-            int from = level.whole("from", 0, components.size());
-            int to = level.whole("to", from, components.size());
-            for (int count = from; count <= to; count++) {
-                if (!covered.add(count)) {
-                    throw level.fault("a count of " + count + " falls into two levels");
-                }
-            }
-            levels.add(new Cluster.Level(level.text("name"), from, to, level.text("record"), level.oneOf("direction", Cluster.Direction.class)));
+        groups.add(new DependencyGroup(node.text("id"), node.text("name"), node.list("conditions").stream().map(known::condition).toList(), tests,
+                node.number("rho", 0, 0.95), node.list("learn").stream().map(known::cluster).toList()));
+    }
+
+    private void lock(SourceNode node) {
+        node.allowing("id", "when", "because", "tests");
+        locks.add(new Lock(node.text("id"), node.text("when"), node.text("because"), known.tests(node, "tests")));
+    }
+
+    private void sharedName(SourceNode node) {
+        node.allowing("name", "meant");
+        List<SharedName.Meant> meant = new ArrayList<>();
+        for (SourceNode item : node.list("meant")) {
+            item.allowing("test", "how");
+            meant.add(new SharedName.Meant(known.test(item.child("test")), item.text("how")));
         }
-        if (covered.size() != components.size() + 1) {
-            throw node.fault("the levels leave out a count; every count from 0 to " + components.size() + " belongs to one level");
-        }
-        clusters.add(new Cluster(named(node, "id", ClusterId::of), node.text("name"), condition, components, levels));
+        sharedNames.add(new SharedName(node.text("name"), meant));
     }
 
     private void routine(SourceNode node) {
-        node.allowing("region", "steps");
+        node.allowing("region", "conditions", "clusters", "steps");
         List<Routine.Step> steps = new ArrayList<>();
         for (SourceNode step : node.list("steps")) {
             step.allowing("position", "tests");
-            List<TestId> order = new ArrayList<>();
-            for (SourceNode test : step.list("tests")) {
-                order.add(known(test, TestId.of(test.asText()), tests.keySet(), "test"));
-            }
-            steps.add(new Routine.Step(step.text("position"), order));
+            steps.add(new Routine.Step(step.text("position"), known.tests(step, "tests")));
         }
-        routines.put(node.text("region"), new Routine(node.text("region"), steps));
+        List<ClusterId> clusters = new ArrayList<>();
+        for (SourceNode item : node.list("clusters")) {
+            ClusterId cluster = known.cluster(item);
+            if (!known.clusters.get(cluster).components().stream().allMatch(Cluster.Component::single)) {
+                throw item.fault("cluster '" + cluster + "' counts alternatives or history; allowed in a routine: single findings");
+            }
+            clusters.add(cluster);
+        }
+        routines.put(node.text("region"), new Routine(node.text("region"), node.list("conditions").stream().map(known::condition).toList(), clusters, steps));
     }
 
-    static <T> T named(SourceNode node, String field, java.util.function.Function<String, T> form) {
+    /** A criterion that nothing reads can never say anything. */
+    private void requireReadCriteria() {
+        Set<String> read = new HashSet<>();
+        for (ExaminationTest test : known.tests.values()) {
+            test.reads().forEach(reads -> reads.by().forEach(criterion -> read.add(test.id() + " " + criterion)));
+            test.conduct().after().forEach(after -> read.add(after.test() + " " + after.criterion()));
+        }
+        for (Pattern pattern : patterns.values()) {
+            pattern.against().forEach(finding -> read.add(finding.test() + " " + finding.criterion()));
+        }
+        for (ExaminationTest test : known.tests.values()) {
+            for (SourceNode criterion : places.get(test.id()).list("criteria")) {
+                if (!read.contains(test.id() + " " + criterion.text("id"))) {
+                    throw criterion.fault("criterion '" + criterion.text("id") + "' of '" + test.id() + "' is read for no condition; allowed: a line under 'reads'");
+                }
+            }
+        }
+    }
+
+    /** A name that two tests share has to say how they differ; a name that is explained has to be an alias of each test. */
+    private void requireExplainedNames(SourceNode index) {
+        Map<String, Set<TestId>> byName = new TreeMap<>();
+        for (ExaminationTest test : known.tests.values()) {
+            test.aliases().forEach(alias -> byName.computeIfAbsent(alias.toLowerCase(Locale.ROOT), name -> new HashSet<>()).add(test.id()));
+            byName.computeIfAbsent(test.name().toLowerCase(Locale.ROOT), name -> new HashSet<>()).add(test.id());
+        }
+        for (SharedName shared : sharedNames) {
+            Set<TestId> meant = new HashSet<>(shared.meant().stream().map(SharedName.Meant::test).toList());
+            if (!meant.equals(byName.remove(shared.name().toLowerCase(Locale.ROOT)))) {
+                throw index.child("shared-names").fault("'" + shared.name() + "' explains " + meant + ", which are not the tests of that name or alias");
+            }
+        }
+        byName.forEach((name, tests) -> {
+            if (tests.size() > 1) {
+                throw index.child("shared-names").fault("'" + name + "' is a name of " + tests + "; allowed: one test, or an explanation of how they differ");
+            }
+        });
+    }
+
+    static <T> T named(SourceNode node, String field, Function<String, T> form) {
         try {
             return form.apply(node.text(field));
         } catch (IllegalArgumentException fault) {
@@ -139,9 +220,6 @@ public final class CatalogueReader {
     }
 
     static <T> T known(SourceNode node, T id, java.util.Collection<T> allowed, String what) {
-        if (!allowed.contains(id)) {
-            throw node.fault(what + " '" + id + "' is not known; allowed: " + String.join(", ", allowed.stream().map(String::valueOf).sorted().toList()));
-        }
-        return id;
+        return Known.one(node, id, allowed, what);
     }
 }

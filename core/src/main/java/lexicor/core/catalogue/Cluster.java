@@ -1,28 +1,70 @@
 package lexicor.core.catalogue;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
 /**
  * A published set of findings, counted together for one condition.
  *
  * @param components the findings that are counted
- * @param levels     bands of the count, together covering 0 to the number of components without gap or overlap
+ * @param atMost     how many of a block's components count at most, by block; empty where all count
+ * @param levels     bands of the count, together covering 0 to the highest count without gap or overlap
+ * @param note       what to know of it; may be empty
  */
-public record Cluster(ClusterId id, String name, ConditionId condition, List<Component> components, List<Level> levels) {
+public record Cluster(ClusterId id, String name, ConditionId condition, List<Component> components, Map<String, Integer> atMost,
+        List<Level> levels, String note) {
 
     public Cluster {
         components = List.copyOf(components);
+        atMost = Map.copyOf(atMost);
         levels = List.copyOf(levels);
     }
 
-    /** One counted finding: a test read by a criterion. */
-    public record Component(TestId test, CriterionId criterion) {
+    /** A test read by a criterion. */
+    public record Finding(TestId test, CriterionId criterion) {
     }
 
-    /** Which side of its record's accuracy a level stands for. */
-    public enum Direction { POSITIVE, NEGATIVE }
+    /**
+     * One counted item: it counts once any of its findings is positive, or its clue is present.
+     *
+     * @param block the block whose cap it falls under; empty where the cluster has no blocks
+     */
+    public record Component(String name, List<Finding> anyOf, Optional<Pattern.Clue> clue, String block) {
+        public Component {
+            anyOf = List.copyOf(anyOf);
+        }
 
-    /** A band of the count, {@code from} to {@code to} positives, weighed by one accuracy record. */
+        /** The test of a component that is one finding. */
+        public TestId test() {
+            return anyOf.get(0).test();
+        }
+
+        public CriterionId criterion() {
+            return anyOf.get(0).criterion();
+        }
+
+        /** Whether it is a single finding, with neither alternatives nor history. */
+        public boolean single() {
+            return anyOf.size() == 1 && clue.isEmpty();
+        }
+    }
+
+    /** What a level's record says of it. */
+    public enum Direction {
+        /** The record's positive result is this level. */
+        POSITIVE,
+        /** The record's negative result is this level. */
+        NEGATIVE,
+        /** The record's positive likelihood ratio is that of exactly this level. */
+        LEVEL,
+        /** The record speaks of this count or more. */
+        AT_LEAST,
+        /** No figure was published. */
+        NONE
+    }
+
+    /** A band of the count, {@code from} to {@code to} positives. {@code record} is empty where no figure was published. */
     public record Level(String name, int from, int to, String record, Direction direction) {
         public boolean covers(int count) {
             return count >= from && count <= to;
@@ -30,6 +72,6 @@ public record Cluster(ClusterId id, String name, ConditionId condition, List<Com
     }
 
     public boolean counts(TestId test) {
-        return components.stream().anyMatch(component -> component.test().equals(test));
+        return components.stream().flatMap(component -> component.anyOf().stream()).anyMatch(finding -> finding.test().equals(test));
     }
 }

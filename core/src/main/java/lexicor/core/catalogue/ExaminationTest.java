@@ -7,6 +7,7 @@ import java.util.Optional;
 /**
  * A hands-on test: its names, its card, what is recorded and how the response is read.
  *
+ * @param positions     the patient's positions, the usual one first
  * @param seconds       usual time for one side
  * @param provocation   0 (none) to 3 (likely to hurt or frighten)
  * @param review        who has checked the card
@@ -14,19 +15,29 @@ import java.util.Optional;
  * @param wellSideParts keys of the parts asked of the uninvolved side too
  * @param nothing       the choices that "Nothing" stands for, by part
  * @param gates         reasons that hold for every condition
+ * @param alsoIn        rivals in which it is provoked too
+ * @param pose          the figure; empty where a figure would mislead
  */
-public record ExaminationTest(TestId id, String name, String shortName, List<String> aliases, String region, String position,
-        int seconds, int provocation, String review, CueCard card, List<PartDefinition> parts, List<String> wellSideParts,
-        Map<String, String> nothing, List<Criterion> criteria, List<Gate> gates, List<ConditionReading> reads) {
+public record ExaminationTest(TestId id, String name, String shortName, List<String> aliases, String region, Stage stage, List<String> positions,
+        int seconds, int provocation, String review, CueCard card, Conduct conduct, List<PartDefinition> parts, List<String> wellSideParts,
+        Map<String, String> nothing, List<Criterion> criteria, List<Gate> gates, List<ConditionReading> reads, List<AlsoIn> alsoIn,
+        Optional<Pose> pose) {
 
     public ExaminationTest {
         aliases = List.copyOf(aliases);
+        positions = List.copyOf(positions);
         parts = List.copyOf(parts);
         wellSideParts = List.copyOf(wellSideParts);
         nothing = Map.copyOf(nothing);
         criteria = List.copyOf(criteria);
         gates = List.copyOf(gates);
         reads = List.copyOf(reads);
+        alsoIn = List.copyOf(alsoIn);
+    }
+
+    /** The patient's usual position. */
+    public String position() {
+        return positions.get(0);
     }
 
     public Optional<PartDefinition> part(String key) {

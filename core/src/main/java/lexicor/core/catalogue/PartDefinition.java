@@ -10,6 +10,23 @@ public sealed interface PartDefinition {
 
     String label();
 
+    Taken taken();
+
+    /**
+     * How often a part is taken within one attempt.
+     *
+     * @param positions the positions it is taken in, such as neutral and pronation; empty where there is but one
+     * @param repeats   how many goes are recorded, from 1
+     */
+    record Taken(List<String> positions, int repeats) {
+
+        public static final Taken ONCE = new Taken(List.of(), 1);
+
+        public Taken {
+            positions = List.copyOf(positions);
+        }
+    }
+
     /** One answer of a list. */
     record Option(String value, String label) {
     }
@@ -19,7 +36,7 @@ public sealed interface PartDefinition {
      *
      * @param many whether several options may hold at once
      */
-    record Choice(String key, String label, boolean many, List<Option> options) implements PartDefinition {
+    record Choice(String key, String label, boolean many, List<Option> options, Taken taken) implements PartDefinition {
         public Choice {
             options = List.copyOf(options);
         }
@@ -30,6 +47,6 @@ public sealed interface PartDefinition {
     }
 
     /** A measure part in {@code unit}, from {@code least} to {@code most}, entered in steps of {@code step}. */
-    record Measure(String key, String label, String unit, double least, double most, double step) implements PartDefinition {
+    record Measure(String key, String label, String unit, double least, double most, double step, Taken taken) implements PartDefinition {
     }
 }

@@ -29,12 +29,12 @@ final class PartVocabulary {
         String key = node.text("part");
         if (node.has("options")) {
             node.allowing("part", "label", "many", "options");
-            return new PartDefinition.Choice(key, node.text("label"), node.text("many", "no").equals("yes"), options(node.list("options")));
+            return new PartDefinition.Choice(key, node.text("label"), node.text("many", "no").equals("yes"), options(node.list("options")), PartDefinition.Taken.ONCE);
         }
         node.allowing("part", "label", "unit", "least", "most", "step");
         double least = node.number("least", -1000, 1000);
         double most = node.number("most", least, 10_000);
-        return new PartDefinition.Measure(key, node.text("label"), node.text("unit"), least, most, node.number("step", 0.01, most - least));
+        return new PartDefinition.Measure(key, node.text("label"), node.text("unit"), least, most, node.number("step", 0.01, most - least), PartDefinition.Taken.ONCE);
     }
 
     static List<PartDefinition.Option> options(List<SourceNode> nodes) {
@@ -48,12 +48,13 @@ final class PartVocabulary {
 
     /** The part a test asks for, narrowed to the options it names. */
     PartDefinition asked(SourceNode node) {
-        node.allowing("part", "options", "label");
+        node.allowing("part", "options", "label", "positions", "repeats");
         PartDefinition part = parts.get(node.text("part"));
         if (part == null) {
             throw node.child("part").fault("part '" + node.text("part") + "' is not known; allowed: " + String.join(", ", parts.keySet()));
         }
         String label = node.text("label", part.label());
+        PartDefinition.Taken taken = new PartDefinition.Taken(node.texts("positions"), node.has("repeats") ? node.whole("repeats", 1, 9) : 1);
         if (part instanceof PartDefinition.Choice choice) {
             List<PartDefinition.Option> options = choice.options();
             if (node.has("options")) {
@@ -61,9 +62,9 @@ final class PartVocabulary {
                         () -> option.fault("'" + option.asText() + "' is not an answer for '" + choice.key() + "'; allowed: "
                                 + String.join(", ", choice.options().stream().map(PartDefinition.Option::value).toList())))).toList();
             }
-            return new PartDefinition.Choice(choice.key(), label, choice.many(), options);
+            return new PartDefinition.Choice(choice.key(), label, choice.many(), options, taken);
         }
         PartDefinition.Measure measure = (PartDefinition.Measure) part;
-        return new PartDefinition.Measure(measure.key(), label, measure.unit(), measure.least(), measure.most(), measure.step());
+        return new PartDefinition.Measure(measure.key(), label, measure.unit(), measure.least(), measure.most(), measure.step(), taken);
     }
 }

@@ -13,6 +13,12 @@ public sealed interface Rule {
     /** The rules about single parts that this one is made of, with repeats. */
     Stream<Rule> leaves();
 
+    /** Whether it needs the other side as a normal to compare with. */
+    default boolean comparesSides() {
+        return leaves().anyMatch(leaf -> leaf instanceof SideDifference || leaf instanceof In in && in.side() == Answers.Asked.OTHER
+                || leaf instanceof Window window && window.side() == Answers.Asked.OTHER);
+    }
+
     /** All of these hold. */
     record All(List<Rule> rules) implements Rule {
         public All {
@@ -60,6 +66,19 @@ public sealed interface Rule {
         }
     }
 
+    /** The rule within holds for what was recorded in one position, such as in pronation. */
+    record AtContext(String position, Rule rule) implements Rule {
+        @Override
+        public Truth truth(Answers answers) {
+            return rule.truth(answers.at(position));
+        }
+
+        @Override
+        public Stream<Rule> leaves() {
+            return rule.leaves();
+        }
+    }
+
     /** A part was answered with one of these choices. */
     record In(Answers.Asked side, String part, Set<String> values) implements Rule {
         public In {
@@ -84,6 +103,68 @@ public sealed interface Rule {
         public Truth truth(Answers answers) {
             OptionalDouble measure = answers.measure(side, part);
             return measure.isEmpty() ? Truth.UNKNOWN : Truth.of(measure.getAsDouble() >= from && measure.getAsDouble() <= to);
+        }
+
+        @Override
+        public Stream<Rule> leaves() {
+            return Stream.of(this);
+        }
+    }
+
+    /** How two sides are compared. */
+    enum Compared {
+        /** This side less the other, in the unit of the part. */
+        DIFFERENCE,
+        /** This side in hundredths of the other; unknown where the other is 0. */
+        SHARE
+    }
+
+    /** A measure differs between the sides by [from, to], as {@code compared} says. */
+    record SideDifference(String part, Compared compared, double from, double to) implements Rule {
+        @Override
+        public Truth truth(Answers answers) {
+            OptionalDouble here = answers.measure(Answers.Asked.THIS, part);
+            OptionalDouble there = answers.measure(Answers.Asked.OTHER, part);
+            if (here.isEmpty() || there.isEmpty() || compared == Compared.SHARE && there.getAsDouble() == 0) {
+                return Truth.UNKNOWN;
+            }
+            double value = compared == Compared.SHARE ? 100 * here.getAsDouble() / there.getAsDouble() : here.getAsDouble() - there.getAsDouble();
+            return Truth.of(value >= from && value <= to);
+        }
+
+        @Override
+        public Stream<Rule> leaves() {
+            return Stream.of(this);
+        }
+    }
+
+    /** How a measure went from the first to the second go within one attempt. */
+    enum Change { LESS, SAME, MORE }
+
+    /** The second go, less the first, is a change of this kind; smaller than {@code by} is the same. */
+    record Repeated(String part, Change change, double by) implements Rule {
+        @Override
+        public Truth truth(Answers answers) {
+            OptionalDouble first = answers.repeat(part, 1);
+            OptionalDouble second = answers.repeat(part, 2);
+            if (first.isEmpty() || second.isEmpty()) {
+                return Truth.UNKNOWN;
+            }
+            double difference = second.getAsDouble() - first.getAsDouble();
+            return Truth.of(change == (difference <= -by ? Change.LESS : difference >= by ? Change.MORE : Change.SAME));
+        }
+
+        @Override
+        public Stream<Rule> leaves() {
+            return Stream.of(this);
+        }
+    }
+
+    /** The school in force answers a question in this way. */
+    record School(String question, String choice) implements Rule {
+        @Override
+        public Truth truth(Answers answers) {
+            return Truth.of(answers.schools().choice(question).equals(choice));
         }
 
         @Override

@@ -1,5 +1,6 @@
 package lexicor.core.catalogue;
 
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -8,32 +9,51 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lexicor.core.source.SourceNode;
 
-/** Reads rules, gates and phrases of one test and refuses parts and answers that the test does not record. */
+/** Reads rules, gates and phrases of one test and refuses parts, answers, positions and schools that are not known. */
 final class RuleReader {
 
     private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)}");
+    private static final String VOCABULARY = "all, any, at-context, in, is, not, repeated, school, side-difference, window";
 
     private final List<PartDefinition> parts;
+    private final SchoolReader schools;
 
-    RuleReader(List<PartDefinition> parts) {
+    /** Position in which the rule at hand is asked; empty outside {@code at-context}. */
+    private String position = "";
+
+    RuleReader(List<PartDefinition> parts, SchoolReader schools) {
         this.parts = parts;
+        this.schools = schools;
     }
 
     Rule rule(SourceNode node) {
         Map<String, SourceNode> fields = node.fields();
         if (fields.size() != 1) {
-            throw node.fault("a rule is one of: all, any, not, is, in, window");
+            throw node.fault("a rule is one of: " + VOCABULARY);
         }
         SourceNode body = fields.values().iterator().next();
         return switch (fields.keySet().iterator().next()) {
-            case "all" -> new Rule.All(body.items().stream().map(this::rule).toList());
-            case "any" -> new Rule.Any(body.items().stream().map(this::rule).toList());
+            case "all" -> new Rule.All(rules(body));
+            case "any" -> new Rule.Any(rules(body));
             case "not" -> new Rule.Not(rule(body));
             case "is" -> is(body);
             case "in" -> in(body);
             case "window" -> window(body);
-            default -> throw node.fault("'" + fields.keySet().iterator().next() + "' is not a rule; allowed: all, any, not, is, in, window");
+            case "at-context" -> atContext(body);
+            case "side-difference" -> sideDifference(body);
+            case "repeated" -> repeated(body);
+            case "school" -> school(body);
+            default -> throw node.fault("'" + fields.keySet().iterator().next() + "' is not a rule; allowed: " + VOCABULARY);
         };
+    }
+
+    private List<Rule> rules(SourceNode body) {
+        List<Rule> rules = new ArrayList<>();
+        body.items().forEach(item -> rules.add(rule(item)));
+        if (rules.isEmpty()) {
+            throw body.fault("a rule stands here without any rule within; allowed: at least one");
+        }
+        return rules;
     }
 
     Gate gate(SourceNode node) {
@@ -65,27 +85,88 @@ final class RuleReader {
 
     private Rule is(SourceNode body) {
         body.allowing("part", "value", "side");
+        placed(body);
         return new Rule.In(side(body), body.text("part"), Set.of(option(body.child("value"), body.text("part"))));
     }
 
     private Rule in(SourceNode body) {
         body.allowing("part", "values", "side");
+        placed(body);
         Set<String> values = new LinkedHashSet<>();
         body.list("values").forEach(value -> values.add(option(value, body.text("part"))));
+        if (values.isEmpty()) {
+            throw body.fault("field 'values' is empty; allowed: at least one answer");
+        }
         return new Rule.In(side(body), body.text("part"), values);
     }
 
     private Rule window(SourceNode body) {
         body.allowing("part", "from", "to", "side");
-        if (!(part(body, body.text("part")) instanceof PartDefinition.Measure measure)) {
-            throw body.fault("part '" + body.text("part") + "' is not measured; allowed: a part with a unit");
-        }
+        PartDefinition.Measure measure = measure(body);
+        placed(body);
         double from = body.number("from", measure.least(), measure.most());
         return new Rule.Window(side(body), measure.key(), from, body.number("to", from, measure.most()));
     }
 
+    private Rule atContext(SourceNode body) {
+        body.allowing("position", "rule");
+        String outer = position;
+        position = body.text("position");
+        if (parts.stream().noneMatch(part -> part.taken().positions().contains(position))) {
+            throw body.child("position").fault("position '" + position + "' is not one that this test records in; allowed: "
+                    + parts.stream().flatMap(part -> part.taken().positions().stream()).distinct().toList());
+        }
+        Rule rule = new Rule.AtContext(position, rule(body.child("rule")));
+        position = outer;
+        return rule;
+    }
+
+    private Rule sideDifference(SourceNode body) {
+        body.allowing("part", "from", "to", "share-from", "share-to");
+        PartDefinition.Measure measure = measure(body);
+        placed(body);
+        double span = measure.most() - measure.least();
+        if (body.has("share-from") || body.has("share-to")) {
+            double from = body.number("share-from", 0, 1000);
+            return new Rule.SideDifference(measure.key(), Rule.Compared.SHARE, from, body.number("share-to", from, 1000));
+        }
+        double from = body.number("from", -span, span);
+        return new Rule.SideDifference(measure.key(), Rule.Compared.DIFFERENCE, from, body.number("to", from, span));
+    }
+
+    private Rule repeated(SourceNode body) {
+        body.allowing("part", "change", "by");
+        PartDefinition.Measure measure = measure(body);
+        if (measure.taken().repeats() < 2) {
+            throw body.fault("part '" + measure.key() + "' is taken once; allowed: a part with repeats of 2 or more");
+        }
+        return new Rule.Repeated(measure.key(), body.oneOf("change", Rule.Change.class), body.number("by", measure.step(), measure.most() - measure.least()));
+    }
+
+    private Rule school(SourceNode body) {
+        body.allowing("question", "is");
+        Conduct.SchoolChoice choice = schools.choice(body.child("question"), body.child("is"));
+        return new Rule.School(choice.question(), choice.choice());
+    }
+
     private static Answers.Asked side(SourceNode body) {
         return body.has("side") ? body.oneOf("side", Answers.Asked.class) : Answers.Asked.THIS;
+    }
+
+    private PartDefinition.Measure measure(SourceNode body) {
+        if (!(part(body, body.text("part")) instanceof PartDefinition.Measure measure)) {
+            throw body.fault("part '" + body.text("part") + "' is not measured; allowed: a part with a unit");
+        }
+        return measure;
+    }
+
+    /** A part taken in several positions has to be asked about in one of them, and only such a part can be. */
+    private void placed(SourceNode body) {
+        List<String> positions = part(body, body.text("part")).taken().positions();
+        if (positions.isEmpty() ? !position.isEmpty() : !positions.contains(position)) {
+            throw body.fault(positions.isEmpty() ? "part '" + body.text("part") + "' is not recorded by position; allowed: outside at-context"
+                    : "part '" + body.text("part") + "' is recorded by position; allowed: within at-context, one of " + positions);
+        }
     }
 
     private PartDefinition part(SourceNode node, String key) {

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import lexicor.core.source.SourceNode;
 
@@ -14,33 +15,48 @@ final class TestReader {
     private static final Gate GUARDED = quality("guarded", "the patient guarded");
     private static final Gate COULD_NOT = quality("could-not", "the position or movement could not be reached");
     private static final Gate SKIPPED = quality("skipped", "it was left out");
+    private static final String USUAL_STOP = "The patient asks you to stop, or pain goes above 7 out of 10";
 
     private final PartVocabulary vocabulary;
     private final Collection<ConditionId> conditions;
+    private final SchoolReader schools;
+    private final ConductReader conduct;
 
-    TestReader(PartVocabulary vocabulary, Collection<ConditionId> conditions) {
+    TestReader(PartVocabulary vocabulary, Collection<ConditionId> conditions, SchoolReader schools) {
         this.vocabulary = vocabulary;
         this.conditions = conditions;
+        this.schools = schools;
+        this.conduct = new ConductReader(schools);
     }
 
     ExaminationTest read(SourceNode node) {
-        node.allowing("id", "name", "short", "aliases", "region", "position", "seconds", "provocation", "review", "card", "records",
-                "well-side", "nothing", "criteria", "gates", "reads");
+        node.allowing("id", "name", "short", "aliases", "region", "stage", "positions", "seconds", "provocation", "review", "card", "structures",
+                "equipment", "hold", "windows", "after", "only-where", "variants", "stops", "pose", "records", "well-side", "nothing", "criteria",
+                "gates", "reads", "also-in");
         CueCard card = card(node.child("card"));
         List<PartDefinition> parts = new ArrayList<>();
         node.list("records").forEach(part -> parts.add(vocabulary.asked(part)));
         parts.add(qualityPart(card));
-        RuleReader rules = new RuleReader(parts);
+        RuleReader rules = new RuleReader(parts, schools);
         List<Gate> gates = new ArrayList<>(List.of(SKIPPED, COULD_NOT, GUARDED));
         card.watch().forEach(watch -> gates.add(new Gate(
                 new Rule.In(Answers.Asked.THIS, "quality", Set.of(watch.value())), watch.voids(), watch.because())));
         node.list("gates").forEach(gate -> gates.add(rules.gate(gate)));
         List<Criterion> criteria = node.list("criteria").stream().map(criterion -> criterion(criterion, rules)).toList();
         List<ConditionReading> reads = node.list("reads").stream().map(reading -> reading(reading, rules, criteria)).toList();
+        List<AlsoIn> alsoIn = new ArrayList<>();
+        for (SourceNode also : node.list("also-in")) {
+            also.allowing("condition", "because");
+            alsoIn.add(new AlsoIn(condition(also), also.text("because")));
+        }
+        List<String> positions = node.texts("positions");
+        if (positions.isEmpty()) {
+            throw node.fault("field 'positions' is missing; allowed: at least one of the patient's positions");
+        }
         return new ExaminationTest(CatalogueReader.named(node, "id", TestId::of), node.text("name"), node.text("short", node.text("name")),
-                node.texts("aliases"), node.text("region"), node.text("position"), node.whole("seconds", 1, 600),
-                node.whole("provocation", 0, 3), node.text("review"), card, parts, wellSide(node, parts), nothing(node, parts),
-                criteria, gates, reads);
+                node.texts("aliases"), node.text("region"), node.oneOf("stage", Stage.class), positions, node.whole("seconds", 1, 600),
+                node.whole("provocation", 0, 3), node.text("review", "drafted"), card, conduct.read(node, rules), parts, wellSide(node, parts),
+                nothing(node, parts, rules), criteria, gates, reads, alsoIn, conduct.pose(node));
     }
 
     private static Gate quality(String value, String because) {
@@ -54,7 +70,7 @@ final class TestReader {
             item.allowing("is", "label", "voids", "because");
             watch.add(new CueCard.Watch(item.text("is"), item.text("label"), item.oneOf("voids", Gate.Voids.class), item.text("because")));
         }
-        return new CueCard(node.text("patient"), node.text("you"), node.text("movement"), node.text("ask"), watch, node.text("stop"));
+        return new CueCard(node.text("patient"), node.text("you"), node.text("movement"), node.text("ask"), watch, node.text("stop", USUAL_STOP));
     }
 
     private static PartDefinition qualityPart(CueCard card) {
@@ -63,7 +79,7 @@ final class TestReader {
         options.add(new PartDefinition.Option("guarded", "Guarded"));
         options.add(new PartDefinition.Option("could-not", "Could not"));
         options.add(new PartDefinition.Option("skipped", "Left out"));
-        return new PartDefinition.Choice("quality", "How it went", true, options);
+        return new PartDefinition.Choice("quality", "How it went", true, options, PartDefinition.Taken.ONCE);
     }
 
     private static List<String> wellSide(SourceNode node, List<PartDefinition> parts) {
@@ -71,10 +87,9 @@ final class TestReader {
         return node.list("well-side").stream().map(key -> CatalogueReader.known(key, key.asText(), keys, "part")).toList();
     }
 
-    private static Map<String, String> nothing(SourceNode node, List<PartDefinition> parts) {
+    private static Map<String, String> nothing(SourceNode node, List<PartDefinition> parts, RuleReader check) {
         Map<String, String> nothing = new LinkedHashMap<>();
-        RuleReader check = new RuleReader(parts);
-        node.child("nothing").fields().forEach((key, value) -> nothing.put(key, check.option(value, key)));
+        node.optionalChild("nothing").ifPresent(answers -> answers.fields().forEach((key, value) -> nothing.put(key, check.option(value, key))));
         return nothing;
     }
 
@@ -82,19 +97,42 @@ final class TestReader {
         node.allowing("id", "positive", "negative", "counts", "clear", "unread", "gates");
         Rule positive = rules.rule(node.child("positive"));
         Rule negative = node.optionalChild("negative").map(rules::rule).orElseGet(() -> new Rule.Not(positive));
+        String unread = node.optionalChild("unread").map(rules::phrase).orElse("the answer fits neither");
         return new Criterion(CatalogueReader.named(node, "id", CriterionId::of), positive, negative, rules.phrase(node.child("counts")),
-                rules.phrase(node.child("clear")), rules.phrase(node.child("unread")), node.list("gates").stream().map(rules::gate).toList());
+                rules.phrase(node.child("clear")), unread, node.list("gates").stream().map(rules::gate).toList());
     }
 
     private ConditionReading reading(SourceNode node, RuleReader rules, List<Criterion> criteria) {
-        node.allowing("condition", "by", "gates");
-        ConditionId condition = CatalogueReader.known(node.child("condition"), ConditionId.of(node.text("condition")), conditions, "condition");
+        node.allowing("condition", "by", "gates", "school");
         List<CriterionId> known = criteria.stream().map(Criterion::id).toList();
-        List<CriterionId> by = node.list("by").stream()
-                .map(item -> CatalogueReader.known(item, CriterionId.of(item.asText()), known, "criterion")).toList();
+        List<CriterionId> by = node.list("by").stream().map(item -> criterion(item, known)).toList();
         if (by.isEmpty()) {
             throw node.fault("field 'by' names no criterion; allowed: " + known);
         }
-        return new ConditionReading(condition, by, node.list("gates").stream().map(rules::gate).toList());
+        Optional<ConditionReading.BySchool> school = node.optionalChild("school").map(fixed -> bySchool(fixed, by));
+        return new ConditionReading(condition(node), by, node.list("gates").stream().map(rules::gate).toList(), school);
+    }
+
+    private ConditionReading.BySchool bySchool(SourceNode node, List<CriterionId> by) {
+        node.allowing("question", "criteria");
+        Schools.Question question = schools.question(node.child("question"));
+        Map<String, CriterionId> criteria = new LinkedHashMap<>();
+        SourceNode given = node.child("criteria");
+        given.fields().forEach((choice, criterion) -> {
+            SchoolReader.requireChoice(given.keyNode(choice), question);
+            criteria.put(choice, criterion(criterion, by));
+        });
+        question.choices().stream().filter(choice -> !criteria.containsKey(choice.value())).findFirst().ifPresent(missing -> {
+            throw given.fault("no criterion for '" + missing.value() + "'; allowed: one for every answer to '" + question.id() + "'");
+        });
+        return new ConditionReading.BySchool(question.id(), criteria);
+    }
+
+    private static CriterionId criterion(SourceNode node, Collection<CriterionId> known) {
+        return CatalogueReader.known(node, CriterionId.of(node.asText()), known, "criterion");
+    }
+
+    private ConditionId condition(SourceNode node) {
+        return CatalogueReader.known(node.child("condition"), ConditionId.of(node.text("condition")), conditions, "condition");
     }
 }

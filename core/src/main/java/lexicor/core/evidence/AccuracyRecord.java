@@ -26,6 +26,11 @@ public record AccuracyRecord(RecordId id, Kind kind, String subject, String subj
         return design.contains("meta-analysis") || design.contains("review");
     }
 
+    /** Patients in the study; 0 where no size was published. */
+    public int patients() {
+        return sizesKnown() ? with.getAsInt() + without.getAsInt() : total.orElse(0);
+    }
+
     /** Whether both group sizes were published. */
     public boolean sizesKnown() {
         return with.isPresent() && without.isPresent();

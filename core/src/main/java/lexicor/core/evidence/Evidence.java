@@ -1,7 +1,9 @@
 package lexicor.core.evidence;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,6 +11,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
+import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 
 /**
@@ -25,7 +28,7 @@ public final class Evidence {
     Evidence(String revision, Catalogue catalogue, Map<RecordId, AccuracyRecord> records, Map<RecordId, Tie> ties) {
         this.revision = revision;
         this.catalogue = catalogue;
-        this.records = Map.copyOf(records);
+        this.records = Collections.unmodifiableMap(new LinkedHashMap<>(records));
         this.ties = Map.copyOf(ties);
     }
 
@@ -44,23 +47,47 @@ public final class Evidence {
     }
 
     /**
-     * The one record that weighs a test for a condition, with the criterion it was measured by; empty where none can.
+     * The one record that weighs a test for a condition under the usual schools, with the criterion it was measured by;
+     * empty where none can.
      */
     public Optional<EvidenceInUse> inUse(TestId test, ConditionId condition) {
-        List<CriterionId> usualFirst = catalogue.test(test).readingFor(condition).map(reading -> reading.by()).orElse(List.of());
+        return inUse(test, condition, catalogue.usualSchools());
+    }
+
+    /** The same under other schools: where a school fixes the criterion, records of another one are not used. */
+    public Optional<EvidenceInUse> inUse(TestId test, ConditionId condition, Schools schools) {
+        List<CriterionId> usualFirst = catalogue.test(test).readingFor(condition).map(reading -> reading.by(schools)).orElse(List.of());
         return candidates(test, condition).stream()
-                .filter(candidate -> !candidate.record().review())
-                .min(Comparator.comparing((EvidenceInUse candidate) -> candidate.record().originator())
-                        .thenComparing(candidate -> -candidate.figures().size())
+                .filter(candidate -> !candidate.record().review() && usualFirst.contains(candidate.criterion()))
+                .min(Comparator.comparing((EvidenceInUse candidate) -> byInventors(candidate.record().id()))
+                        .thenComparing(candidate -> -candidate.record().patients())
                         .thenComparing(candidate -> usualFirst.indexOf(candidate.criterion()))
                         .thenComparing(candidate -> candidate.record().id().value()));
     }
 
     /** The record behind a level of a cluster; empty where its figures cannot be weighed. */
     public Optional<EvidenceInUse> inUse(Cluster.Level level) {
+        if (level.direction() != Cluster.Direction.POSITIVE && level.direction() != Cluster.Direction.NEGATIVE) {
+            return Optional.empty();
+        }
         AccuracyRecord record = record(RecordId.of(level.record()));
         return Weighable.of(record) instanceof Weighable.Yes figures && ties.get(record.id()) instanceof Tie.ToCluster tie
                 ? Optional.of(new EvidenceInUse(record, CriterionId.of("count"), tie.series(), figures)) : Optional.empty();
+    }
+
+    /** Whether a record comes from those who proposed the test or derived the rule. */
+    public boolean byInventors(RecordId id) {
+        return record(id).originator() || ties.get(id) instanceof Tie.ToTest tie && tie.inventors();
+    }
+
+    /** What a record speaks for. Never null. */
+    public Tie tie(RecordId id) {
+        return ties.get(record(id).id());
+    }
+
+    /** Every record, in the order of the ledger. */
+    public List<AccuracyRecord> records() {
+        return List.copyOf(records.values());
     }
 
     /** Why nothing weighs a test for a condition, in plain words. */

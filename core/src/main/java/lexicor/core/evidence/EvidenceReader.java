@@ -1,9 +1,11 @@
 package lexicor.core.evidence;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.ClusterId;
@@ -13,60 +15,88 @@ import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.source.Fingerprint;
+import lexicor.core.source.SourceException;
 import lexicor.core.source.SourceNode;
 
-/** Reads ledger and ties, and checks both against the catalogue. */
+/** Reads ledger and ties, and checks both against the catalogue: every record is tied, and every reading is of use. */
 public final class EvidenceReader {
 
-    private static final String LEDGER = "/lexicor/evidence/evidence.csv";
-    private static final String TIES = "/lexicor/evidence/ties-shoulder.yaml";
+    private static final String HOME = "/lexicor/evidence/";
+    private static final List<String> TIES = List.of("ties-shoulder.yaml", "ties-neck.yaml", "ties-hand.yaml", "ties-later.yaml");
 
     private final Catalogue catalogue;
+    private final String ledgerFile;
     private final Map<RecordId, AccuracyRecord> records;
     private final Map<RecordId, Tie> ties = new LinkedHashMap<>();
 
-    private EvidenceReader(Catalogue catalogue, Map<RecordId, AccuracyRecord> records) {
+    private EvidenceReader(Catalogue catalogue, String ledgerFile, Map<RecordId, AccuracyRecord> records) {
         this.catalogue = catalogue;
+        this.ledgerFile = ledgerFile;
         this.records = records;
+    }
+
+    /** The ties that ship with the product, by file. */
+    public static Map<String, String> shippedTies() {
+        Map<String, String> texts = new LinkedHashMap<>();
+        TIES.forEach(file -> texts.put(file, SourceNode.resourceText(HOME + file)));
+        return texts;
     }
 
     /** The evidence that ships with the product. */
     public static Evidence shipped(Catalogue catalogue) {
-        return read(catalogue, "evidence.csv", SourceNode.resourceText(LEDGER), "ties-shoulder.yaml", SourceNode.resourceText(TIES));
+        return read(catalogue, "evidence.csv", SourceNode.resourceText(HOME + "evidence.csv"), shippedTies());
     }
 
-    /** Evidence from given texts; the file names are used in messages. */
-    public static Evidence read(Catalogue catalogue, String ledgerFile, String csv, String tiesFile, String yaml) {
-        EvidenceReader reader = new EvidenceReader(catalogue, LedgerReader.read(ledgerFile, csv));
-        SourceNode root = SourceNode.parse(tiesFile, yaml);
-        root.items().forEach(reader::tie);
-        reader.refuseUntied(root);
-        reader.refuseLevelsWithoutRecord(root);
-        return new Evidence(Fingerprint.of(List.of(csv, yaml)), catalogue, reader.records, reader.ties);
+    /** Evidence from given texts; the file names are used in messages. {@code ties} has the texts by file. */
+    public static Evidence read(Catalogue catalogue, String ledgerFile, String csv, Map<String, String> ties) {
+        EvidenceReader reader = new EvidenceReader(catalogue, ledgerFile, LedgerReader.read(ledgerFile, csv));
+        List<String> texts = new ArrayList<>(List.of(csv));
+        ties.forEach((file, yaml) -> {
+            texts.add(yaml);
+            SourceNode.parse(file, yaml).items().forEach(reader::tie);
+        });
+        reader.refuseUntied();
+        reader.refuseLevelsWithoutRecord();
+        reader.refuseIdleReadings();
+        return new Evidence(Fingerprint.of(texts), catalogue, reader.records, reader.ties);
     }
 
     private void tie(SourceNode node) {
-        node.allowing("record", "test", "criterion", "condition", "cluster", "series", "unused");
-        RecordId id;
-        try {
-            id = RecordId.of(node.text("record"));
-        } catch (IllegalArgumentException fault) {
-            throw node.fault(fault.getMessage());
+        node.allowing("record", "test", "criterion", "condition", "cluster", "clue", "series", "inventors", "note", "unused", "later", "subjects");
+        if (node.has("later")) {
+            later(node);
+            return;
         }
-        AccuracyRecord record = records.get(id);
+        AccuracyRecord record = records.get(key(node));
         if (record == null) {
-            throw node.fault("record '" + id + "' is not in the ledger");
+            throw node.fault("record '" + node.text("record") + "' is not in the ledger");
         }
         Tie tie;
         if (node.has("unused")) {
-            tie = new Tie.Unused(id, node.text("unused"));
+            tie = new Tie.Unused(record.id(), node.text("unused"));
         } else if (node.has("cluster")) {
             tie = clusterTie(node, record);
+        } else if (node.has("clue")) {
+            tie = clueTie(node, record);
         } else {
             tie = testTie(node, record);
         }
-        if (ties.put(id, tie) != null) {
-            throw node.fault("record '" + id + "' is tied twice");
+        if (ties.put(record.id(), tie) != null) {
+            throw node.fault("record '" + record.id() + "' is tied twice");
+        }
+    }
+
+    /** Subjects whose tests are still to be written; a subject that is in the catalogue has to be tied record by record. */
+    private void later(SourceNode node) {
+        for (SourceNode subject : node.list("subjects")) {
+            List<AccuracyRecord> about = records.values().stream().filter(record -> record.subject().equals(subject.asText())).toList();
+            if (about.isEmpty()) {
+                throw subject.fault("no record is about '" + subject.asText() + "'");
+            }
+            if (subjects().contains(subject.asText())) {
+                throw subject.fault("'" + subject.asText() + "' is in the catalogue; allowed: a tie for each of its records");
+            }
+            about.forEach(record -> ties.putIfAbsent(record.id(), new Tie.Later(record.id(), node.text("later"))));
         }
     }
 
@@ -79,6 +109,18 @@ public final class EvidenceReader {
             throw node.fault("record '" + record.id() + "' is about '" + record.subject() + "'; allowed: " + cluster);
         }
         return new Tie.ToCluster(record.id(), cluster, node.oneOf("series", Series.class));
+    }
+
+    private Tie clueTie(SourceNode node, AccuracyRecord record) {
+        String clue = node.text("clue");
+        ConditionId condition = ConditionId.of(node.text("condition"));
+        if (!catalogue.clues().containsKey(clue)) {
+            throw node.fault("clue '" + clue + "' is not known; allowed: " + catalogue.clues().keySet());
+        }
+        if (record.kind() != AccuracyRecord.Kind.HISTORY || !record.condition().equals(condition.value())) {
+            throw node.fault("record '" + record.id() + "' is about '" + record.subject() + "' and '" + record.condition() + "'; allowed: a clue for that condition");
+        }
+        return new Tie.ToClue(record.id(), clue, condition, node.oneOf("series", Series.class));
     }
 
     private Tie testTie(SourceNode node, AccuracyRecord record) {
@@ -98,28 +140,58 @@ public final class EvidenceReader {
             throw node.fault("record '" + record.id() + "' is about '" + record.subject() + "' and '" + record.condition()
                     + "'; a tie to anything else would use its figures for what they were not measured on");
         }
-        return new Tie.ToTest(record.id(), test, criterion, condition, node.oneOf("series", Series.class));
+        return new Tie.ToTest(record.id(), test, criterion, condition, node.oneOf("series", Series.class), node.text("inventors", "no").equals("yes"),
+                node.text("note", ""));
     }
 
-    private void refuseUntied(SourceNode root) {
-        List<String> subjects = new ArrayList<>();
+    private Set<String> subjects() {
+        Set<String> subjects = new HashSet<>();
         catalogue.tests().keySet().forEach(test -> subjects.add(test.value()));
         catalogue.clusters().forEach(cluster -> subjects.add(cluster.id().value()));
+        return subjects;
+    }
+
+    private void refuseUntied() {
         for (AccuracyRecord record : records.values()) {
-            if (subjects.contains(record.subject()) && !ties.containsKey(record.id())) {
-                throw root.fault("record '" + record.id() + "' about '" + record.subject()
-                        + "' is not tied; allowed: test, criterion and condition; a cluster; or unused with a reason");
+            if (!ties.containsKey(record.id())) {
+                throw new SourceException(ledgerFile, record.line(), "record '" + record.id() + "' about '" + record.subject()
+                        + "' is not tied; allowed: test, criterion and condition; a cluster; a clue; unused with a reason; or later");
             }
         }
     }
 
-    private void refuseLevelsWithoutRecord(SourceNode root) {
+    private void refuseLevelsWithoutRecord() {
         for (Cluster cluster : catalogue.clusters()) {
             for (Cluster.Level level : cluster.levels()) {
-                if (!(ties.get(RecordId.of(level.record())) instanceof Tie.ToCluster tie) || !tie.cluster().equals(cluster.id())) {
-                    throw root.fault("level '" + level.name() + "' of '" + cluster.id() + "' names record '" + level.record() + "', which is not tied to it");
+                if (level.direction() != Cluster.Direction.NONE
+                        && !(ties.get(RecordId.of(level.record())) instanceof Tie.ToCluster tie && tie.cluster().equals(cluster.id()))) {
+                    throw new SourceException(ledgerFile, 1, "level '" + level.name() + "' of '" + cluster.id() + "' names record '" + level.record()
+                            + "', which is not tied to it");
                 }
             }
+        }
+    }
+
+    /** A reading has to be of use to somebody: a record, a pattern, a cluster, a school or a test that waits for it. */
+    private void refuseIdleReadings() {
+        Set<String> used = new UsedReadings(catalogue, ties.values()).names();
+        for (ExaminationTest test : catalogue.tests().values()) {
+            for (ConditionReading reading : test.reads()) {
+                for (CriterionId criterion : reading.by()) {
+                    if (!used.contains(UsedReadings.name(test.id(), reading.condition(), criterion))) {
+                        throw new SourceException("catalogue", 1, "test '" + test.id() + "' reads '" + reading.condition() + "' by '" + criterion
+                                + "', which no record, pattern, cluster or school uses; allowed: a tie, or a finding in the condition's pattern");
+                    }
+                }
+            }
+        }
+    }
+
+    private static RecordId key(SourceNode node) {
+        try {
+            return RecordId.of(node.text("record"));
+        } catch (IllegalArgumentException fault) {
+            throw node.fault(fault.getMessage());
         }
     }
 }

@@ -32,6 +32,7 @@ public final class ResponseCheck {
                         + test.parts().stream().map(PartDefinition::key).toList()));
             } else {
                 check(part, definition, index, faults);
+                checkContext(part, definition.taken(), index, faults);
                 boolean many = definition instanceof PartDefinition.Choice choice && choice.many();
                 if (!many && !seen.add(List.of(part.key(), part.context()))) {
                     faults.add(new Fault(index, "key", "'" + part.key() + "' is answered twice; allowed: once"));
@@ -39,6 +40,17 @@ public final class ResponseCheck {
             }
         }
         return faults;
+    }
+
+    private static void checkContext(Part part, PartDefinition.Taken taken, int index, List<Fault> faults) {
+        String position = part.context().position();
+        if (taken.positions().isEmpty() ? !position.isEmpty() : !taken.positions().contains(position)) {
+            faults.add(new Fault(index, "position", "'" + position + "' is not a position of '" + part.key() + "'; allowed: "
+                    + (taken.positions().isEmpty() ? "none" : taken.positions())));
+        }
+        if (part.context().repeat() > taken.repeats()) {
+            faults.add(new Fault(index, "repeat", "is " + part.context().repeat() + " for '" + part.key() + "'; allowed: 1 to " + taken.repeats()));
+        }
     }
 
     private static void check(Part part, PartDefinition definition, int index, List<Fault> faults) {

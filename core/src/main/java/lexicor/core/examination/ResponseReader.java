@@ -17,6 +17,7 @@ import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.Gate;
 import lexicor.core.catalogue.PartDefinition;
+import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Truth;
 
 /**
@@ -28,29 +29,38 @@ public final class ResponseReader {
 
     private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)}");
 
-    private final ExaminationTest test;
+    private static final String NO_NORMAL = "both sides are affected, so neither is a normal to compare with";
 
-    public ResponseReader(ExaminationTest test) {
+    private final ExaminationTest test;
+    private final Schools schools;
+
+    public ResponseReader(ExaminationTest test, Schools schools) {
         this.test = test;
+        this.schools = schools;
+    }
+
+    /** Reads what the history holds of the test on {@code side}, the other side being well. */
+    public TestReading read(History history, Side side) {
+        return read(history, side, OtherSide.WELL);
     }
 
     /** Reads what the history holds of the test on {@code side}, by every criterion for every condition. */
-    public TestReading read(History history, Side side) {
+    public TestReading read(History history, Side side, OtherSide otherSide) {
         List<Attempt> tries = latestOfEachTry(history.attempts(test.id(), side));
         List<Attempt> others = history.attempts(test.id(), side.other());
-        Optional<Attempt> other = others.isEmpty() ? Optional.empty() : Optional.of(others.get(others.size() - 1));
+        Optional<Attempt> other = others.isEmpty() || otherSide == OtherSide.INVOLVED ? Optional.empty() : Optional.of(others.get(others.size() - 1));
         List<Reading> readings = new ArrayList<>();
         for (ConditionReading condition : test.reads()) {
             for (CriterionId criterion : condition.by()) {
-                readings.add(read(tries, other, condition, criterion));
+                readings.add(read(tries, other, otherSide, condition, criterion));
             }
         }
         return new TestReading(test.id(), !tries.isEmpty(), readings);
     }
 
-    private Reading read(List<Attempt> tries, Optional<Attempt> other, ConditionReading condition, CriterionId criterionId) {
+    private Reading read(List<Attempt> tries, Optional<Attempt> other, OtherSide otherSide, ConditionReading condition, CriterionId criterionId) {
         Criterion criterion = test.criterion(criterionId).orElseThrow();
-        List<Reading> readings = tries.stream().map(attempt -> read(attempt, other, condition, criterion)).toList();
+        List<Reading> readings = tries.stream().map(attempt -> read(attempt, other, otherSide, condition, criterion)).toList();
         if (readings.isEmpty()) {
             return reading(condition, criterion, Reading.Result.NOT_YET_KNOWN, "nothing recorded yet");
         }
@@ -62,8 +72,8 @@ public final class ResponseReader {
         return readings.stream().filter(Reading::definite).reduce((first, last) -> last).orElse(readings.get(readings.size() - 1));
     }
 
-    private Reading read(Attempt attempt, Optional<Attempt> other, ConditionReading condition, Criterion criterion) {
-        Answers answers = new RecordedAnswers(attempt, other);
+    private Reading read(Attempt attempt, Optional<Attempt> other, OtherSide otherSide, ConditionReading condition, Criterion criterion) {
+        Answers answers = new RecordedAnswers(attempt, other, schools);
         List<Gate> closed = Stream.of(test.gates(), criterion.gates(), condition.gates()).flatMap(List::stream)
                 .filter(gate -> gate.closed(answers)).toList();
         Optional<Gate> voidsAll = closed.stream().filter(gate -> gate.voids() == Gate.Voids.EVERYTHING).findFirst();
@@ -80,6 +90,9 @@ public final class ResponseReader {
                     : reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, fill(closed.get(0).because(), attempt));
         }
         if (positive == Truth.UNKNOWN || negative == Truth.UNKNOWN) {
+            if (otherSide == OtherSide.INVOLVED && (criterion.positive().comparesSides() || criterion.negative().comparesSides())) {
+                return reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, NO_NORMAL);
+            }
             return reading(condition, criterion, Reading.Result.NOT_YET_KNOWN, "more of the response is needed");
         }
         return reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, fill(criterion.unread(), attempt));

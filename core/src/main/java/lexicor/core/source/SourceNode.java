@@ -102,6 +102,24 @@ public final class SourceNode {
         return fields;
     }
 
+    /** The place of a field's own name. */
+    public SourceNode keyNode(String field) {
+        if (node instanceof MappingNode mapping) {
+            for (NodeTuple tuple : mapping.getValue()) {
+                SourceNode key = new SourceNode(file, tuple.getKeyNode());
+                if (key.asText().equals(field)) {
+                    return key;
+                }
+            }
+        }
+        throw fault("field '" + field + "' is missing");
+    }
+
+    /** Whether a list stands here. */
+    public boolean isList() {
+        return node instanceof SequenceNode;
+    }
+
     /** Whether a plain text stands here, not a group of fields or a list. */
     public boolean isText() {
         return node instanceof ScalarNode;

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.evidence.Evidence;
@@ -28,10 +29,17 @@ public final class Interpreter {
         this.evidence = evidence;
     }
 
-    /** The sentences, strongest kind first; empty while nothing is known. Each condition stands in one at most. */
-    public List<Statement> say(TestReading test) {
+    /**
+     * The sentences about the conditions that the region ranks, strongest kind first; empty while nothing is known. Each
+     * condition stands in one at most.
+     */
+    public List<Statement> say(String region, TestReading test) {
+        List<ConditionId> ranked = catalogue.routine(region).conditions();
         Map<Key, List<Condition>> grouped = new LinkedHashMap<>();
         for (ConditionReading reads : catalogue.test(test.test()).reads()) {
+            if (!ranked.contains(reads.condition())) {
+                continue;
+            }
             Optional<EvidenceInUse> inUse = evidence.inUse(test.test(), reads.condition());
             CriterionId criterion = inUse.map(EvidenceInUse::criterion).orElse(reads.by().get(0));
             Reading reading = test.reading(reads.condition(), criterion);

@@ -49,8 +49,7 @@ public final class Weighing {
     public Ranking weigh(String region, Setting setting, List<TestReading> tests, long seed) {
         Map<TestId, TestReading> done = new LinkedHashMap<>();
         tests.stream().filter(TestReading::answered).forEach(test -> done.put(test.test(), test));
-        List<ClusterCount> clusters = catalogue.clusters().stream()
-                .filter(cluster -> catalogue.condition(cluster.condition()).region().equals(region))
+        List<ClusterCount> clusters = catalogue.routine(region).clusters().stream().map(catalogue::cluster)
                 .map(cluster -> ClusterCount.of(cluster, component -> result(done, cluster, component))).toList();
         LoadBuilder builder = new LoadBuilder(catalogue, evidence, settings, setting);
         Map<ConditionId, Standing> standings = new LinkedHashMap<>();
@@ -143,7 +142,7 @@ public final class Weighing {
     }
 
     private Standing withConflict(Standing standing, Map<ConditionId, Standing> standings) {
-        return standing.condition().within().map(standings::get)
+        return catalogue.widerThan(standing.condition().id()).stream().filter(standings::containsKey).findFirst().map(standings::get)
                 .filter(wider -> standing.now() > wider.now()).map(wider -> standing.above(wider.condition())).orElse(standing);
     }
 }

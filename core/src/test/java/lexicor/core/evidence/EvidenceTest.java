@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
@@ -52,7 +54,7 @@ class EvidenceTest {
     @Test
     void an_inventors_own_study_yields_to_an_independent_one_however_small() {
         String csv = CSV.replaceFirst("(?m)^(E328,.*),single study,no,", "$1,single study,yes,");
-        Evidence evidence = EvidenceReader.read(CATALOGUE, "evidence.csv", csv, "ties.yaml", TIES);
+        Evidence evidence = EvidenceReader.read(CATALOGUE, "evidence.csv", csv, EvidenceReader.shippedTies());
         assertThat(evidence.inUse(TestId.of("sh-arc"), ConditionId.of("subacromial-pain")).orElseThrow().record().id().value()).isEqualTo("E327");
     }
 
@@ -119,7 +121,13 @@ class EvidenceTest {
             """)
     void a_faulty_tie_is_named(String sound, String faulty, String message) {
         assertThat(TIES).contains(sound);
-        assertThatThrownBy(() -> EvidenceReader.read(CATALOGUE, "evidence.csv", CSV, "ties.yaml", TIES.replace(sound, faulty)))
-                .isInstanceOf(SourceException.class).hasMessageContaining(message).hasMessageStartingWith("ties.yaml:");
+        assertThatThrownBy(() -> EvidenceReader.read(CATALOGUE, "evidence.csv", CSV, changed(sound, faulty)))
+                .isInstanceOf(SourceException.class).hasMessageContaining(message).hasMessageMatching("(?s)(ties-shoulder.yaml|evidence.csv):\\d+: .*");
+    }
+
+    private static Map<String, String> changed(String sound, String faulty) {
+        Map<String, String> ties = new LinkedHashMap<>(EvidenceReader.shippedTies());
+        ties.put("ties-shoulder.yaml", TIES.replace(sound, faulty));
+        return ties;
     }
 }

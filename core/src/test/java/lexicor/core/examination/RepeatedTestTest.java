@@ -40,7 +40,7 @@ class RepeatedTestTest {
 
     @Test
     void the_uninvolved_side_alone_answers_nothing() {
-        TestReading reading = new ResponseReader(CATALOGUE.test(TestId.of("sh-neer")))
+        TestReading reading = new ResponseReader(CATALOGUE.test(TestId.of("sh-neer")), CATALOGUE.usualSchools())
                 .read(history(attempt("sh-neer", Side.LEFT, chosen("pain", "none"))), Side.RIGHT);
         assertThat(reading.answered()).isFalse();
         assertThat(reading.complete()).isFalse();
@@ -49,7 +49,7 @@ class RepeatedTestTest {
 
     @Test
     void the_phrase_tells_the_recorded_angle() {
-        TestReading reading = new ResponseReader(CATALOGUE.test(TestId.of("sh-arc"))).read(
+        TestReading reading = new ResponseReader(CATALOGUE.test(TestId.of("sh-arc")), CATALOGUE.usualSchools()).read(
                 history(attempt("sh-arc", Side.RIGHT, chosen("pain", "familiar"), degrees("angle-worst", 90))), Side.RIGHT);
         assertThat(reading.reading(ConditionId.of("subacromial-pain"), CriterionId.of("pain-60-120")).phrase()).isEqualTo("familiar pain, worst at 90°");
     }
@@ -67,7 +67,7 @@ class RepeatedTestTest {
     }
 
     private static Reading neer(History history) {
-        return new ResponseReader(CATALOGUE.test(TestId.of("sh-neer"))).read(history, Side.RIGHT)
+        return new ResponseReader(CATALOGUE.test(TestId.of("sh-neer")), CATALOGUE.usualSchools()).read(history, Side.RIGHT)
                 .reading(ConditionId.of("subacromial-pain"), CriterionId.of("pain"));
     }
 }

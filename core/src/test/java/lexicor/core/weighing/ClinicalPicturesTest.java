@@ -70,7 +70,7 @@ class ClinicalPicturesTest {
     private static Ranking ranking(Attempt... attempts) {
         History history = history(attempts);
         List<TestReading> readings = CATALOGUE.routine("shoulder").order().stream()
-                .map(test -> new ResponseReader(CATALOGUE.test(test)).read(history, Side.RIGHT)).toList();
+                .map(test -> new ResponseReader(CATALOGUE.test(test), CATALOGUE.usualSchools()).read(history, Side.RIGHT)).toList();
         return WEIGHING.weigh("shoulder", Setting.FIRST_CONTACT, readings, 1);
     }
 }

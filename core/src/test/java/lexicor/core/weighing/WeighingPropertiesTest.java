@@ -115,7 +115,7 @@ class WeighingPropertiesTest {
             answer(TESTS.get(i), script.get(i)).ifPresent(attempts::add);
         }
         var history = Responses.history(attempts.toArray(Attempt[]::new));
-        return TESTS.stream().map(TestId::of).map(test -> new ResponseReader(CATALOGUE.test(test)).read(history, Side.RIGHT)).toList();
+        return TESTS.stream().map(TestId::of).map(test -> new ResponseReader(CATALOGUE.test(test), CATALOGUE.usualSchools()).read(history, Side.RIGHT)).toList();
     }
 
     /** 0 not done, 1 nothing, 2 familiar pain, 3 familiar pain and weakness, 4 other pain, 5 guarded. */
@@ -139,7 +139,7 @@ class WeighingPropertiesTest {
     void every_condition_stands_in_one_sentence_at_most(@ForAll @Size(5) List<@IntRange(max = 5) Integer> script) {
         Interpreter interpreter = new Interpreter(CATALOGUE, EVIDENCE);
         for (TestReading reading : readings(script)) {
-            List<ConditionId> named = interpreter.say(reading).stream().flatMap(statement -> statement.conditions().stream()).map(condition -> condition.id()).toList();
+            List<ConditionId> named = interpreter.say("shoulder", reading).stream().flatMap(statement -> statement.conditions().stream()).map(condition -> condition.id()).toList();
             assertThat(named).doesNotHaveDuplicates();
             boolean known = reading.readings().stream().anyMatch(each -> each.result() != Reading.Result.NOT_YET_KNOWN);
             assertThat(!named.isEmpty() && !known).isFalse();

@@ -173,11 +173,11 @@ class WeighingTest {
     @Test
     void the_interpreter_says_in_a_sentence_what_a_positive_is_for() {
         TestReading can = readings(history(CAN)).stream().filter(reading -> reading.test().value().equals("sh-empty-can")).findFirst().orElseThrow();
-        assertThat(new Interpreter(CATALOGUE, EVIDENCE).say(can)).extracting(Statement::text).containsExactly(
+        assertThat(new Interpreter(CATALOGUE, EVIDENCE).say("shoulder", can)).extracting(Statement::text).containsExactly(
                 "Counts for subacromial pain, full-thickness cuff tear and supraspinatus tear: weak.",
                 "Counts for supraspinatus tendinopathy: familiar pain, strength weak.");
         TestReading arc = readings(history(ARC)).stream().filter(reading -> reading.test().value().equals("sh-arc")).findFirst().orElseThrow();
-        assertThat(new Interpreter(CATALOGUE, EVIDENCE).say(arc)).last().extracting(Statement::text)
+        assertThat(new Interpreter(CATALOGUE, EVIDENCE).say("shoulder", arc)).last().extracting(Statement::text)
                 .isEqualTo("Speaks against AC joint pain, not weighed: no pain near the top.");
     }
 
@@ -195,6 +195,6 @@ class WeighingTest {
     }
 
     private static List<TestReading> readings(History history) {
-        return CATALOGUE.routine("shoulder").order().stream().map(test -> new ResponseReader(CATALOGUE.test(test)).read(history, Side.RIGHT)).toList();
+        return CATALOGUE.routine("shoulder").order().stream().map(test -> new ResponseReader(CATALOGUE.test(test), CATALOGUE.usualSchools()).read(history, Side.RIGHT)).toList();
     }
 }

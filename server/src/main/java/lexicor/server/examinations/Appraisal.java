@@ -38,7 +38,7 @@ class Appraisal {
     /** The readings of the region's tests in the order of the routine. */
     List<TestReading> readings(ExaminationRow row, History history) {
         return catalogue.routine(row.region()).order().stream()
-                .map(test -> new ResponseReader(catalogue.test(test)).read(history, row.side())).toList();
+                .map(test -> new ResponseReader(catalogue.test(test), catalogue.usualSchools()).read(history, row.side())).toList();
     }
 
     Ranking ranking(ExaminationRow row, List<TestReading> readings) {
@@ -76,7 +76,7 @@ class Appraisal {
 
     private WeighingJson.TestState state(TestReading reading, History history, ExaminationRow row) {
         return new WeighingJson.TestState(reading.test().value(), progress(reading, history, row),
-                interpreter.say(reading).stream().map(WeighingJson.StatementJson::of).toList());
+                interpreter.say(row.region(), reading).stream().map(WeighingJson.StatementJson::of).toList());
     }
 
     private static WeighingJson.Progress progress(TestReading reading, History history, ExaminationRow row) {

@@ -77,7 +77,7 @@ class NoteWriter {
         String other = history.attempts(reading.test(), side.other()).stream().reduce((first, last) -> last)
                 .map(attempt -> "; " + word(side.other()) + ": " + response(test, attempt)).orElse("");
         lines.add("- " + test.name() + ", " + word(side) + ": " + involved.stream().map(attempt -> response(test, attempt)).collect(Collectors.joining("; repeated: ")) + other);
-        for (Statement statement : interpreter.say(reading)) {
+        for (Statement statement : interpreter.say(test.region(), reading)) {
             lines.add("  " + statement.text());
         }
         return lines;

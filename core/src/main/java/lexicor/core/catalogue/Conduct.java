@@ -1,0 +1,60 @@
+package lexicor.core.catalogue;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * How and when a test is done, beyond the card.
+ *
+ * @param structures what is loaded, stretched or pressed
+ * @param equipment  what is needed besides the hands
+ * @param hold       how long the end position is held
+ * @param windows    joint angles that the card asks for
+ * @param after      findings without which the test makes no sense
+ * @param onlyWhere  schools that do it, by question; empty where all do
+ * @param variants   other ways of doing it
+ * @param stops      answers that end it and close further provocation
+ */
+public record Conduct(List<String> structures, List<String> equipment, Optional<Hold> hold, List<AngleWindow> windows, List<After> after,
+        Map<String, String> onlyWhere, List<Variant> variants, List<Stop> stops) {
+
+    public Conduct {
+        structures = List.copyOf(structures);
+        equipment = List.copyOf(equipment);
+        windows = List.copyOf(windows);
+        after = List.copyOf(after);
+        onlyWhere = Map.copyOf(onlyWhere);
+        variants = List.copyOf(variants);
+        stops = List.copyOf(stops);
+    }
+
+    /** Held for {@code from} to {@code to} seconds; {@code atOnset} says that it ends when the symptom comes. */
+    public record Hold(int from, int to, boolean atOnset) {
+    }
+
+    /** An angle that counts, and what is tested outside it. */
+    public record AngleWindow(String what, double from, double to, String outside) {
+    }
+
+    /** The test makes sense only once {@code test} was {@code result} by {@code criterion}. */
+    public record After(TestId test, CriterionId criterion, boolean positive, String because) {
+    }
+
+    /**
+     * Another way of doing it.
+     *
+     * @param school   the question and the choice under which it is the way; empty where it is free
+     * @param measured whether the accuracy figures of the test hold for it
+     */
+    public record Variant(String value, String label, String differs, boolean measured, Optional<SchoolChoice> school, Optional<Hold> hold) {
+    }
+
+    /** A question and a school's answer. */
+    public record SchoolChoice(String question, String choice) {
+    }
+
+    /** An answer that stops the hands, and why. */
+    public record Stop(Rule when, String because) {
+    }
+}

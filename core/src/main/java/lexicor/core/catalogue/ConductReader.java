@@ -1,0 +1,81 @@
+package lexicor.core.catalogue;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lexicor.core.source.SourceNode;
+
+/** Reads how and when a test is done, and its figure. */
+final class ConductReader {
+
+    private final SchoolReader schools;
+
+    ConductReader(SchoolReader schools) {
+        this.schools = schools;
+    }
+
+    Conduct read(SourceNode node, RuleReader rules) {
+        List<Conduct.AngleWindow> windows = new ArrayList<>();
+        for (SourceNode window : node.list("windows")) {
+            window.allowing("what", "from", "to", "outside");
+            double from = window.number("from", -90, 180);
+            windows.add(new Conduct.AngleWindow(window.text("what"), from, window.number("to", from, 180), window.text("outside", "")));
+        }
+        List<Conduct.After> after = new ArrayList<>();
+        for (SourceNode item : node.list("after")) {
+            item.allowing("test", "criterion", "result", "because");
+            after.add(new Conduct.After(TestId.of(item.text("test")), CriterionId.of(item.text("criterion")),
+                    item.text("result", "positive").equals("positive"), item.text("because")));
+        }
+        Map<String, String> onlyWhere = new LinkedHashMap<>();
+        node.optionalChild("only-where").ifPresent(where -> where.fields().forEach((question, choice) -> {
+            SchoolReader.requireChoice(choice, schools.question(where.keyNode(question)));
+            onlyWhere.put(question, choice.asText());
+        }));
+        List<Conduct.Stop> stops = new ArrayList<>();
+        for (SourceNode stop : node.list("stops")) {
+            stop.allowing("when", "because");
+            stops.add(new Conduct.Stop(rules.rule(stop.child("when")), rules.phrase(stop.child("because"))));
+        }
+        return new Conduct(node.texts("structures"), node.texts("equipment"), node.optionalChild("hold").map(ConductReader::hold), windows, after,
+                onlyWhere, node.list("variants").stream().map(this::variant).toList(), stops);
+    }
+
+    private static Conduct.Hold hold(SourceNode node) {
+        node.allowing("from", "to", "seconds", "ends-at-onset");
+        int from = node.has("seconds") ? node.whole("seconds", 1, 600) : node.whole("from", 1, 600);
+        int to = node.has("seconds") ? from : node.whole("to", from, 600);
+        return new Conduct.Hold(from, to, node.text("ends-at-onset", "no").equals("yes"));
+    }
+
+    private Conduct.Variant variant(SourceNode node) {
+        node.allowing("is", "label", "differs", "measured", "school", "hold");
+        Optional<Conduct.SchoolChoice> school = node.optionalChild("school").map(choice -> {
+            choice.allowing("question", "is");
+            return schools.choice(choice.child("question"), choice.child("is"));
+        });
+        return new Conduct.Variant(node.text("is"), node.text("label"), node.text("differs"), node.text("measured", "no").equals("yes"), school,
+                node.optionalChild("hold").map(ConductReader::hold));
+    }
+
+    Optional<Pose> pose(SourceNode test) {
+        return test.optionalChild("pose").map(node -> {
+            node.allowing("view", "body", "elevation", "plane", "rotation", "elbow", "forearm", "forces", "held", "arc");
+            List<Pose.Force> forces = new ArrayList<>();
+            for (SourceNode force : node.list("forces")) {
+                force.allowing("at", "direction", "by");
+                forces.add(new Pose.Force(force.oneOf("at", Pose.Mark.class), force.oneOf("direction", Pose.Direction.class), force.text("by", "you").equals("patient")));
+            }
+            Optional<Pose.Arc> arc = node.optionalChild("arc").map(window -> {
+                window.allowing("of", "from", "to");
+                double from = window.number("from", -90, 180);
+                return new Pose.Arc(window.oneOf("of", Pose.Of.class), from, window.number("to", from, 180));
+            });
+            return new Pose(node.oneOf("view", Pose.View.class), node.oneOf("body", Pose.Body.class), node.number("elevation", -60, 180),
+                    node.number("plane", -60, 140), node.number("rotation", -100, 120), node.number("elbow", 0, 150), node.number("forearm", -90, 90),
+                    forces, node.list("held").stream().map(held -> held.asOneOf(Pose.Mark.class)).toList(), arc);
+        });
+    }
+}

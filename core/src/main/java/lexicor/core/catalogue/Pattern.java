@@ -1,0 +1,68 @@
+package lexicor.core.catalogue;
+
+import java.util.List;
+
+/**
+ * What is expected of a condition, beyond figures.
+ *
+ * @param expects  typical findings
+ * @param against  findings that speak against it
+ * @param defining findings without which it is unlikely by definition
+ * @param clues    history and observation that shift the start
+ * @param rivals   what it is mistaken for, and what separates the two
+ * @param settles  what would settle it
+ */
+public record Pattern(ConditionId condition, List<Expected> expects, List<Expected> against, List<Expected> defining, List<Shift> clues,
+        List<Rival> rivals, Settles settles) {
+
+    public Pattern {
+        expects = List.copyOf(expects);
+        against = List.copyOf(against);
+        defining = List.copyOf(defining);
+        clues = List.copyOf(clues);
+        rivals = List.copyOf(rivals);
+    }
+
+    /**
+     * A finding of a pattern.
+     *
+     * @param positive whether the positive or the negative reading is meant
+     * @param says     the finding in words
+     */
+    public record Expected(TestId test, CriterionId criterion, boolean positive, String says) {
+    }
+
+    /** How far a clue shifts the start, on the log-odds scale: a working step. */
+    public enum Step {
+        A_LITTLE(0.4), CLEARLY(0.9), A_LITTLE_AGAINST(-0.4), CLEARLY_AGAINST(-0.9);
+
+        private final double logOdds;
+
+        Step(double logOdds) {
+            this.logOdds = logOdds;
+        }
+
+        public double logOdds() {
+            return logOdds;
+        }
+    }
+
+    /** A clue with its step. */
+    public record Shift(Clue clue, Step step) {
+    }
+
+    /** Something told or seen before the hands. */
+    public record Clue(String id, String label) {
+    }
+
+    /** A rival with the tests that separate it from this condition, and how. */
+    public record Rival(ConditionId condition, List<TestId> tests, String how) {
+        public Rival {
+            tests = List.copyOf(tests);
+        }
+    }
+
+    /** What would settle it, and how soon; to consider, per local pathway. */
+    public record Settles(String by, String soon) {
+    }
+}

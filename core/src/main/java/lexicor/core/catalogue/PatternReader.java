@@ -1,0 +1,65 @@
+package lexicor.core.catalogue;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lexicor.core.source.SourceNode;
+
+/** Reads what is expected of a condition, its clues, its rivals and what would settle it. */
+final class PatternReader {
+
+    private final Known known;
+    private final Map<String, Pattern.Clue> clues = new LinkedHashMap<>();
+
+    PatternReader(Known known, SourceNode clueRoot) {
+        this.known = known;
+        for (SourceNode node : clueRoot.items()) {
+            node.allowing("clue", "label");
+            if (clues.put(node.text("clue"), new Pattern.Clue(node.text("clue"), node.text("label"))) != null) {
+                throw node.fault("clue '" + node.text("clue") + "' stands here twice");
+            }
+        }
+    }
+
+    Map<String, Pattern.Clue> clues() {
+        return clues;
+    }
+
+    Pattern read(SourceNode node) {
+        node.allowing("condition", "expects", "against", "defining", "clues", "rivals", "settles");
+        ConditionId condition = known.condition(node.child("condition"));
+        List<Pattern.Shift> shifts = new ArrayList<>();
+        for (SourceNode shift : node.list("clues")) {
+            shift.allowing("clue", "step");
+            Pattern.Clue clue = Optional.ofNullable(clues.get(shift.text("clue")))
+                    .orElseThrow(() -> shift.child("clue").fault("clue '" + shift.text("clue") + "' is not known; allowed: " + clues.keySet()));
+            shifts.add(new Pattern.Shift(clue, shift.oneOf("step", Pattern.Step.class)));
+        }
+        List<Pattern.Rival> rivals = new ArrayList<>();
+        for (SourceNode rival : node.list("rivals")) {
+            rival.allowing("condition", "tests", "how");
+            rivals.add(new Pattern.Rival(known.condition(rival.child("condition")), known.tests(rival, "tests"), rival.text("how")));
+        }
+        SourceNode settles = node.child("settles").allowing("by", "soon");
+        return new Pattern(condition, findings(node, "expects", condition), findings(node, "against", condition), findings(node, "defining", condition),
+                shifts, rivals, new Pattern.Settles(settles.text("by"), settles.text("soon", "")));
+    }
+
+    private List<Pattern.Expected> findings(SourceNode node, String field, ConditionId condition) {
+        List<Pattern.Expected> findings = new ArrayList<>();
+        for (SourceNode finding : node.list(field)) {
+            finding.allowing("test", "criterion", "result", "says");
+            TestId test = known.test(finding.child("test"));
+            CriterionId criterion = field.equals("against") ? known.criterion(finding.child("criterion"), test)
+                    : known.criterion(finding.child("criterion"), test, condition);
+            String result = finding.text("result", "positive");
+            if (!result.equals("positive") && !result.equals("negative")) {
+                throw finding.child("result").fault("'" + result + "' is not a result; allowed: positive, negative");
+            }
+            findings.add(new Pattern.Expected(test, criterion, result.equals("positive"), finding.text("says")));
+        }
+        return findings;
+    }
+}
