@@ -19,9 +19,11 @@ import org.springframework.web.bind.annotation.RestController;
 class LibraryController {
 
     private final Catalogue catalogue;
+    private final LibraryIndex index;
 
-    LibraryController(Catalogue catalogue) {
+    LibraryController(Catalogue catalogue, LibraryIndex index) {
         this.catalogue = catalogue;
+        this.index = index;
     }
 
     /** A region's routine with the cards of its tests. */
@@ -36,7 +38,13 @@ class LibraryController {
                 routine.order().stream().map(catalogue::test).map(LibraryController::test).toList());
     }
 
-    private static RegionJson.TestJson test(ExaminationTest test) {
+    /** All tests, conditions and clusters in short, with the names that several tests go by. */
+    @GetMapping
+    LibraryJson library() {
+        return index.all();
+    }
+
+    static RegionJson.TestJson test(ExaminationTest test) {
         CueCard card = test.card();
         List<RegionJson.OptionJson> watch = card.watch().stream().map(item -> new RegionJson.OptionJson(item.value(), item.label())).toList();
         return new RegionJson.TestJson(test.id().value(), test.name(), test.shortName(), test.aliases(), test.position(), test.seconds(),

@@ -16,6 +16,7 @@ import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
@@ -70,6 +71,15 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
             HttpStatusCode status, WebRequest request) {
         List<FieldFault> faults = fault.getFieldErrors().stream().map(error -> new FieldFault(error.getField(), error.getDefaultMessage()))
                 .sorted((a, b) -> a.field().compareTo(b.field())).toList();
+        return ResponseEntity.badRequest().body(problem(faults));
+    }
+
+    /** Faults in what stands behind the question mark of an address. */
+    @Override
+    protected ResponseEntity<Object> handleHandlerMethodValidationException(HandlerMethodValidationException fault, HttpHeaders headers,
+            HttpStatusCode status, WebRequest request) {
+        List<FieldFault> faults = fault.getParameterValidationResults().stream()
+                .map(result -> new FieldFault(result.getMethodParameter().getParameterName(), result.getResolvableErrors().get(0).getDefaultMessage())).toList();
         return ResponseEntity.badRequest().body(problem(faults));
     }
 

@@ -19,7 +19,7 @@ class SecurityRules {
 
     private static final String CONTENT = "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
-    private static final String[] PAGE = {"/", "/{view:[a-z-]+}", "/examinations/**", "/assets/**", "/index.html", "/favicon.svg"};
+    private static final String[] PAGE = {"/", "/{view:[a-z-]+}", "/examinations/**", "/library/**", "/assets/**", "/index.html", "/favicon.svg"};
 
     @Bean
     SecurityFilterChain rules(HttpSecurity http) throws Exception {

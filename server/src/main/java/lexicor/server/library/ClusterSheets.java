@@ -1,0 +1,55 @@
+package lexicor.server.library;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Cluster;
+import lexicor.core.catalogue.Criterion;
+import lexicor.core.evidence.AccuracyRecord;
+import lexicor.core.evidence.ClusterLevels;
+import lexicor.core.evidence.Evidence;
+import lexicor.core.evidence.RecordId;
+import org.springframework.stereotype.Component;
+
+/** Puts together what the sheet of a cluster shows. */
+@Component
+class ClusterSheets {
+
+    private final Catalogue catalogue;
+    private final Evidence evidence;
+    private final LedgerRows ledger;
+
+    ClusterSheets(Catalogue catalogue, Evidence evidence, LedgerRows ledger) {
+        this.catalogue = catalogue;
+        this.evidence = evidence;
+        this.ledger = ledger;
+    }
+
+    ClusterSheetJson sheet(Cluster cluster) {
+        List<RecordJson> records = ledger.findBySubjectOrderByLine(cluster.id().value()).stream().map(LedgerRow::json).toList();
+        boolean counted = catalogue.routines().values().stream().anyMatch(routine -> routine.clusters().contains(cluster.id()));
+        List<ClusterSheetJson.LevelJson> levels = ClusterLevels.of(cluster, evidence).stream().map(ClusterSheets::level).toList();
+        return new ClusterSheetJson(cluster.id().value(), cluster.name(), cluster.condition().value(), catalogue.condition(cluster.condition()).name(),
+                cluster.note(), cluster.components().stream().map(component -> component(cluster, component)).toList(), levels, records,
+                ClusterLevels.fits(cluster, evidence).orElse(null), !records.isEmpty() && records.stream().allMatch(RecordJson::originator), counted);
+    }
+
+    private static ClusterSheetJson.LevelJson level(ClusterLevels.Shown shown) {
+        return new ClusterSheetJson.LevelJson(shown.level().name(), shown.level().from(), shown.level().to(), shown.level().record(),
+                orNull(shown.published()), orNull(shown.exact()), shown.how());
+    }
+
+    private ClusterSheetJson.ComponentJson component(Cluster cluster, Cluster.Component component) {
+        List<String> counts = new ArrayList<>();
+        component.anyOf().forEach(finding -> counts.add(catalogue.test(finding.test()).criterion(finding.criterion()).map(Criterion::counts).orElseThrow()
+                .replaceAll(",? ?(worst )?at \\{[a-z-]+}", " in its window").replaceAll("\\{[a-z-]+}", "…")));
+        return new ClusterSheetJson.ComponentJson(component.name(), String.join(", or ", counts), component.anyOf().stream().map(finding -> finding.test().value()).toList(),
+                component.block(), cluster.atMost().getOrDefault(component.block(), 0));
+    }
+
+    private static Double orNull(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+}

@@ -1,0 +1,43 @@
+package lexicor.server.library;
+
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import lexicor.core.evidence.RecordUse;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The ledger of accuracy records, to read. */
+@RestController
+@RequestMapping("/api/library/records")
+class LedgerController {
+
+    private static final int PAGE = 40;
+
+    private final LedgerRows rows;
+
+    LedgerController(LedgerRows rows) {
+        this.rows = rows;
+    }
+
+    /** A page of 40 records whose text holds the searched words in this order. */
+    @GetMapping
+    RecordJson.Page find(@RequestParam(defaultValue = "") @Size(max = 200, message = "allowed: at most 200 letters") String search,
+            @RequestParam(required = false) RecordUse.Use use, @RequestParam(defaultValue = "") String subject,
+            @RequestParam(defaultValue = "") String condition,
+            @RequestParam(defaultValue = "0") @Min(value = 0, message = "allowed: 0 to 1000") @Max(value = 1000, message = "allowed: 0 to 1000") int page) {
+        Page<LedgerRow> found = rows.find(use, subject, condition, like(search), PageRequest.of(page, PAGE));
+        return new RecordJson.Page(found.stream().map(LedgerRow::json).toList(), page, found.getTotalPages(), found.getTotalElements(), rows.count(), rows.countUses());
+    }
+
+    private static String like(String search) {
+        return Stream.of(search.strip().toLowerCase(Locale.ROOT).split("\\s+")).map(word -> word.replaceAll("([!%_])", "!$1")).collect(Collectors.joining("%", "%", "%"));
+    }
+}

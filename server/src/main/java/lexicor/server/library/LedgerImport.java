@@ -1,0 +1,50 @@
+package lexicor.server.library;
+
+import java.util.HashMap;
+import java.util.Map;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.evidence.AccuracyRecord;
+import lexicor.core.evidence.Evidence;
+import lexicor.core.evidence.RecordUse;
+import lexicor.core.source.Fingerprint;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Brings the shipped ledger into the database when it is new or has changed. */
+@Component
+@Order(1)
+class LedgerImport implements ApplicationRunner {
+
+    private final LedgerRows rows;
+    private final Catalogue catalogue;
+    private final Evidence evidence;
+
+    LedgerImport(LedgerRows rows, Catalogue catalogue, Evidence evidence) {
+        this.rows = rows;
+        this.catalogue = catalogue;
+        this.evidence = evidence;
+    }
+
+    @Override
+    @Transactional
+    public void run(ApplicationArguments arguments) {
+        String revision = Fingerprint.of(java.util.List.of(evidence.revision(), catalogue.revision()));
+        if (rows.count() == evidence.size() && rows.countOtherThan(revision) == 0) {
+            return;
+        }
+        Map<String, LedgerRow> known = new HashMap<>();
+        rows.findAll().forEach(row -> known.put(row.id(), row));
+        for (AccuracyRecord record : evidence.records()) {
+            RecordUse use = RecordUse.of(record, evidence, catalogue, catalogue.usualSchools());
+            LedgerRow row = known.get(record.id().value());
+            if (row == null) {
+                rows.save(new LedgerRow(record, evidence.tie(record.id()), use, evidence.byInventors(record.id()), revision));
+            } else {
+                row.update(record, evidence.tie(record.id()), use, evidence.byInventors(record.id()), revision);
+            }
+        }
+    }
+}

@@ -1,0 +1,128 @@
+package lexicor.server.library;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import lexicor.core.evidence.AccuracyRecord;
+import lexicor.core.evidence.RecordUse;
+import lexicor.core.evidence.Tie;
+
+/** One published result as the clinic's database keeps it. */
+@Entity
+@Table(name = "accuracy_record")
+class LedgerRow {
+
+    @Id
+    private String id;
+    private int line;
+    private String kind;
+    private String subject;
+    private String subjectText;
+    private String criterion;
+    private String conditionId;
+    private String conditionText;
+    private Double sensitivity;
+    private Double specificity;
+    private Double lrPositive;
+    private Double lrNegative;
+    @Column(name = "n_with")
+    private Integer with;
+    @Column(name = "n_without")
+    private Integer without;
+    @Column(name = "n_total")
+    private Integer total;
+    private String design;
+    private boolean originator;
+    private String referenceStandard;
+    private String population;
+    private String citation;
+    private String transcription;
+    private String reviewState;
+    private String note;
+    private String tiedTo;
+    private String tiedCriterion;
+    private String series;
+    private boolean byInventors;
+    private String tieNote;
+    @Enumerated(EnumType.STRING)
+    private RecordUse.Use useState;
+    private String useBecause;
+    private String evidenceRevision;
+
+    protected LedgerRow() {
+        // for the mapper
+    }
+
+    LedgerRow(AccuracyRecord record, Tie tie, RecordUse use, boolean byInventors, String evidenceRevision) {
+        this.id = record.id().value();
+        this.reviewState = record.reviewState();
+        update(record, tie, use, byInventors, evidenceRevision);
+    }
+
+    /** Takes over what the shipped ledger says; the review state, once somebody has set it here, stays. */
+    final void update(AccuracyRecord record, Tie tie, RecordUse use, boolean inventors, String revision) {
+        line = record.line();
+        kind = record.kind().name().toLowerCase();
+        subject = record.subject();
+        subjectText = record.subjectText();
+        criterion = record.criterion();
+        conditionId = record.condition();
+        conditionText = record.conditionText();
+        sensitivity = orNull(record.sensitivity());
+        specificity = orNull(record.specificity());
+        lrPositive = orNull(record.lrPositive());
+        lrNegative = orNull(record.lrNegative());
+        with = orNull(record.with());
+        without = orNull(record.without());
+        total = orNull(record.total());
+        design = record.design();
+        originator = record.originator();
+        referenceStandard = record.referenceStandard();
+        population = record.population();
+        citation = record.citation();
+        transcription = record.transcription();
+        note = record.note();
+        tiedTo = tie.getClass().getSimpleName();
+        tiedCriterion = tie instanceof Tie.ToTest to ? to.criterion().value() : "";
+        series = series(tie);
+        byInventors = inventors;
+        tieNote = tie instanceof Tie.ToTest to ? to.note() : "";
+        useState = use.use();
+        useBecause = use.because();
+        evidenceRevision = revision;
+    }
+
+    private static String series(Tie tie) {
+        if (tie instanceof Tie.ToTest to) {
+            return to.series().name();
+        }
+        return tie instanceof Tie.ToCluster to ? to.series().name() : tie instanceof Tie.ToClue to ? to.series().name() : "";
+    }
+
+    private static Double orNull(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+
+    private static Integer orNull(OptionalInt value) {
+        return value.isPresent() ? value.getAsInt() : null;
+    }
+
+    String id() {
+        return id;
+    }
+
+    String evidenceRevision() {
+        return evidenceRevision;
+    }
+
+    RecordJson json() {
+        return new RecordJson(id, kind, subject, subjectText, criterion, conditionId, conditionText, sensitivity, specificity, lrPositive, lrNegative, with,
+                without, total, design, originator, referenceStandard, population, citation, transcription, reviewState, note, tiedCriterion, series,
+                byInventors, tieNote, useState, useBecause);
+    }
+}

@@ -1,0 +1,68 @@
+package lexicor.server.library;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Cluster;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionReading;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.SharedName;
+import lexicor.core.evidence.Evidence;
+import org.springframework.stereotype.Component;
+
+/** Makes the short list of everything in the library, once. */
+@Component
+class LibraryIndex {
+
+    private final Catalogue catalogue;
+    private final Evidence evidence;
+    private final LibraryJson all;
+
+    LibraryIndex(Catalogue catalogue, Evidence evidence) {
+        this.catalogue = catalogue;
+        this.evidence = evidence;
+        this.all = new LibraryJson(catalogue.revision(), catalogue.tests().values().stream().map(this::test).toList(),
+                catalogue.conditions().values().stream().map(this::condition).toList(), catalogue.clusters().stream().map(this::cluster).toList(),
+                catalogue.sharedNames().stream().map(this::sharedName).toList());
+    }
+
+    LibraryJson all() {
+        return all;
+    }
+
+    LibraryJson.SharedNameJson sharedName(SharedName name) {
+        return new LibraryJson.SharedNameJson(name.name(), name.meant().stream()
+                .map(meant -> new LibraryJson.MeantJson(meant.test().value(), catalogue.test(meant.test()).name(), meant.how())).toList());
+    }
+
+    static Map<String, Double> start(Condition condition) {
+        Map<String, Double> start = new LinkedHashMap<>();
+        for (Setting setting : Setting.values()) {
+            start.put(setting.name(), condition.start().get(setting));
+        }
+        return start;
+    }
+
+    private LibraryJson.TestLine test(ExaminationTest test) {
+        List<String> weighedFor = test.reads().stream().filter(reads -> evidence.inUse(test.id(), reads.condition()).isPresent())
+                .map(reads -> reads.condition().value()).toList();
+        return new LibraryJson.TestLine(test.id().value(), test.name(), test.shortName(), test.aliases(), test.region(), test.stage().title(), test.positions(),
+                test.conduct().structures(), test.seconds(), test.provocation(), test.review(),
+                test.reads().stream().map(ConditionReading::condition).map(condition -> condition.value()).toList(), weighedFor);
+    }
+
+    private LibraryJson.ConditionLine condition(Condition condition) {
+        List<ExaminationTest> tests = catalogue.tests().values().stream().filter(test -> test.readingFor(condition.id()).isPresent()).toList();
+        long weighed = tests.stream().filter(test -> evidence.inUse(test.id(), condition.id()).isPresent()).count();
+        return new LibraryJson.ConditionLine(condition.id().value(), condition.name(), condition.shortName(), condition.region(), condition.scope(),
+                start(condition), condition.serious().orElse(null), tests.size(), (int) weighed);
+    }
+
+    private LibraryJson.ClusterLine cluster(Cluster cluster) {
+        return new LibraryJson.ClusterLine(cluster.id().value(), cluster.name(), cluster.condition().value(), catalogue.condition(cluster.condition()).name(),
+                cluster.components().stream().map(Cluster.Component::name).toList());
+    }
+}

@@ -1,0 +1,102 @@
+package lexicor.server.library;
+
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import java.util.Optional;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Cluster;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.evidence.AccuracyRecord;
+import lexicor.core.evidence.Evidence;
+import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.evidence.RecordId;
+import lexicor.core.evidence.Tie;
+import lexicor.core.evidence.Weighable;
+import lexicor.core.weighing.SingleEffect;
+import lexicor.core.weighing.WeighingSettings;
+import lexicor.server.problems.BadInput;
+import lexicor.server.problems.NotFound;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The sheets of tests, conditions and clusters. */
+@RestController
+@RequestMapping("/api/library")
+class SheetController {
+
+    private static final String PRIOR = "allowed: 0.001 to 0.999";
+    private static final long SEED = 1;
+
+    private final Catalogue catalogue;
+    private final Evidence evidence;
+    private final TestSheets tests;
+    private final ConditionSheets conditions;
+    private final ClusterSheets clusters;
+
+    SheetController(Catalogue catalogue, Evidence evidence, TestSheets tests, ConditionSheets conditions, ClusterSheets clusters) {
+        this.catalogue = catalogue;
+        this.evidence = evidence;
+        this.tests = tests;
+        this.conditions = conditions;
+        this.clusters = clusters;
+    }
+
+    @GetMapping("/tests/{id}")
+    TestSheetJson test(@PathVariable String id) {
+        return tests.sheet(knownTest(id));
+    }
+
+    @GetMapping("/conditions/{id}")
+    ConditionSheetJson condition(@PathVariable String id) {
+        return conditions.sheet(knownCondition(id).orElseThrow(() -> new NotFound("There is no condition '" + id + "' in the library.")));
+    }
+
+    @GetMapping("/clusters/{id}")
+    ClusterSheetJson cluster(@PathVariable String id) {
+        Cluster cluster = catalogue.clusters().stream().filter(known -> known.id().value().equals(id)).findFirst()
+                .orElseThrow(() -> new NotFound("There is no set of findings '" + id + "' in the library."));
+        return clusters.sheet(cluster);
+    }
+
+    /** What either answer does to a chance that somebody has chosen, by the record in use or by another of the same test. */
+    @GetMapping("/tests/{id}/effect")
+    EffectJson effect(@PathVariable String id, @RequestParam String condition,
+            @RequestParam @DecimalMin(value = "0.001", message = PRIOR) @DecimalMax(value = "0.999", message = PRIOR) double prior,
+            @RequestParam(required = false) String record) {
+        ExaminationTest test = knownTest(id);
+        Condition about = knownCondition(condition).orElseThrow(() -> new BadInput("condition", "'" + condition + "' is not in the library"));
+        Weighable.Yes figures = record == null ? inUse(test, about).figures() : chosen(test, about, record);
+        String source = record == null ? inUse(test, about).record().id().value() : record;
+        SingleEffect effect = SingleEffect.of(prior, figures.belief(), WeighingSettings.USUAL, SEED);
+        return new EffectJson(source, prior, EffectJson.AnswerJson.of(effect.positive()), EffectJson.AnswerJson.of(effect.negative()));
+    }
+
+    private EvidenceInUse inUse(ExaminationTest test, Condition condition) {
+        return evidence.inUse(test.id(), condition.id())
+                .orElseThrow(() -> new BadInput("condition", "is not weighed by this test: " + evidence.whyNotWeighed(test.id(), condition.id())));
+    }
+
+    private Weighable.Yes chosen(ExaminationTest test, Condition condition, String record) {
+        AccuracyRecord known = evidence.records().stream().filter(each -> each.id().value().equals(record)).findFirst()
+                .orElseThrow(() -> new BadInput("record", "'" + record + "' is not in the ledger"));
+        boolean about = evidence.tie(RecordId.of(record)) instanceof Tie.ToTest tie && tie.test().equals(test.id()) && tie.condition().equals(condition.id());
+        if (!about || !(Weighable.of(known) instanceof Weighable.Yes figures)) {
+            throw new BadInput("record", "'" + record + "' cannot weigh this test for this condition");
+        }
+        return figures;
+    }
+
+    private ExaminationTest knownTest(String id) {
+        return catalogue.tests().values().stream().filter(test -> test.id().value().equals(id)).findFirst()
+                .orElseThrow(() -> new NotFound("There is no test '" + id + "' in the library."));
+    }
+
+    private Optional<Condition> knownCondition(String id) {
+        return catalogue.conditions().values().stream().filter(condition -> condition.id().value().equals(id)).findFirst();
+    }
+}

@@ -1,0 +1,199 @@
+package lexicor.server.library;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Cluster;
+import lexicor.core.catalogue.Conduct;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ConditionReading;
+import lexicor.core.catalogue.Criterion;
+import lexicor.core.catalogue.CriterionId;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.Gate;
+import lexicor.core.catalogue.Pattern;
+import lexicor.core.catalogue.Pose;
+import lexicor.core.catalogue.RuleWords;
+import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.Evidence;
+import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.evidence.RecordId;
+import lexicor.core.evidence.RecordUse;
+import lexicor.core.evidence.StudyFigures;
+import lexicor.core.weighing.Usefulness;
+import org.springframework.stereotype.Component;
+
+/** Puts together what the sheet of a test shows. */
+@Component
+class TestSheets {
+
+    private final Catalogue catalogue;
+    private final Evidence evidence;
+    private final LedgerRows ledger;
+    private final LibraryIndex index;
+
+    TestSheets(Catalogue catalogue, Evidence evidence, LedgerRows ledger, LibraryIndex index) {
+        this.catalogue = catalogue;
+        this.evidence = evidence;
+        this.ledger = ledger;
+        this.index = index;
+    }
+
+    TestSheetJson sheet(ExaminationTest test) {
+        Conduct conduct = test.conduct();
+        List<RecordJson> records = ledger.findBySubjectOrderByLine(test.id().value()).stream().map(LedgerRow::json).toList();
+        return new TestSheetJson(LibraryController.test(test), test.stage().title(), test.positions(), conduct.structures(), conduct.equipment(),
+                conduct.hold().map(TestSheets::hold).orElse(null), conduct.windows().stream().map(TestSheets::angle).toList(),
+                conduct.after().stream().map(this::after).toList(), conduct.onlyWhere().entrySet().stream().map(where -> school(where.getKey(), where.getValue())).toList(),
+                conduct.variants().stream().map(this::variant).toList(), conduct.stops().stream().map(Conduct.Stop::because).toList(),
+                catalogue.locksOf(test.id()).stream().map(lock -> new TestSheetJson.LockJson(lock.when(), lock.because())).toList(), sharedNames(test),
+                criteria(test), test.reads().stream().map(reads -> reading(test, reads, records)).toList(),
+                test.alsoIn().stream().map(also -> new TestSheetJson.NoteJson(also.condition().value(), catalogue.condition(also.condition()).name(), also.because())).toList(),
+                groups(test), separates(test.id()), clusters(test.id()), test.pose().map(TestSheets::pose).orElse(null));
+    }
+
+    private static TestSheetJson.HoldJson hold(Conduct.Hold hold) {
+        return new TestSheetJson.HoldJson(hold.from(), hold.to(), hold.atOnset());
+    }
+
+    private static TestSheetJson.AngleJson angle(Conduct.AngleWindow window) {
+        return new TestSheetJson.AngleJson(window.what(), window.from(), window.to(), window.outside());
+    }
+
+    private TestSheetJson.AfterJson after(Conduct.After after) {
+        ExaminationTest test = catalogue.test(after.test());
+        Criterion criterion = test.criterion(after.criterion()).orElseThrow();
+        return new TestSheetJson.AfterJson(test.id().value(), test.name(), after.positive() ? criterion.counts() : criterion.clear(), after.because());
+    }
+
+    private TestSheetJson.VariantJson variant(Conduct.Variant variant) {
+        return new TestSheetJson.VariantJson(variant.label(), variant.differs(), variant.measured(),
+                variant.school().map(choice -> school(choice.question(), choice.choice())).orElse(""));
+    }
+
+    private String school(String question, String choice) {
+        Schools.Question asked = question(question);
+        return asked.question() + " " + asked.choice(choice).orElseThrow().label();
+    }
+
+    private Schools.Question question(String id) {
+        return catalogue.schools().stream().filter(question -> question.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    private List<TestSheetJson.SharedWithJson> sharedNames(ExaminationTest test) {
+        return catalogue.sharedNames().stream().filter(name -> name.meant().stream().anyMatch(meant -> meant.test().equals(test.id())))
+                .map(index::sharedName).map(name -> new TestSheetJson.SharedWithJson(name.name(), name.meant())).toList();
+    }
+
+    private List<TestSheetJson.CriterionJson> criteria(ExaminationTest test) {
+        RuleWords words = new RuleWords(test, catalogue.schools());
+        List<TestSheetJson.CriterionJson> criteria = new ArrayList<>();
+        for (Criterion criterion : test.criteria()) {
+            List<Gate> gates = new ArrayList<>(test.gates());
+            gates.addAll(criterion.gates());
+            criteria.add(new TestSheetJson.CriterionJson(criterion.id().value(), plain(test, criterion.counts()), words.say(criterion.positive()), plain(test, criterion.clear()),
+                    words.say(criterion.negative()), plain(test, criterion.unread()),
+                    gates.stream().map(gate -> new TestSheetJson.GateJson(plain(test, gate.because()), gate.voids() == Gate.Voids.EVERYTHING)).toList()));
+        }
+        return criteria;
+    }
+
+    /** A phrase with the names of its parts in place of what was recorded. */
+    private static String plain(ExaminationTest test, String phrase) {
+        String plain = phrase;
+        for (var part : test.parts()) {
+            plain = plain.replace("{" + part.key() + "}", "so much " + part.label().toLowerCase(Locale.ROOT));
+        }
+        return plain;
+    }
+
+    private TestSheetJson.ReadingJson reading(ExaminationTest test, ConditionReading reads, List<RecordJson> records) {
+        Optional<EvidenceInUse> inUse = evidence.inUse(test.id(), reads.condition());
+        List<TestSheetJson.StudyJson> studies = records.stream().filter(record -> record.conditionId().equals(reads.condition().value())).map(this::study).toList();
+        return new TestSheetJson.ReadingJson(reads.condition().value(), catalogue.condition(reads.condition()).name(),
+                reads.by().stream().map(CriterionId::value).toList(), inUse.map(this::weighs).orElse(null),
+                inUse.isPresent() ? "" : evidence.whyNotWeighed(test.id(), reads.condition()), bySchool(test, reads),
+                reads.gates().stream().map(gate -> plain(test, gate.because())).toList(), studies);
+    }
+
+    private TestSheetJson.WeighsJson weighs(EvidenceInUse use) {
+        Usefulness usefulness = Usefulness.of(use.belief());
+        double positive = use.belief().likelihoodRatioPositive();
+        return new TestSheetJson.WeighsJson(use.record().id().value(), use.criterion().value(), positive, use.belief().likelihoodRatioNegative(), usefulness,
+                usefulness.plainly(), evidence.byInventors(use.record().id()), positive < 1,
+                RecordUse.of(use.record(), evidence, catalogue, catalogue.usualSchools()).because());
+    }
+
+    private List<TestSheetJson.SchoolJson> bySchool(ExaminationTest test, ConditionReading reads) {
+        List<TestSheetJson.SchoolJson> schools = new ArrayList<>();
+        reads.school().ifPresent(fixed -> {
+            Schools.Question question = question(fixed.question());
+            for (Schools.Choice choice : question.choices()) {
+                Schools chosen = catalogue.usualSchools().with(question.id(), choice.value());
+                Criterion criterion = test.criterion(fixed.criteria().get(choice.value())).orElseThrow();
+                schools.add(new TestSheetJson.SchoolJson(question.question(), choice.label(), plain(test, criterion.counts()),
+                        question.usual().equals(choice.value()), evidence.inUse(test.id(), reads.condition(), chosen).isPresent()));
+            }
+        });
+        return schools;
+    }
+
+    private TestSheetJson.StudyJson study(RecordJson record) {
+        var known = evidence.record(RecordId.of(record.id()));
+        StudyFigures figures = StudyFigures.of(known);
+        return new TestSheetJson.StudyJson(record, known.review(), figure(figures.sensitivity()), figure(figures.specificity()), figure(figures.lrPositive()),
+                figure(figures.lrNegative()), figures.corrected());
+    }
+
+    private static TestSheetJson.FigureJson figure(Optional<StudyFigures.Figure> figure) {
+        return figure.map(value -> new TestSheetJson.FigureJson(value.value(), orNull(value.lower()), orNull(value.upper()))).orElse(null);
+    }
+
+    private static Double orNull(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+
+    private List<TestSheetJson.GroupJson> groups(ExaminationTest test) {
+        return catalogue.groups().stream().filter(group -> group.tests().contains(test.id())).map(group -> new TestSheetJson.GroupJson(group.name(), group.rho(),
+                group.tests().stream().filter(other -> !other.equals(test.id())).map(this::named).toList())).toList();
+    }
+
+    private List<TestSheetJson.SeparatesJson> separates(TestId test) {
+        List<TestSheetJson.SeparatesJson> separates = new ArrayList<>();
+        for (Pattern pattern : catalogue.patterns().values()) {
+            for (Pattern.Rival rival : pattern.rivals()) {
+                boolean told = separates.stream().anyMatch(known -> known.from().id().equals(rival.condition().value())
+                        && known.other().id().equals(pattern.condition().value()));
+                if (rival.tests().contains(test) && !told) {
+                    separates.add(new TestSheetJson.SeparatesJson(named(pattern.condition()), named(rival.condition()), rival.how()));
+                }
+            }
+        }
+        return separates;
+    }
+
+    private List<TestSheetJson.NamedJson> clusters(TestId test) {
+        return catalogue.clusters().stream().filter(cluster -> cluster.counts(test)).map(TestSheets::named).toList();
+    }
+
+    TestSheetJson.NamedJson named(TestId test) {
+        return new TestSheetJson.NamedJson(test.value(), catalogue.test(test).name());
+    }
+
+    TestSheetJson.NamedJson named(ConditionId condition) {
+        return new TestSheetJson.NamedJson(condition.value(), catalogue.condition(condition).name());
+    }
+
+    static TestSheetJson.NamedJson named(Cluster cluster) {
+        return new TestSheetJson.NamedJson(cluster.id().value(), cluster.name());
+    }
+
+    private static TestSheetJson.PoseJson pose(Pose pose) {
+        return new TestSheetJson.PoseJson(pose.view(), pose.body(), pose.elevation(), pose.plane(), pose.rotation(), pose.elbow(), pose.forearm(),
+                pose.forces(), pose.held(), pose.arc().orElse(null));
+    }
+}

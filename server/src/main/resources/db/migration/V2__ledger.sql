@@ -1,0 +1,36 @@
+-- Every published result, with every column of the ledger, what it speaks for, and whether it weighs.
+create table accuracy_record (
+    id                 varchar(8) primary key,
+    line               integer not null,
+    kind               varchar(10) not null,
+    subject            varchar(60) not null,
+    subject_text       varchar(400) not null,
+    criterion          varchar(600) not null,
+    condition_id       varchar(60) not null,
+    condition_text     varchar(400) not null,
+    sensitivity        double precision,
+    specificity        double precision,
+    lr_positive        double precision,
+    lr_negative        double precision,
+    n_with             integer,
+    n_without          integer,
+    n_total            integer,
+    design             varchar(120) not null,
+    originator         boolean not null,
+    reference_standard varchar(400) not null,
+    population         varchar(600) not null,
+    citation           varchar(400) not null,
+    transcription      varchar(80) not null,
+    review_state       varchar(40) not null,
+    note               varchar(1000) not null,
+    tied_to            varchar(20) not null,
+    tied_criterion     varchar(60) not null,
+    series             varchar(20) not null,
+    by_inventors       boolean not null,
+    tie_note           varchar(600) not null,
+    use_state          varchar(20) not null,
+    use_because        varchar(600) not null,
+    evidence_revision  varchar(40) not null
+);
+create index accuracy_record_by_subject on accuracy_record (subject, condition_id);
+create index accuracy_record_by_use on accuracy_record (use_state);
