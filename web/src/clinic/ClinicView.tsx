@@ -18,7 +18,10 @@ export function ClinicView() {
     <div className="mx-auto max-w-6xl px-5 pb-10">
       <header className="flex flex-wrap items-center justify-between gap-3 border-b border-line py-2">
         <Wordmark />
-        <StartLink />
+        <span className="flex flex-wrap items-center gap-x-4">
+          <Link to="/library" className="flex min-h-12 items-center px-2 text-read underline">Library</Link>
+          <StartLink />
+        </span>
       </header>
       <main>
         <div className="mt-6 mb-4 flex flex-wrap items-end justify-between gap-4">

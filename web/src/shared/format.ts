@@ -25,6 +25,11 @@ export function factor(ratio: number): string {
   return `${ratio >= 1 ? "×" : "÷"} ${digits}`;
 }
 
+/** A likelihood ratio or another number with two or three meaningful digits: "0.33", "3.9", "17". */
+export function decimal(value: number): string {
+  return value < 1 ? value.toFixed(2) : value < 9.95 ? value.toFixed(1) : value.toFixed(0);
+}
+
 const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
 const clock = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 

@@ -45,6 +45,30 @@ class ScreenshotTour {
             assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Full-thickness cuff tear");
             take(page, "weighing-chain");
         }
+        try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+            Page page = context.newPage();
+            open(page, "/library?find=crank");
+            assertThat(page.getByText("is the name of 2 tests")).isVisible();
+            take(page, "library");
+            open(page, "/library/tests/sh-active-compression?for=acj&before=12");
+            assertThat(page.getByText("If positive").first()).isVisible();
+            take(page, "test-sheet");
+            page.getByText("What an answer is worth").scrollIntoViewIfNeeded();
+            page.getByText("What an answer is worth").evaluate("heading => heading.scrollIntoView()");
+            take(page, "test-accuracy");
+            open(page, "/library/conditions/anterior-instability");
+            assertThat(page.getByText("What moves it")).isVisible();
+            take(page, "condition-sheet");
+            open(page, "/library/sets/cl-ac-3");
+            assertThat(page.getByText("What each count weighs")).isVisible();
+            take(page, "set-sheet");
+            open(page, "/library/ledger?find=kim");
+            assertThat(page.getByText("found")).isVisible();
+            take(page, "ledger");
+            open(page, "/library/calculators");
+            assertThat(page.getByText("After it")).isVisible();
+            take(page, "calculators");
+        }
         try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(390, 844).setLocale("en-GB"))) {
             Page page = context.newPage();
             open(page, "/");

@@ -2,6 +2,7 @@ package lexicor.core.catalogue;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /** Says a rule of a test in plain words, so that a clinician can check it without reading the content files. */
@@ -20,6 +21,28 @@ public final class RuleWords {
         return say(rule, false);
     }
 
+    /** What a criterion counts, with nothing recorded yet: measures are left open, and answers are said by the rule. */
+    public String counts(Criterion criterion) {
+        return open(criterion.counts(), criterion.positive());
+    }
+
+    /** What clears a criterion, with nothing recorded yet. */
+    public String clear(Criterion criterion) {
+        return open(criterion.clear(), criterion.negative());
+    }
+
+    private String open(String phrase, Rule rule) {
+        String open = phrase;
+        for (PartDefinition part : test.parts()) {
+            String place = "{" + part.key() + "}";
+            if (open.contains(place) && part instanceof PartDefinition.Choice) {
+                return say(rule);
+            }
+            open = open.replace(place, "so many" + (unit(part.key()).equals("°") ? " degrees" : unit(part.key())));
+        }
+        return open;
+    }
+
     private String say(Rule rule, boolean within) {
         if (rule instanceof Rule.All all) {
             return joined(all.rules(), " and ", within);
@@ -34,6 +57,9 @@ public final class RuleWords {
             return "in " + at.position().replace('-', ' ') + " " + say(at.rule(), true);
         }
         if (rule instanceof Rule.In in) {
+            if (in.values().equals(Set.of("yes"))) {
+                return other(in.side()) + label(in.part());
+            }
             return other(in.side()) + label(in.part()) + " “" + in.values().stream().map(value -> option(in.part(), value)).sorted().collect(Collectors.joining("” or “")) + "”";
         }
         if (rule instanceof Rule.Window window) {

@@ -74,7 +74,7 @@ public record RecordUse(Use use, String because) {
         if (evidence.byInventors(record.id())) {
             return "the only usable study, by those who described the test: expect optimism";
         }
-        return record.patients() == 0 ? "independent; its size was not published" : "the largest independent study of its criterion's condition";
+        return record.patients() == 0 ? "independent; its size was not published" : "the largest independent study";
     }
 
     private static String preferred(AccuracyRecord record, EvidenceInUse inUse, Evidence evidence) {

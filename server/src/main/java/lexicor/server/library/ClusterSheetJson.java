@@ -19,12 +19,13 @@ public record ClusterSheetJson(String id, String name, String conditionId, Strin
     /**
      * A band of the count.
      *
+     * @param orMore    whether the published figure speaks of this count or more
      * @param published what the record says; absent where nothing was published
      * @param exact     the likelihood ratio of exactly this band; absent where none can be given
      * @param how       how the exact figure came about
      */
     @Schema(name = "ClusterLevelJson")
-    public record LevelJson(String name, int from, int to, String record, @Schema(nullable = true) Double published,
+    public record LevelJson(String name, int from, int to, String record, boolean orMore, @Schema(nullable = true) Double published,
             @Schema(nullable = true) Double exact, String how) {
     }
 }

@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
-import lexicor.core.catalogue.Criterion;
 import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.evidence.Evidence;
@@ -20,8 +19,10 @@ class ClusterSheets {
     private final Catalogue catalogue;
     private final Evidence evidence;
     private final LedgerRows ledger;
+    private final TestSheets names;
 
-    ClusterSheets(Catalogue catalogue, Evidence evidence, LedgerRows ledger) {
+    ClusterSheets(Catalogue catalogue, Evidence evidence, LedgerRows ledger, TestSheets names) {
+        this.names = names;
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.ledger = ledger;
@@ -38,13 +39,13 @@ class ClusterSheets {
 
     private static ClusterSheetJson.LevelJson level(ClusterLevels.Shown shown) {
         return new ClusterSheetJson.LevelJson(shown.level().name(), shown.level().from(), shown.level().to(), shown.level().record(),
-                orNull(shown.published()), orNull(shown.exact()), shown.how());
+                shown.level().direction() == Cluster.Direction.AT_LEAST, orNull(shown.published()), orNull(shown.exact()), shown.how());
     }
 
     private ClusterSheetJson.ComponentJson component(Cluster cluster, Cluster.Component component) {
         List<String> counts = new ArrayList<>();
-        component.anyOf().forEach(finding -> counts.add(catalogue.test(finding.test()).criterion(finding.criterion()).map(Criterion::counts).orElseThrow()
-                .replaceAll(",? ?(worst )?at \\{[a-z-]+}", " in its window").replaceAll("\\{[a-z-]+}", "…")));
+        component.anyOf().forEach(finding -> counts.add(catalogue.test(finding.test()).criterion(finding.criterion())
+                .map(names.words(catalogue.test(finding.test()))::counts).orElseThrow()));
         return new ClusterSheetJson.ComponentJson(component.name(), String.join(", or ", counts), component.anyOf().stream().map(finding -> finding.test().value()).toList(),
                 component.block(), cluster.atMost().getOrDefault(component.block(), 0));
     }

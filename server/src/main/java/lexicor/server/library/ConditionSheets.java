@@ -59,7 +59,7 @@ class ConditionSheets {
 
     private ConditionSheetJson.WeightJson weight(ExaminationTest test, EvidenceInUse use) {
         boolean worthless = Math.abs(use.belief().sensitivity() + use.belief().specificity() - 1) < WeighingSettings.USUAL.worthlessWithin();
-        return new ConditionSheetJson.WeightJson(test.id().value(), test.name(), use.criterion().value().replace('-', ' '), use.record().id().value(),
+        return new ConditionSheetJson.WeightJson(test.id().value(), test.name(), test.criterion(use.criterion()).map(names.words(test)::counts).orElseThrow(), use.record().id().value(),
                 use.belief().likelihoodRatioPositive(), use.belief().likelihoodRatioNegative(), evidence.byInventors(use.record().id()), worthless);
     }
 

@@ -3,6 +3,7 @@ package lexicor.server.library;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Condition;
@@ -10,6 +11,7 @@ import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.SharedName;
+import lexicor.core.catalogue.Stage;
 import lexicor.core.evidence.Evidence;
 import org.springframework.stereotype.Component;
 
@@ -24,7 +26,7 @@ class LibraryIndex {
     LibraryIndex(Catalogue catalogue, Evidence evidence) {
         this.catalogue = catalogue;
         this.evidence = evidence;
-        this.all = new LibraryJson(catalogue.revision(), catalogue.tests().values().stream().map(this::test).toList(),
+        this.all = new LibraryJson(catalogue.revision(), Stream.of(Stage.values()).map(Stage::title).toList(), catalogue.tests().values().stream().map(this::test).toList(),
                 catalogue.conditions().values().stream().map(this::condition).toList(), catalogue.clusters().stream().map(this::cluster).toList(),
                 catalogue.sharedNames().stream().map(this::sharedName).toList());
     }

@@ -4,8 +4,8 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
 
-/** What the library holds, in short: enough to search, filter and choose. */
-public record LibraryJson(String revision, List<TestLine> tests, List<ConditionLine> conditions, List<ClusterLine> clusters, List<SharedNameJson> sharedNames) {
+/** What the library holds, in short: enough to search, filter and choose. {@code stages} in the order of the work. */
+public record LibraryJson(String revision, List<String> stages, List<TestLine> tests, List<ConditionLine> conditions, List<ClusterLine> clusters, List<SharedNameJson> sharedNames) {
 
     /**
      * A test.

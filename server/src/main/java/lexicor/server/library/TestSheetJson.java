@@ -35,7 +35,10 @@ public record TestSheetJson(RegionJson.TestJson test, String stage, List<String>
     public record SharedWithJson(String name, List<LibraryJson.MeantJson> meant) {
     }
 
-    /** When a criterion is positive or negative, in words and as the rule says, and what makes it unreadable. */
+    /**
+     * When a criterion is positive or negative, in words and as the rule says, and what makes it unreadable. {@code unread}
+     * is empty where every full answer is one or the other.
+     */
     public record CriterionJson(String id, String counts, String positive, String clear, String negative, String unread, List<GateJson> voids) {
     }
 

@@ -2,7 +2,6 @@ package lexicor.server.library;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import lexicor.core.catalogue.Catalogue;
@@ -16,6 +15,7 @@ import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.Gate;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.Pose;
+import lexicor.core.catalogue.Rule;
 import lexicor.core.catalogue.RuleWords;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
@@ -56,6 +56,10 @@ class TestSheets {
                 groups(test), separates(test.id()), clusters(test.id()), test.pose().map(TestSheets::pose).orElse(null));
     }
 
+    RuleWords words(ExaminationTest test) {
+        return new RuleWords(test, catalogue.schools());
+    }
+
     private static TestSheetJson.HoldJson hold(Conduct.Hold hold) {
         return new TestSheetJson.HoldJson(hold.from(), hold.to(), hold.atOnset());
     }
@@ -67,7 +71,7 @@ class TestSheets {
     private TestSheetJson.AfterJson after(Conduct.After after) {
         ExaminationTest test = catalogue.test(after.test());
         Criterion criterion = test.criterion(after.criterion()).orElseThrow();
-        return new TestSheetJson.AfterJson(test.id().value(), test.name(), after.positive() ? criterion.counts() : criterion.clear(), after.because());
+        return new TestSheetJson.AfterJson(test.id().value(), test.name(), after.positive() ? words(test).counts(criterion) : words(test).clear(criterion), after.because());
     }
 
     private TestSheetJson.VariantJson variant(Conduct.Variant variant) {
@@ -90,25 +94,17 @@ class TestSheets {
     }
 
     private List<TestSheetJson.CriterionJson> criteria(ExaminationTest test) {
-        RuleWords words = new RuleWords(test, catalogue.schools());
+        RuleWords words = words(test);
         List<TestSheetJson.CriterionJson> criteria = new ArrayList<>();
         for (Criterion criterion : test.criteria()) {
             List<Gate> gates = new ArrayList<>(test.gates());
             gates.addAll(criterion.gates());
-            criteria.add(new TestSheetJson.CriterionJson(criterion.id().value(), plain(test, criterion.counts()), words.say(criterion.positive()), plain(test, criterion.clear()),
-                    words.say(criterion.negative()), plain(test, criterion.unread()),
-                    gates.stream().map(gate -> new TestSheetJson.GateJson(plain(test, gate.because()), gate.voids() == Gate.Voids.EVERYTHING)).toList()));
+            criteria.add(new TestSheetJson.CriterionJson(criterion.id().value(), words.counts(criterion), words.say(criterion.positive()), words.clear(criterion),
+                    words.say(criterion.negative()),
+                    criterion.negative().equals(new Rule.Not(criterion.positive())) ? "" : criterion.unread(),
+                    gates.stream().map(gate -> new TestSheetJson.GateJson(gate.because(), gate.voids() == Gate.Voids.EVERYTHING)).toList()));
         }
         return criteria;
-    }
-
-    /** A phrase with the names of its parts in place of what was recorded. */
-    private static String plain(ExaminationTest test, String phrase) {
-        String plain = phrase;
-        for (var part : test.parts()) {
-            plain = plain.replace("{" + part.key() + "}", "so much " + part.label().toLowerCase(Locale.ROOT));
-        }
-        return plain;
     }
 
     private TestSheetJson.ReadingJson reading(ExaminationTest test, ConditionReading reads, List<RecordJson> records) {
@@ -117,7 +113,7 @@ class TestSheets {
         return new TestSheetJson.ReadingJson(reads.condition().value(), catalogue.condition(reads.condition()).name(),
                 reads.by().stream().map(CriterionId::value).toList(), inUse.map(this::weighs).orElse(null),
                 inUse.isPresent() ? "" : evidence.whyNotWeighed(test.id(), reads.condition()), bySchool(test, reads),
-                reads.gates().stream().map(gate -> plain(test, gate.because())).toList(), studies);
+                reads.gates().stream().map(Gate::because).toList(), studies);
     }
 
     private TestSheetJson.WeighsJson weighs(EvidenceInUse use) {
@@ -135,7 +131,7 @@ class TestSheets {
             for (Schools.Choice choice : question.choices()) {
                 Schools chosen = catalogue.usualSchools().with(question.id(), choice.value());
                 Criterion criterion = test.criterion(fixed.criteria().get(choice.value())).orElseThrow();
-                schools.add(new TestSheetJson.SchoolJson(question.question(), choice.label(), plain(test, criterion.counts()),
+                schools.add(new TestSheetJson.SchoolJson(question.question(), choice.label(), words(test).counts(criterion),
                         question.usual().equals(choice.value()), evidence.inUse(test.id(), reads.condition(), chosen).isPresent()));
             }
         });

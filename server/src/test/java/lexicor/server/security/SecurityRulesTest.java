@@ -22,7 +22,7 @@ class SecurityRulesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/", "/new", "/examinations/3f0c", "/examinations/3f0c/weighing"})
+    @ValueSource(strings = {"/", "/new", "/examinations/3f0c", "/examinations/3f0c/weighing", "/library", "/library/ledger", "/library/tests/sh-arc"})
     void every_view_has_an_address(String address) {
         assertThat(server.get().uri(address)).hasStatusOk().hasForwardedUrl("/index.html");
     }
