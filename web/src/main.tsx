@@ -3,9 +3,10 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { App } from "./App";
+import { Refused } from "./shared/api/client";
 import "./shared/theme.css";
 
-const cache = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true, retry: 3, networkMode: "always" } } });
+const cache = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true, retry: (failures, error) => !(error instanceof Refused) && failures < 3, networkMode: "always" } } });
 const root = document.getElementById("root");
 
 if (root) {

@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
-import { useSearchParams } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { decimal, inHundred } from "../shared/format";
+import { useAddress } from "../shared/useAddress";
 import { Part } from "./Sheet";
 
 const CELLS = [["tp", "With it, positive"], ["fp", "Without it, positive"], ["fn", "With it, negative"], ["tn", "Without it, negative"]] as const;
@@ -23,22 +23,10 @@ export function CalculatorsView() {
   );
 }
 
-function useEntries(defaults: Record<string, string>): [Record<string, string>, (key: string, value: string) => void] {
-  const [params, setParams] = useSearchParams();
-  const values = Object.fromEntries(Object.entries(defaults).map(([key, value]) => [key, params.get(key) ?? value]));
-  return [values, (key, value) => {
-    setParams((before) => {
-      const after = new URLSearchParams(before);
-      after.set(key, value);
-      return after;
-    }, { replace: true });
-  }];
-}
-
 function TwoByTwo() {
-  const [values, set] = useEntries({ tp: "45", fp: "12", fn: "15", tn: "68" });
+  const [values, set] = useAddress({ tp: "45", fp: "12", fn: "15", tn: "68" });
   const numbers = CELLS.map(([key]) => Number(values[key]));
-  const faulty = CELLS.filter((_, index) => !isCount(values[CELLS[index]?.[0] ?? ""] ?? "")).map(([, label]) => label);
+  const faulty = CELLS.filter(([key]) => !isCount(values[key])).map(([, label]) => label);
   const empty = numbers.every((number) => number === 0);
   const answer = useQuery({
     queryKey: keys.calculation("accuracy", numbers.join(" ")),
@@ -48,7 +36,7 @@ function TwoByTwo() {
   return (
     <Part title="From a table of four">
       <div className="grid max-w-md grid-cols-2 gap-3">
-        {CELLS.map(([key, label]) => <Entry key={key} label={label} value={values[key] ?? ""} onChange={(value) => { set(key, value); }} />)}
+        {CELLS.map(([key, label]) => <Entry key={key} label={label} value={values[key] ?? ""} onChange={(value) => { set({ [key]: value }); }} />)}
       </div>
       {faulty.length > 0 && <Fault>{faulty.join(", ")}: a whole number from 0 to 1000000000 is needed.</Fault>}
       {faulty.length === 0 && empty && <Fault>All four are 0: at least one patient is needed.</Fault>}
@@ -85,7 +73,7 @@ function Statistics({ answer }: { answer: Schemas["AccuracyAnswer"] }) {
 }
 
 function PostTest() {
-  const [values, set] = useEntries({ before: "30", sens: "72", spec: "96", answer: "positive" });
+  const [values, set] = useAddress({ before: "30", sens: "72", spec: "96", answer: "positive" });
   const prior = Number(values.before) / 100;
   const sensitivity = Number(values.sens) / 100;
   const specificity = Number(values.spec) / 100;
@@ -99,13 +87,13 @@ function PostTest() {
   return (
     <Part title="From a chance before to a chance after">
       <div className="grid max-w-md grid-cols-3 gap-3">
-        <Entry label="Before, in 100" value={values.before ?? ""} onChange={(value) => { set("before", value); }} />
-        <Entry label="Sensitivity, %" value={values.sens ?? ""} onChange={(value) => { set("sens", value); }} />
-        <Entry label="Specificity, %" value={values.spec ?? ""} onChange={(value) => { set("spec", value); }} />
+        <Entry label="Before, in 100" value={values.before ?? ""} onChange={(value) => { set({ before: value }); }} />
+        <Entry label="Sensitivity, %" value={values.sens ?? ""} onChange={(value) => { set({ sens: value }); }} />
+        <Entry label="Specificity, %" value={values.spec ?? ""} onChange={(value) => { set({ spec: value }); }} />
       </div>
       <fieldset className="mt-3 flex gap-6 text-read">
         <legend className="text-note">The answer was</legend>
-        {["positive", "negative"].map((option) => <label key={option} className="flex min-h-12 items-center gap-2"><input type="radio" name="answer" className="size-5 accent-ink" checked={positive === (option === "positive")} onChange={() => { set("answer", option); }} />{option}</label>)}
+        {["positive", "negative"].map((option) => <label key={option} className="flex min-h-12 items-center gap-2"><input type="radio" name="answer" className="size-5 accent-ink" checked={positive === (option === "positive")} onChange={() => { set({ answer: option }); }} />{option}</label>)}
       </fieldset>
       {!sound && <Fault>The chance before has to lie between 0 and 100, the other two from 0 to 100.</Fault>}
       {sound && answer.isError && <Fault>{answer.error.message}</Fault>}

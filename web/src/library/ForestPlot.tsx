@@ -36,7 +36,7 @@ export function ForestPlot({ studies, inUse, chosen, onChoose }: ForestPlotProps
             <th className="pr-3 text-right font-semibold">Patients</th>
             <th className="pr-3 text-right font-semibold">Sensitivity</th>
             <th className="pr-3 text-right font-semibold">Specificity</th>
-            <th className="font-semibold" style={{ width: WIDTH }}><Axis /></th>
+            <th className="relative font-semibold" style={{ width: WIDTH }}><span className="sr-only">Weight of either answer</span><Axis /></th>
             <th className="pr-1 pl-3 text-right font-semibold">LR+</th>
             <th className="pl-2 text-right font-semibold">LR−</th>
           </tr>

@@ -1,11 +1,11 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
-import { useSearchParams } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
+import { useAddress } from "../shared/useAddress";
 
 type Use = Schemas["RecordJson"]["use"];
 
@@ -13,23 +13,16 @@ const USES: Record<Use, string> = { IN_USE: "In use", SHOWN: "Shown beside", UNU
 
 /** Every published result with all that is known of it, whether it weighs, and why. To read. */
 export function LedgerView() {
-  const [params, setParams] = useSearchParams();
-  const search = params.get("find") ?? "";
+  const [entries, set] = useAddress({ find: "", use: "", page: "1" });
+  const search = entries.find;
   const asked = useDeferredValue(search);
-  const use = (params.get("use") ?? "") as Use | "";
-  const page = Math.max(0, Number(params.get("page") ?? "1") - 1) || 0;
+  const use = entries.use in USES ? (entries.use as Use) : "";
+  const page = Math.max(0, Number(entries.page) - 1) || 0;
   const ledger = useQuery({
     queryKey: keys.ledger(asked, use, page),
     queryFn: () => dataOf(api.GET("/api/library/records", { params: { query: { search: asked, page, ...(use === "" ? {} : { use }) } } })),
     placeholderData: keepPreviousData,
   });
-  const set = (changes: Record<string, string>) => {
-    setParams((before) => {
-      const after = new URLSearchParams(before);
-      Object.entries(changes).forEach(([key, value]) => { if (value === "") { after.delete(key); } else { after.set(key, value); } });
-      return after;
-    }, { replace: true });
-  };
   return (
     <main>
       <title>Ledger · Lexicor</title>
@@ -39,17 +32,17 @@ export function LedgerView() {
       </div>
       <div className="no-print mt-3 flex flex-wrap items-end gap-4">
         <label className="min-w-64 flex-1 text-note">Find a record
-          <input type="search" value={search} maxLength={200} onChange={(event) => { set({ find: event.target.value, page: "" }); }} placeholder="test, condition, author or E-number"
+          <input type="search" value={search} maxLength={200} onChange={(event) => { set({ find: event.target.value, page: "1" }); }} placeholder="test, condition, author or E-number"
             className="mt-1 block min-h-12 w-full rounded border border-edge bg-sheet px-3 text-read placeholder:text-soft" />
         </label>
         <div role="group" aria-label="Use" className="flex flex-wrap gap-1.5">
-          <Button look="choice" chosen={use === ""} onClick={() => { set({ use: "", page: "" }); }}>All {ledger.data?.all ?? ""}</Button>
-          {ledger.data?.uses.map((count) => <Button key={count.use} look="choice" chosen={use === count.use} onClick={() => { set({ use: count.use, page: "" }); }}>{USES[count.use]} {count.count}</Button>)}
+          <Button look="choice" chosen={use === ""} onClick={() => { set({ use: "", page: "1" }); }}>All {ledger.data?.all ?? ""}</Button>
+          {ledger.data?.uses.map((count) => <Button key={count.use} look="choice" chosen={use === count.use} onClick={() => { set({ use: count.use, page: "1" }); }}>{USES[count.use]} {count.count}</Button>)}
         </div>
       </div>
       {ledger.isPending && <Waiting what="the ledger" />}
       {ledger.isError && <Message title="The ledger could not be fetched" action={<Button look="primary" onClick={() => void ledger.refetch()}>Try again</Button>}>{ledger.error.message}</Message>}
-      {ledger.data && <Records answer={ledger.data} onPage={(to) => { set({ page: to === 0 ? "" : String(to + 1) }); window.scrollTo(0, 0); }} />}
+      {ledger.data && <Records answer={ledger.data} onPage={(to) => { set({ page: String(to + 1) }); window.scrollTo(0, 0); }} />}
     </main>
   );
 }

@@ -1,10 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue, useMemo } from "react";
-import { useSearchParams } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
+import { useAddress } from "../shared/useAddress";
 import { Filters, fits, type Filter } from "./Filters";
 import { ClusterHit, ConditionHit, TestHit } from "./HitRows";
 import { LibrarySearch, type Hit } from "./librarySearch";
@@ -26,22 +26,11 @@ export function LibraryView() {
 }
 
 function Shelf({ library }: { library: Library }) {
-  const [params, setParams] = useSearchParams();
-  const words = params.get("find") ?? "";
+  const [entries, set] = useAddress({ find: "", kind: "", region: "", stage: "", weighed: "" });
+  const words = entries.find;
   const deferred = useDeferredValue(words);
   const search = useMemo(() => new LibrarySearch(library), [library]);
-  const filter: Filter = { kind: params.get("kind") ?? "", region: params.get("region") ?? "", stage: params.get("stage") ?? "", weighed: params.get("weighed") === "yes" };
-  const set = (key: string, value: string) => {
-    setParams((before) => {
-      const after = new URLSearchParams(before);
-      if (value === "") {
-        after.delete(key);
-      } else {
-        after.set(key, value);
-      }
-      return after;
-    }, { replace: true });
-  };
+  const filter: Filter = { kind: entries.kind, region: entries.region, stage: entries.stage, weighed: entries.weighed === "yes" };
   const everything = useMemo<Hit[]>(() => [
     ...library.tests.map((test) => ({ kind: "test" as const, id: test.id, by: [] })),
     ...library.conditions.map((condition) => ({ kind: "condition" as const, id: condition.id, by: [] })),
@@ -56,11 +45,11 @@ function Shelf({ library }: { library: Library }) {
         <p className="text-note text-soft">{library.tests.length} tests · {library.conditions.length} conditions · {library.clusters.length} sets. Drafted, not yet reviewed by a clinician.</p>
       </div>
       <div className="mt-3 grid gap-6 lg:grid-cols-[15rem_minmax(0,1fr)]">
-        <Filters filter={filter} library={library} onChange={set} />
+        <Filters filter={filter} library={library} onChange={(key, value) => { set({ [key]: value }); }} />
         <section aria-label="Found" className="min-w-0">
           <label className="block">
             <span className="sr-only">Find a test, a condition or a set</span>
-            <input type="search" autoFocus value={words} onChange={(event) => { set("find", event.target.value); }}
+            <input type="search" autoFocus value={words} onChange={(event) => { set({ find: event.target.value }); }}
               placeholder="Any name, structure or condition" maxLength={80}
               className="min-h-14 w-full rounded border border-edge bg-sheet px-4 text-xl placeholder:text-soft" />
           </label>

@@ -1,27 +1,21 @@
-import { Link, useSearchParams } from "react-router";
+import { Link } from "react-router";
 import type { Schemas } from "../shared/api/client";
 import { decimal, sentence } from "../shared/format";
+import { useAddress } from "../shared/useAddress";
 import { ForestPlot } from "./ForestPlot";
 import { PriorEffect } from "./PriorEffect";
 import { Part, ToSheet } from "./Sheet";
 
 /** What the answers are worth, condition by condition. The condition, the chance before and the study stand in the address. */
 export function TestAccuracy({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
-  const [params, setParams] = useSearchParams();
-  const reading = sheet.reads.find((each) => each.conditionId === params.get("for")) ?? sheet.reads.find((each) => each.weighs != null) ?? sheet.reads[0];
+  const [entries, set] = useAddress({ for: "", before: "30", study: "" });
+  const reading = sheet.reads.find((each) => each.conditionId === entries.for) ?? sheet.reads.find((each) => each.weighs != null) ?? sheet.reads[0];
   if (!reading) {
     return null;
   }
-  const set = (changes: Record<string, string>) => {
-    setParams((before) => {
-      const after = new URLSearchParams(before);
-      Object.entries(changes).forEach(([key, value]) => { after.set(key, value); });
-      return after;
-    }, { replace: true, preventScrollReset: true });
-  };
-  const asked = Number(params.get("before") ?? "30");
+  const asked = Number(entries.before);
   const prior = Number.isInteger(asked) && asked >= 1 && asked <= 99 ? asked : 30;
-  const record = reading.studies.some((study) => study.record.id === params.get("study")) ? (params.get("study") ?? "") : "";
+  const record = reading.studies.some((study) => study.record.id === entries.study) ? entries.study : "";
   return (
     <Part title="What an answer is worth">
       {sheet.reads.length > 1 && (

@@ -15,7 +15,8 @@ export function WeightBars({ weights }: { weights: Schemas["WeightJson"][] }) {
           <tr className="border-b-2 border-ink text-left align-bottom text-note">
             <th className="py-1 font-semibold">Test</th>
             <th className="pr-2 text-right font-semibold">LR−</th>
-            <th style={{ width: WIDTH }}>
+            <th className="relative" style={{ width: WIDTH }}>
+              <span className="sr-only">Weight of either answer</span>
               <svg width={WIDTH} height={32} viewBox={`0 0 ${String(WIDTH)} 32`} aria-hidden="true">
                 <text x={at(1) - 8} y={11} textAnchor="end" fontSize={13} fill="var(--color-against)">negative lowers ◁</text>
                 <text x={at(1) + 8} y={11} fontSize={13} fill="var(--color-for)">▶ positive raises</text>
