@@ -1,5 +1,6 @@
 import type { Schemas } from "../shared/api/client";
 import { capital } from "../shared/format";
+import { Button } from "../shared/ui/Button";
 import type { Hit } from "./librarySearch";
 
 /** What the list is narrowed to; an empty word lets everything through. */
@@ -34,16 +35,14 @@ export function Filters({ filter, library, onChange }: FiltersProps) {
   const regions = [...new Set([...library.tests.map((test) => test.region), ...library.conditions.map((condition) => condition.region)])];
   const some = filter.kind !== "" || filter.region !== "" || filter.stage !== "" || filter.weighed;
   return (
-    <form aria-label="Narrow the list" className="flex flex-wrap gap-x-6 gap-y-4 self-start lg:sticky lg:top-4 lg:block lg:space-y-4" onSubmit={(event) => { event.preventDefault(); }}>
-      <Choices name="kind" title="Show" value={filter.kind} options={[["", "Everything"], ["test", "Tests"], ["condition", "Conditions"], ["set", "Sets"]]} onChange={onChange} />
-      <Choices name="region" title="Region" value={filter.region} options={[["", "All"], ...regions.map((region): [string, string] => [region, capital(region)])]} onChange={onChange} />
-      <label className="block text-note font-semibold text-soft">
-        Part of the examination
-        <select value={filter.stage} onChange={(event) => { onChange("stage", event.target.value); }} className="mt-1 block min-h-12 w-full rounded border border-edge bg-sheet px-2 text-read font-normal text-ink">
-          <option value="">All</option>
-          {library.stages.map((stage) => <option key={stage} value={stage}>{stage}</option>)}
-        </select>
-      </label>
+    <form aria-label="Narrow the list" className="no-print mt-3 flex flex-wrap items-end gap-x-5 gap-y-2" onSubmit={(event) => { event.preventDefault(); }}>
+      <div role="group" aria-label="Show" className="flex flex-wrap gap-1.5">
+        {[["", "All"], ["test", "Tests"], ["condition", "Conditions"], ["set", "Sets"]].map(([kind = "", label]) => (
+          <Button key={kind} look="choice" chosen={filter.kind === kind} onClick={() => { onChange("kind", kind); }}>{label}</Button>
+        ))}
+      </div>
+      <Choice name="region" title="Region" value={filter.region} options={regions.map((region) => [region, capital(region)])} onChange={onChange} />
+      <Choice name="stage" title="Part of the examination" value={filter.stage} options={library.stages.map((stage) => [stage, stage])} onChange={onChange} />
       <label className="flex min-h-12 items-center gap-2 text-read">
         <input type="checkbox" className="size-5 accent-ink" checked={filter.weighed} onChange={(event) => { onChange("weighed", event.target.checked ? "yes" : ""); }} />
         Only with figures
@@ -53,7 +52,7 @@ export function Filters({ filter, library, onChange }: FiltersProps) {
   );
 }
 
-interface ChoicesProps {
+interface ChoiceProps {
   name: string;
   title: string;
   value: string;
@@ -61,16 +60,14 @@ interface ChoicesProps {
   onChange: (key: string, value: string) => void;
 }
 
-function Choices({ name, title, value, options, onChange }: ChoicesProps) {
+function Choice({ name, title, value, options, onChange }: ChoiceProps) {
   return (
-    <fieldset>
-      <legend className="text-note font-semibold text-soft">{title}</legend>
-      {options.map(([option, label]) => (
-        <label key={option} className="flex min-h-9 items-center gap-2 text-read">
-          <input type="radio" name={name} className="size-5 accent-ink" checked={value === option} onChange={() => { onChange(name, option); }} />
-          {label}
-        </label>
-      ))}
-    </fieldset>
+    <label className="flex items-center gap-2 text-note text-soft">
+      {title}
+      <select value={value} onChange={(event) => { onChange(name, event.target.value); }} className="min-h-12 rounded border border-edge bg-sheet px-2 text-read text-ink">
+        <option value="">All</option>
+        {options.map(([option, label]) => <option key={option} value={option}>{label}</option>)}
+      </select>
+    </label>
   );
 }

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import type { Schemas } from "../shared/api/client";
 import { inHundred } from "../shared/format";
 
-const ROW = "grid min-h-16 items-center gap-x-5 gap-y-0.5 px-2 py-2 hover:bg-sheet md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_9rem]";
+const ROW = "relative grid min-h-16 items-center gap-x-5 gap-y-0.5 px-2 py-2 hover:bg-sheet md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_9rem]";
 
 /** A test that was found: its names, what it speaks about, how long it takes. Names that were searched for are set strong. */
 export function TestHit({ test, by, conditions }: { test: Schemas["TestLine"]; by: string[]; conditions: Schemas["ConditionLine"][] }) {
@@ -17,8 +17,8 @@ export function TestHit({ test, by, conditions }: { test: Schemas["TestLine"]; b
         <span className="text-note text-soft">{test.aliases.length === 0 ? test.stage : test.aliases.map((alias, index) => <span key={alias}>{index > 0 && ", "}{by.includes(alias) ? <strong className="text-ink">{alias}</strong> : alias}</span>)}</span>
       </span>
       <span className="text-note">
-        {weighed.length > 0 && <><Weighed />{weighed.map(name).join(", ")}</>}
-        {noted.length > 0 && <span className="block text-soft"><NotWeighed />{noted.map(name).join(", ")}</span>}
+        {weighed.length > 0 && <><Weighed /><span className="sr-only">Weighed for </span>{weighed.map(name).join(", ")}</>}
+        {noted.length > 0 && <span className="block text-soft"><NotWeighed /><span className="sr-only">Noted, not weighed, for </span>{noted.map(name).join(", ")}</span>}
         {test.conditions.length === 0 && <span className="text-soft">Noted only</span>}
       </span>
       <span className="text-note text-soft md:text-right">{test.positions[0]}<br />{test.seconds} s a side</span>
@@ -49,15 +49,15 @@ export function ClusterHit({ cluster }: { cluster: Schemas["ClusterLine"] }) {
 }
 
 /** Marks what has figures: a full weight. */
-function Weighed() {
-  return <Mark label="weighed for "><path d="M1 2h6l4 4-4 4H1z" fill="var(--color-ink)" /></Mark>;
+export function Weighed() {
+  return <Mark><path d="M1 2h6l4 4-4 4H1z" fill="var(--color-ink)" /></Mark>;
 }
 
 /** Marks what has none: an open weight. */
-function NotWeighed() {
-  return <Mark label="noted, not weighed, for "><path d="M1.8 2.8h5L10 6 6.8 9.2h-5z" fill="none" stroke="var(--color-soft)" strokeWidth={1.4} strokeDasharray="2 1.6" /></Mark>;
+export function NotWeighed() {
+  return <Mark><path d="M1.8 2.8h5L10 6 6.8 9.2h-5z" fill="none" stroke="var(--color-soft)" strokeWidth={1.4} strokeDasharray="2 1.6" /></Mark>;
 }
 
-function Mark({ label, children }: { label: string; children: ReactNode }) {
-  return <svg width={12} height={12} viewBox="0 0 12 12" role="img" aria-label={label} className="mr-1.5 inline-block">{children}</svg>;
+function Mark({ children }: { children: ReactNode }) {
+  return <svg width={12} height={12} viewBox="0 0 12 12" aria-hidden="true" className="mr-1.5 inline-block">{children}</svg>;
 }

@@ -28,7 +28,7 @@ export function LedgerView() {
       <title>Ledger · Lexicor</title>
       <div className="mt-5 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
         <h1 className="font-serif text-head font-semibold">Evidence ledger</h1>
-        {ledger.data && <p className="text-note text-soft">{ledger.data.all} published results. All unreviewed: nobody has compared them with the originals yet.</p>}
+        {ledger.data && <p className="text-note text-soft">{ledger.data.all} published results, {ledger.data.unreviewed} of them not yet compared with the originals.</p>}
       </div>
       <div className="no-print mt-3 flex flex-wrap items-end gap-4">
         <label className="min-w-64 flex-1 text-note">Find a record

@@ -17,7 +17,7 @@ export function LibraryFrame() {
         <nav aria-label="Places" className="flex flex-wrap gap-x-1">
           {PLACES.map((place) => (
             <NavLink key={place.to} to={place.to} end
-              className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-3 text-read ${isActive ? "border-ink font-semibold" : "border-transparent hover:border-line"}`}>
+              className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-2 text-note sm:px-3 sm:text-read ${isActive ? "border-ink font-semibold" : "border-transparent hover:border-line"}`}>
               {place.label}
             </NavLink>
           ))}

@@ -6,7 +6,7 @@ import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { useAddress } from "../shared/useAddress";
 import { Filters, fits, type Filter } from "./Filters";
-import { ClusterHit, ConditionHit, TestHit } from "./HitRows";
+import { ClusterHit, ConditionHit, NotWeighed, TestHit, Weighed } from "./HitRows";
 import { LibrarySearch, type Hit } from "./librarySearch";
 import { SharedNameQuestion } from "./SharedNameQuestion";
 
@@ -42,22 +42,22 @@ function Shelf({ library }: { library: Library }) {
     <>
       <div className="mt-5 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
         <h1 className="font-serif text-head font-semibold">Library</h1>
-        <p className="text-note text-soft">{library.tests.length} tests · {library.conditions.length} conditions · {library.clusters.length} sets. Drafted, not yet reviewed by a clinician.</p>
+        <p className="text-note text-soft">{library.tests.length} tests · {library.conditions.length} conditions · {library.clusters.length} sets. {library.tests.filter((test) => test.review === "drafted").length} cards drafted, not yet reviewed by a clinician.</p>
       </div>
-      <div className="mt-3 grid gap-6 lg:grid-cols-[15rem_minmax(0,1fr)]">
-        <Filters filter={filter} library={library} onChange={(key, value) => { set({ [key]: value }); }} />
-        <section aria-label="Found" className="min-w-0">
+      <div className="mt-3">
+        <section aria-label="Found">
           <label className="block">
             <span className="sr-only">Find a test, a condition or a set</span>
             <input type="search" autoFocus value={words} onChange={(event) => { set({ find: event.target.value }); }}
               placeholder="Any name, structure or condition" maxLength={80}
               className="min-h-14 w-full rounded border border-edge bg-sheet px-4 text-xl placeholder:text-soft" />
           </label>
+          <Filters filter={filter} library={library} onChange={(key, value) => { set({ [key]: value }); }} />
           {shared && <SharedNameQuestion shared={shared} />}
-          <p role="status" className="mt-3 mb-1 text-note text-soft">
-            {found.length === 0 ? "Nothing matches." : `${String(found.length)} found`}
-            {found.length === 0 && " Try fewer letters, another name, or fewer filters."}
-          </p>
+          <div className="mt-3 mb-1 flex flex-wrap justify-between gap-x-6 text-note text-soft">
+            <p role="status">{found.length === 0 ? "Nothing matches. Try fewer letters, another name, or fewer filters." : `${String(found.length)} found`}</p>
+            <p><Weighed /> weighed by figures <NotWeighed /> noted, not weighed</p>
+          </div>
           {groups(found, deferred.trim() === "", library).map((group) => (
             <div key={group.title}>
               {group.title && <h2 className="mt-5 mb-1 font-serif text-xl font-semibold">{group.title}</h2>}

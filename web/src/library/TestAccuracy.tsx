@@ -8,20 +8,21 @@ import { Part, ToSheet } from "./Sheet";
 
 /** What the answers are worth, condition by condition. The condition, the chance before and the study stand in the address. */
 export function TestAccuracy({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
-  const [entries, set] = useAddress({ for: "", before: "30", study: "" });
+  const [entries, set] = useAddress({ for: "", before: "", study: "" });
   const reading = sheet.reads.find((each) => each.conditionId === entries.for) ?? sheet.reads.find((each) => each.weighs != null) ?? sheet.reads[0];
   if (!reading) {
     return null;
   }
   const asked = Number(entries.before);
-  const prior = Number.isInteger(asked) && asked >= 1 && asked <= 99 ? asked : 30;
+  const prior = Number.isInteger(asked) && asked >= 1 && asked <= 99 ? asked : Math.max(1, Math.round(100 * reading.start));
+  const unchecked = reading.studies.filter((study) => study.record.reviewState === "unreviewed").length;
   const record = reading.studies.some((study) => study.record.id === entries.study) ? entries.study : "";
   return (
     <Part title="What an answer is worth">
       {sheet.reads.length > 1 && (
         <nav aria-label="Condition" className="mb-4 flex flex-wrap gap-x-1 border-b border-line">
           {sheet.reads.map((each) => (
-            <Link key={each.conditionId} to={`?for=${each.conditionId}&before=${String(prior)}`} replace preventScrollReset aria-current={each === reading ? "true" : undefined}
+            <Link key={each.conditionId} to={`?for=${each.conditionId}`} replace preventScrollReset aria-current={each === reading ? "true" : undefined}
               className={`flex min-h-12 items-center gap-1.5 border-b-4 px-2.5 text-read ${each === reading ? "border-ink font-semibold" : "border-transparent hover:border-line"}`}>
               {each.conditionName}{each.weighs == null && <span className="text-note font-normal text-soft">not weighed</span>}
             </Link>
@@ -38,7 +39,7 @@ export function TestAccuracy({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
       {reading.studies.length > 0 && (
         <div className="mt-6">
           <ForestPlot studies={reading.studies} inUse={reading.weighs?.record ?? ""} chosen={record} onChoose={(chosen) => { set({ study: chosen }); }} />
-          <p className="mt-2 text-note text-soft">None of these figures has been checked against its original publication yet. Patients: with + without the condition. Bars: 95 % interval, where sizes were published.</p>
+          <p className="mt-2 text-note text-soft">{unchecked} of {reading.studies.length} not yet checked against the original publication. Patients: with + without the condition. Bars: 95 % interval, where sizes were published.</p>
         </div>
       )}
     </Part>

@@ -3,6 +3,7 @@ package lexicor.core.catalogue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lexicor.core.source.Place;
 
 /**
  * A published set of findings, counted together for one condition.
@@ -65,7 +66,7 @@ public record Cluster(ClusterId id, String name, ConditionId condition, List<Com
     }
 
     /** A band of the count, {@code from} to {@code to} positives. {@code record} is empty where no figure was published. */
-    public record Level(String name, int from, int to, String record, Direction direction) {
+    public record Level(String name, int from, int to, String record, Direction direction, Place place) {
         public boolean covers(int count) {
             return count >= from && count <= to;
         }

@@ -74,7 +74,8 @@ final class ClusterReader {
             if (direction == Cluster.Direction.NONE && level.has("record")) {
                 throw level.child("record").fault("a level of direction 'none' has no record; allowed: another direction");
             }
-            levels.add(new Cluster.Level(level.text("name"), from, to, direction == Cluster.Direction.NONE ? "" : level.text("record"), direction));
+            levels.add(new Cluster.Level(level.text("name"), from, to, direction == Cluster.Direction.NONE ? "" : level.text("record"), direction,
+                    level.place()));
         }
         if (covered.size() != most + 1) {
             throw node.fault("the levels leave out a count; every count from 0 to " + most + " belongs to one level");

@@ -3,6 +3,7 @@ package lexicor.core.catalogue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lexicor.core.source.Place;
 
 /**
  * That a test speaks about a condition.
@@ -10,8 +11,10 @@ import java.util.Optional;
  * @param by     criteria by which it does, the field's usual one first
  * @param gates  reasons that hold for this condition alone
  * @param school the question by which a school fixes the criterion; empty where the evidence does
+ * @param place  where it is written
  */
-public record ConditionReading(ConditionId condition, List<CriterionId> by, List<Gate> gates, Optional<BySchool> school) {
+public record ConditionReading(ConditionId condition, List<CriterionId> by, List<Gate> gates, Optional<BySchool> school,
+        Place place) {
 
     /** The criterion that each answer to a question stands for. */
     public record BySchool(String question, Map<String, CriterionId> criteria) {

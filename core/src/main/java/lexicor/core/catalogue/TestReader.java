@@ -110,7 +110,8 @@ final class TestReader {
             throw node.fault("field 'by' names no criterion; allowed: " + known);
         }
         Optional<ConditionReading.BySchool> school = node.optionalChild("school").map(fixed -> bySchool(fixed, by));
-        return new ConditionReading(condition(node), by, node.list("gates").stream().map(rules::gate).toList(), school);
+        return new ConditionReading(condition(node), by, node.list("gates").stream().map(rules::gate).toList(), school,
+                node.place());
     }
 
     private ConditionReading.BySchool bySchool(SourceNode node, List<CriterionId> by) {

@@ -165,8 +165,8 @@ public final class EvidenceReader {
             for (Cluster.Level level : cluster.levels()) {
                 if (level.direction() != Cluster.Direction.NONE
                         && !(ties.get(RecordId.of(level.record())) instanceof Tie.ToCluster tie && tie.cluster().equals(cluster.id()))) {
-                    throw new SourceException(ledgerFile, 1, "level '" + level.name() + "' of '" + cluster.id() + "' names record '" + level.record()
-                            + "', which is not tied to it");
+                    throw level.place().fault("level '" + level.name() + "' of '" + cluster.id() + "' names record '" + level.record()
+                            + "', which is not tied to it; allowed: a record tied to this cluster, or direction 'none'");
                 }
             }
         }
@@ -179,7 +179,7 @@ public final class EvidenceReader {
             for (ConditionReading reading : test.reads()) {
                 for (CriterionId criterion : reading.by()) {
                     if (!used.contains(UsedReadings.name(test.id(), reading.condition(), criterion))) {
-                        throw new SourceException("catalogue", 1, "test '" + test.id() + "' reads '" + reading.condition() + "' by '" + criterion
+                        throw reading.place().fault("test '" + test.id() + "' reads '" + reading.condition() + "' by '" + criterion
                                 + "', which no record, pattern, cluster or school uses; allowed: a tie, or a finding in the condition's pattern");
                     }
                 }

@@ -17,6 +17,11 @@ public record StudyFigures(Optional<Figure> sensitivity, Optional<Figure> specif
             return new Figure(value, OptionalDouble.empty(), OptionalDouble.empty());
         }
 
+        /** The value as published, with the interval of its counts. */
+        static Figure around(double published, Estimate estimate) {
+            return new Figure(published, OptionalDouble.of(estimate.lower()), OptionalDouble.of(estimate.upper()));
+        }
+
         static Figure of(Estimate estimate) {
             return new Figure(estimate.estimate(), OptionalDouble.of(estimate.lower()), OptionalDouble.of(estimate.upper()));
         }
@@ -29,7 +34,8 @@ public record StudyFigures(Optional<Figure> sensitivity, Optional<Figure> specif
         boolean both = sensitivity.isPresent() && specificity.isPresent();
         if (both && record.sizesKnown() && record.with().getAsInt() > 0 && record.without().getAsInt() > 0) {
             TwoByTwo counts = TwoByTwo.of(sensitivity.getAsDouble(), specificity.getAsDouble(), record.with().getAsInt(), record.without().getAsInt());
-            return new StudyFigures(counts.sensitivity().map(Figure::of), counts.specificity().map(Figure::of), counts.likelihoodRatioPositive().map(Figure::of),
+            return new StudyFigures(counts.sensitivity().map(around -> Figure.around(sensitivity.getAsDouble(), around)),
+                    counts.specificity().map(around -> Figure.around(specificity.getAsDouble(), around)), counts.likelihoodRatioPositive().map(Figure::of),
                     counts.likelihoodRatioNegative().map(Figure::of), counts.corrected());
         }
         OptionalDouble positive = record.lrPositive();

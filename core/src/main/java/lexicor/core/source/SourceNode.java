@@ -70,6 +70,11 @@ public final class SourceNode {
         return node.getStartMark().map(Mark::getLine).orElse(0) + 1;
     }
 
+    /** For checks that come later. */
+    public Place place() {
+        return new Place(file, line());
+    }
+
     /** A fault at this place; throw the result. */
     public SourceException fault(String message) {
         return new SourceException(file, line(), message);

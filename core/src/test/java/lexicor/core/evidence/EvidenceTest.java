@@ -122,7 +122,17 @@ class EvidenceTest {
     void a_faulty_tie_is_named(String sound, String faulty, String message) {
         assertThat(TIES).contains(sound);
         assertThatThrownBy(() -> EvidenceReader.read(CATALOGUE, "evidence.csv", CSV, changed(sound, faulty)))
-                .isInstanceOf(SourceException.class).hasMessageContaining(message).hasMessageMatching("(?s)(ties-shoulder.yaml|evidence.csv):\\d+: .*");
+                .isInstanceOf(SourceException.class).hasMessageContaining(message).hasMessageMatching("(?s)(ties-shoulder.yaml|evidence.csv|clusters.yaml):\\d+: .*");
+    }
+
+    @Test
+    void a_reading_that_nothing_uses_is_named_where_it_is_written() {
+        Catalogue catalogue = CatalogueReader.read(file -> {
+            String text = SourceNode.resourceText("/lexicor/catalogue/" + file);
+            return file.equals("tests/sh-neer.yaml") ? text.replace("  - condition: cuff-tear-any", "  - condition: frozen-shoulder\n    by: [pain]\n  - condition: cuff-tear-any") : text;
+        });
+        assertThatThrownBy(() -> EvidenceReader.shipped(catalogue)).isInstanceOf(SourceException.class).hasMessageStartingWith("tests/sh-neer.yaml:")
+                .hasMessageContaining("test 'sh-neer' reads 'frozen-shoulder' by 'pain', which no record, pattern, cluster or school uses");
     }
 
     private static Map<String, String> changed(String sound, String faulty) {

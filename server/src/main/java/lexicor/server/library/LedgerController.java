@@ -34,7 +34,7 @@ class LedgerController {
             @RequestParam(defaultValue = "") String condition,
             @RequestParam(defaultValue = "0") @Min(value = 0, message = "allowed: 0 to 1000") @Max(value = 1000, message = "allowed: 0 to 1000") int page) {
         Page<LedgerRow> found = rows.find(use, subject, condition, like(search), PageRequest.of(page, PAGE));
-        return new RecordJson.Page(found.stream().map(LedgerRow::json).toList(), page, found.getTotalPages(), found.getTotalElements(), rows.count(), rows.countUses());
+        return new RecordJson.Page(found.stream().map(LedgerRow::json).toList(), page, found.getTotalPages(), found.getTotalElements(), rows.count(), rows.countByReviewState("unreviewed"), rows.countUses());
     }
 
     private static String like(String search) {

@@ -21,7 +21,7 @@ interface LedgerRows extends JpaRepository<LedgerRow, String> {
 
     List<LedgerRow> findBySubjectOrderByLine(String subject);
 
-    List<LedgerRow> findByConditionIdOrderByLine(String condition);
+    long countByReviewState(String state);
 
     @Query("select new lexicor.server.library.RecordJson$UseCount(r.useState, count(r)) from LedgerRow r group by r.useState order by r.useState")
     List<RecordJson.UseCount> countUses();

@@ -19,9 +19,9 @@ public record RecordJson(String id, String kind, String subject, String subjectT
         String transcription, String reviewState, String note, String tiedCriterion, String series, boolean byInventors, String tieNote,
         RecordUse.Use use, String because) {
 
-    /** A page of the ledger: {@code found} records match, of {@code all}. */
+    /** A page of the ledger: {@code found} records match, of {@code all}, of which {@code unreviewed} nobody has checked. */
     @Schema(name = "LedgerPageJson")
-    public record Page(List<RecordJson> records, int page, int pages, long found, long all, List<UseCount> uses) {
+    public record Page(List<RecordJson> records, int page, int pages, long found, long all, long unreviewed, List<UseCount> uses) {
     }
 
     /** How many records of the whole ledger are of a use. */

@@ -49,12 +49,13 @@ public record TestSheetJson(RegionJson.TestJson test, String stage, List<String>
     /**
      * What it says about a condition.
      *
+     * @param start        working estimate of its chance at first contact, 0..1
      * @param weighs       the record in use; absent where none can weigh it
      * @param notWeighed   why not; empty where it is weighed
      * @param bySchool     what counts for each school; empty where no school differs
      * @param studies      every record about it
      */
-    public record ReadingJson(String conditionId, String conditionName, List<String> criteria, @Schema(nullable = true) WeighsJson weighs,
+    public record ReadingJson(String conditionId, String conditionName, double start, List<String> criteria, @Schema(nullable = true) WeighsJson weighs,
             String notWeighed, List<SchoolJson> bySchool, List<String> gates, List<StudyJson> studies) {
     }
 

@@ -18,6 +18,7 @@ import lexicor.core.catalogue.Pose;
 import lexicor.core.catalogue.Rule;
 import lexicor.core.catalogue.RuleWords;
 import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
@@ -111,7 +112,7 @@ class TestSheets {
         Optional<EvidenceInUse> inUse = evidence.inUse(test.id(), reads.condition());
         List<TestSheetJson.StudyJson> studies = records.stream().filter(record -> record.conditionId().equals(reads.condition().value())).map(this::study).toList();
         return new TestSheetJson.ReadingJson(reads.condition().value(), catalogue.condition(reads.condition()).name(),
-                reads.by().stream().map(CriterionId::value).toList(), inUse.map(this::weighs).orElse(null),
+                catalogue.condition(reads.condition()).start().get(Setting.FIRST_CONTACT), reads.by().stream().map(CriterionId::value).toList(), inUse.map(this::weighs).orElse(null),
                 inUse.isPresent() ? "" : evidence.whyNotWeighed(test.id(), reads.condition()), bySchool(test, reads),
                 reads.gates().stream().map(Gate::because).toList(), studies);
     }
