@@ -28,15 +28,15 @@ export function ForestPlot({ studies, inUse, chosen, onChoose }: ForestPlotProps
   const unused = studies.filter((study) => !study.review && study.record.use === "UNUSED");
   const row = (study: Study) => <Row key={study.record.id} study={study} inUse={study.record.id === inUse} chosen={study.record.id === chosen} elsewhere={chosen !== "" && chosen !== inUse} onChoose={onChoose} />;
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Studies">
-      <table className="w-full min-w-[60rem] border-collapse text-note">
+    <div className="overflow-x-auto print:overflow-visible" tabIndex={0} role="region" aria-label="Studies">
+      <table className="w-full min-w-[60rem] border-collapse text-note print:min-w-0 print:text-[8pt]">
         <thead>
           <tr className="border-b-2 border-ink text-left align-bottom">
             <th className="py-1 pr-3 font-semibold">Study</th>
             <th className="pr-3 text-right font-semibold">Patients</th>
             <th className="pr-3 text-right font-semibold">Sensitivity</th>
             <th className="pr-3 text-right font-semibold">Specificity</th>
-            <th className="relative font-semibold" style={{ width: WIDTH }}><span className="sr-only">Weight of either answer</span><Axis /></th>
+            <th className="relative font-semibold" style={{ width: "32%" }}><span className="sr-only">Weight of either answer</span><Axis /></th>
             <th className="pr-1 pl-3 text-right font-semibold">LR+</th>
             <th className="pl-2 text-right font-semibold">LR−</th>
           </tr>
@@ -64,13 +64,13 @@ function Row({ study, inUse, chosen, elsewhere, onChoose }: { study: Study; inUs
   const size = record.with != null && record.without != null ? `${String(record.with)} + ${String(record.without)}` : record.total != null ? String(record.total) : "–";
   const weighable = inUse || (record.tiedCriterion !== "" && study.lrPositive != null && study.lrNegative != null);
   return (
-    <tr className={`border-b border-line align-top ${inUse ? "bg-tan" : ""}`}>
+    <tr className={`break-inside-avoid border-b border-line align-top ${inUse ? "bg-tan" : ""}`}>
       <th scope="row" className="max-w-72 py-1.5 pr-3 pl-1 text-left font-normal">
         <span className={inUse ? "font-semibold" : ""}>{record.citation}</span>{record.byInventors && <span className="text-soft"> · by its inventors</span>}
         <span className="block text-soft">{record.criterion}{record.conditionText && ` · for ${record.conditionText}`}</span>
         {record.tieNote && <span className="block text-soft">{record.tieNote}</span>}
         <span className="block">{inUse ? "In use: " : ""}{record.because}</span>
-        {weighable && !chosen && !(inUse && !elsewhere) && <button type="button" className="min-h-8 underline" onClick={() => { onChoose(record.id); }}>{inUse ? "Back to its figures" : "Try its figures on the slider"}</button>}
+        {weighable && !chosen && !(inUse && !elsewhere) && <button type="button" className="no-print min-h-8 underline" onClick={() => { onChoose(record.id); }}>{inUse ? "Back to its figures" : "Try its figures on the slider"}</button>}
         {chosen && !inUse && <span className="block font-semibold">On the slider now</span>}
       </th>
       <td className="py-1.5 pr-3 text-right whitespace-nowrap">{size}</td>
@@ -93,7 +93,7 @@ function share(figure: Figure | null | undefined): ReactNode {
 function Axis() {
   const at = weightScale(WIDTH, 12);
   return (
-    <svg width={WIDTH} height={34} viewBox={`0 0 ${String(WIDTH)} 34`} aria-hidden="true">
+    <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} 34`} aria-hidden="true">
       <text x={at(1) - 8} y={11} textAnchor="end" fontSize={13} fill="var(--color-against)">◁ against, if negative</text>
       <text x={at(1) + 8} y={11} fontSize={13} fill="var(--color-for)">for, if positive ▶</text>
       {WEIGHT_MARKS.map((mark) => <text key={mark} x={at(mark)} y={29} textAnchor="middle" fontSize={12.5} fill="var(--color-soft)" fontWeight={400}>{mark < 1 ? `÷${String(Math.round(1 / mark))}` : mark === 1 ? "1" : `×${String(mark)}`}</text>)}
@@ -105,7 +105,7 @@ function Weights({ study }: { study: Study }) {
   const at = weightScale(WIDTH, 12);
   const height = 52;
   return (
-    <svg width={WIDTH} height={height} viewBox={`0 0 ${String(WIDTH)} ${String(height)}`} role="img" aria-label={`Weighs ${study.lrPositive == null ? "nothing known" : decimal(study.lrPositive.value)} if positive, ${study.lrNegative == null ? "nothing known" : decimal(study.lrNegative.value)} if negative`}>
+    <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} ${String(height)}`} role="img" aria-label={`Weighs ${study.lrPositive == null ? "nothing known" : decimal(study.lrPositive.value)} if positive, ${study.lrNegative == null ? "nothing known" : decimal(study.lrNegative.value)} if negative`}>
       {WEIGHT_MARKS.map((mark) => <line key={mark} x1={at(mark)} x2={at(mark)} y1={0} y2={height} stroke={mark === 1 ? "var(--color-ink)" : "var(--color-line)"} strokeWidth={mark === 1 ? 1.6 : 1} />)}
       {study.lrPositive != null && <Weight figure={study.lrPositive} y={16} positive />}
       {study.lrNegative != null && <Weight figure={study.lrNegative} y={36} positive={false} />}

@@ -28,7 +28,7 @@ export function Sheet<T>({ query, what, children }: { query: UseQueryResult<T>; 
 export function Part({ title, note, children }: { title: string; note?: ReactNode; children: ReactNode }) {
   return (
     <section className="mt-8">
-      <h2 className="border-b border-ink pb-1 font-serif text-2xl font-semibold">{title}</h2>
+      <h2 className="break-after-avoid border-b border-ink pb-1 font-serif text-2xl font-semibold">{title}</h2>
       {note && <p className="mt-1 text-note text-soft">{note}</p>}
       <div className="mt-3">{children}</div>
     </section>

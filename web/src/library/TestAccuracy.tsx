@@ -20,7 +20,7 @@ export function TestAccuracy({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
   return (
     <Part title="What an answer is worth">
       {sheet.reads.length > 1 && (
-        <nav aria-label="Condition" className="mb-4 flex flex-wrap gap-x-1 border-b border-line">
+        <nav aria-label="Condition" className="no-print mb-4 flex flex-wrap gap-x-1 border-b border-line">
           {sheet.reads.map((each) => (
             <Link key={each.conditionId} to={`?for=${each.conditionId}`} replace preventScrollReset aria-current={each === reading ? "true" : undefined}
               className={`flex min-h-12 items-center gap-1.5 border-b-4 px-2.5 text-read ${each === reading ? "border-ink font-semibold" : "border-transparent hover:border-line"}`}>

@@ -9,15 +9,15 @@ const WIDTH = 460;
 export function WeightBars({ weights }: { weights: Schemas["WeightJson"][] }) {
   const at = weightScale(WIDTH, 10);
   return (
-    <div className="overflow-x-auto" role="region" aria-label="Weights" tabIndex={0}>
-      <table className="w-full min-w-[52rem] border-collapse text-read">
+    <div className="overflow-x-auto print:overflow-visible" role="region" aria-label="Weights" tabIndex={0}>
+      <table className="w-full min-w-[52rem] border-collapse text-read print:min-w-0 print:text-[9pt]">
         <thead>
           <tr className="border-b-2 border-ink text-left align-bottom text-note">
             <th className="py-1 font-semibold">Test</th>
             <th className="pr-2 text-right font-semibold">LR−</th>
-            <th className="relative" style={{ width: WIDTH }}>
+            <th className="relative" style={{ width: "40%" }}>
               <span className="sr-only">Weight of either answer</span>
-              <svg width={WIDTH} height={32} viewBox={`0 0 ${String(WIDTH)} 32`} aria-hidden="true">
+              <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} 32`} aria-hidden="true">
                 <text x={at(1) - 8} y={11} textAnchor="end" fontSize={13} fill="var(--color-against)">negative lowers ◁</text>
                 <text x={at(1) + 8} y={11} fontSize={13} fill="var(--color-for)">▶ positive raises</text>
                 {WEIGHT_MARKS.map((mark) => <text key={mark} x={at(mark)} y={28} textAnchor="middle" fontSize={12.5} fill="var(--color-soft)">{mark < 1 ? `÷${String(Math.round(1 / mark))}` : mark === 1 ? "1" : `×${String(mark)}`}</text>)}
@@ -28,7 +28,7 @@ export function WeightBars({ weights }: { weights: Schemas["WeightJson"][] }) {
         </thead>
         <tbody>
           {weights.map((weight) => (
-            <tr key={weight.testId} className="border-b border-line">
+            <tr key={weight.testId} className="break-inside-avoid border-b border-line">
               <th scope="row" className="py-1 pr-3 text-left font-normal">
                 <ToSheet kind="tests" id={weight.testId}>{weight.testName}</ToSheet>
                 <span className="block text-note text-soft">{weight.counts} · {weight.record}{weight.byInventors && " · by its inventors"}{weight.worthless && " · tells next to nothing"}</span>
@@ -51,7 +51,7 @@ function Bar({ weight }: { weight: Schemas["WeightJson"] }) {
   const left = at(Math.min(weight.lrNegative, 1));
   const point = (from: number, to: number) => Math.min(8, Math.abs(to - from));
   return (
-    <svg width={WIDTH} height={40} viewBox={`0 0 ${String(WIDTH)} 40`} aria-hidden="true">
+    <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} 40`} aria-hidden="true">
       {WEIGHT_MARKS.map((mark) => <line key={mark} x1={at(mark)} x2={at(mark)} y1={0} y2={40} stroke="var(--color-line)" />)}
       {right > centre && <path d={`M${String(centre)} 11H${String(right - point(centre, right))}L${String(right)} 20L${String(right - point(centre, right))} 29H${String(centre)}z`}
         fill={weight.worthless ? "var(--color-for-wash)" : "var(--color-for)"} stroke="var(--color-for)" strokeWidth={1.4} strokeDasharray={weight.byInventors ? "4 3" : undefined} fillOpacity={weight.byInventors ? 0.55 : 1} />}
