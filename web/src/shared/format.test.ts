@@ -1,0 +1,28 @@
+import { describe, expect, it } from "vitest";
+import { decimal, factor, inHundred, ofThousand, rangeInHundred, sentence } from "./format";
+
+describe("numbers as the page writes them", () => {
+  it.each([[0.004, "under 1"], [0.126, "13"], [0.5, "50"], [0.994, "over 99"]])("a chance of %s is %s in 100", (chance, words) => {
+    expect(inHundred(chance)).toBe(words);
+  });
+
+  it("a range promises no certainty at its ends either", () => {
+    expect(rangeInHundred(0.001, 0.999)).toBe("under 1 to over 99");
+  });
+
+  it.each([[0.328, "0.33"], [0.996, "1.00"], [3.9051, "3.9"], [16.79, "17"], [9.96, "10"]])("a ratio of %s is %s", (ratio, words) => {
+    expect(decimal(ratio)).toBe(words);
+  });
+
+  it.each([[2.5, "× 2.5"], [0.4, "÷ 2.5"], [48, "× 48"], [1, "× 1.0"]])("as a factor %s is %s", (ratio, words) => {
+    expect(factor(ratio)).toBe(words);
+  });
+
+  it("people are never none and never all", () => {
+    expect([ofThousand(0), ofThousand(0.384), ofThousand(1)]).toEqual([10, 380, 990]);
+  });
+
+  it("a name within a sentence keeps its abbreviation", () => {
+    expect([sentence("AC joint pain"), sentence("Frozen shoulder")]).toEqual(["AC joint pain", "frozen shoulder"]);
+  });
+});
