@@ -1,18 +1,15 @@
-import { Link, Route, Routes } from "react-router";
+import { lazy, Suspense } from "react";
+import { Route, Routes } from "react-router";
 import { BenchView } from "./bench/BenchView";
 import { ClinicView } from "./clinic/ClinicView";
 import { NewExaminationView } from "./clinic/NewExaminationView";
 import { ExaminationFrame } from "./examination/ExaminationFrame";
 import { NoteView } from "./note/NoteView";
-import { CalculatorsView } from "./library/CalculatorsView";
-import { ClusterSheetView } from "./library/ClusterSheetView";
-import { ConditionSheetView } from "./library/ConditionSheetView";
-import { LedgerView } from "./library/LedgerView";
-import { LibraryFrame } from "./library/LibraryFrame";
-import { LibraryView } from "./library/LibraryView";
-import { TestSheetView } from "./library/TestSheetView";
-import { Message } from "./shared/ui/Message";
+import { Waiting } from "./shared/ui/Message";
+import { NoSuchPage } from "./shared/ui/NoSuchPage";
 import { WeighingView } from "./weighing/WeighingView";
+
+const LibraryRoutes = lazy(() => import("./library/LibraryRoutes"));
 
 /** Every view has an address of its own. */
 export function App() {
@@ -25,15 +22,8 @@ export function App() {
         <Route path="weighing" element={<WeighingView />} />
         <Route path="note" element={<NoteView />} />
       </Route>
-      <Route path="/library" element={<LibraryFrame />}>
-        <Route index element={<LibraryView />} />
-        <Route path="tests/:id" element={<TestSheetView />} />
-        <Route path="conditions/:id" element={<ConditionSheetView />} />
-        <Route path="sets/:id" element={<ClusterSheetView />} />
-        <Route path="ledger" element={<LedgerView />} />
-        <Route path="calculators" element={<CalculatorsView />} />
-      </Route>
-      <Route path="*" element={<Message page title="There is no such page" action={<Link className="underline" to="/">Back to the list</Link>}>The address may be misspelt. Nothing was lost.</Message>} />
+      <Route path="/library/*" element={<Suspense fallback={<Waiting page what="the library" />}><LibraryRoutes /></Suspense>} />
+      <Route path="*" element={<NoSuchPage />} />
     </Routes>
   );
 }
