@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param patterns by condition
  */
 public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map<ConditionId, Condition> conditions,
-        Map<ConditionId, Pattern> patterns, List<Cluster> clusters, List<DependencyGroup> groups, List<Schools.Question> schools, List<Lock> locks,
+        Map<ConditionId, Pattern> patterns, List<Cluster> clusters, List<DependencyGroup> groups, List<Schools.Question> schools, List<Lock> locks, List<RedFlag> redFlags,
         Map<String, Pattern.Clue> clues, List<SharedName> sharedNames, Thresholds thresholds, Map<String, Routine> routines) {
 
     /** The test, or {@link IllegalArgumentException} that names it. Never null. */
@@ -52,6 +52,11 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
     /** The schools in force where nobody chose another. */
     public Schools usualSchools() {
         return Schools.usual(schools);
+    }
+
+    /** The red flags asked for a region, in the order of the content. */
+    public List<RedFlag> redFlagsOf(String region) {
+        return redFlags.stream().filter(flag -> flag.regions().contains(region)).toList();
     }
 
     public List<Lock> locksOf(TestId test) {

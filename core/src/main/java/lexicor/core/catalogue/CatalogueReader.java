@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
@@ -30,6 +31,8 @@ public final class CatalogueReader {
     private final Map<ConditionId, Pattern> patterns = new LinkedHashMap<>();
     private final List<DependencyGroup> groups = new ArrayList<>();
     private final List<Lock> locks = new ArrayList<>();
+    private final Map<String, RedFlag> redFlags = new LinkedHashMap<>();
+    private final Set<String> facts = new HashSet<>();
     private final List<SharedName> sharedNames = new ArrayList<>();
     private final Map<String, Routine> routines = new LinkedHashMap<>();
 
@@ -49,27 +52,28 @@ public final class CatalogueReader {
 
     private Catalogue read() {
         SourceNode index = open("index.yaml").allowing("parts", "schools", "thresholds", "clues", "conditions", "tests", "patterns", "clusters",
-                "groups", "locks", "shared-names", "routines");
+                "groups", "locks", "red-flags", "shared-names", "routines");
         PartVocabulary vocabulary = PartVocabulary.read(open(index.text("parts")));
         SchoolReader schools = new SchoolReader(open(index.text("schools")));
         Thresholds thresholds = thresholds(open(index.text("thresholds")));
-        each(index, "conditions", this::condition);
+        PatternReader patternReader = new PatternReader(known, open(index.text("clues")));
+        each(index, "conditions", node -> condition(node, patternReader));
         TestReader testReader = new TestReader(vocabulary, known.conditions.keySet(), schools);
         each(index, "tests", node -> test(node, testReader.read(node)));
         known.tests.values().forEach(this::requireKnownTests);
-        PatternReader patternReader = new PatternReader(known, open(index.text("clues")));
         each(index, "patterns", node -> pattern(node, patternReader.read(node)));
         ClusterReader clusterReader = new ClusterReader(known, patternReader.clues());
         each(index, "clusters", node -> once(node, known.clusters, clusterReader.read(node), Cluster::id, "cluster"));
         each(index, "groups", this::group);
         each(index, "locks", this::lock);
+        each(index, "red-flags", this::redFlag);
         each(index, "shared-names", this::sharedName);
         each(index, "routines", this::routine);
         requireReadCriteria();
         requireExplainedNames(index);
         return new Catalogue(Fingerprint.of(texts), Collections.unmodifiableMap(known.tests), Collections.unmodifiableMap(known.conditions),
                 Collections.unmodifiableMap(patterns), List.copyOf(known.clusters.values()), List.copyOf(groups), schools.questions(),
-                List.copyOf(locks), Map.copyOf(patternReader.clues()), List.copyOf(sharedNames), thresholds, Collections.unmodifiableMap(routines));
+                List.copyOf(locks), List.copyOf(redFlags.values()), Map.copyOf(patternReader.clues()), List.copyOf(sharedNames), thresholds, Collections.unmodifiableMap(routines));
     }
 
     /** A file holds one entry or a list of them. */
@@ -103,14 +107,14 @@ public final class CatalogueReader {
         return new Thresholds(setAside, test, node.number("act", test, 0.999), node.number("serious", 0.001, 0.999));
     }
 
-    private void condition(SourceNode node) {
+    private void condition(SourceNode node, PatternReader clues) {
         node.allowing("id", "name", "short", "region", "scope", "start", "only-if", "within", "serious");
         Map<Setting, Double> start = new LinkedHashMap<>();
         SourceNode starts = node.child("start").allowing("first-contact", "specialist");
         start.put(Setting.FIRST_CONTACT, starts.number("first-contact", 0.001, 0.999));
         start.put(Setting.SPECIALIST, starts.number("specialist", 0.001, 0.999));
         Condition condition = new Condition(named(node, "id", ConditionId::of), node.text("name"), node.text("short", node.text("name")), node.text("region"),
-                node.text("scope", ""), start, node.optionalChild("only-if").map(SourceNode::asText), node.optionalChild("within").map(known::condition),
+                node.text("scope", ""), start, node.optionalChild("only-if").map(clues::clue), node.optionalChild("within").map(known::condition),
                 node.optionalChild("serious").map(SourceNode::asText));
         once(node, known.conditions, condition, Condition::id, "condition");
     }
@@ -140,8 +144,24 @@ public final class CatalogueReader {
     }
 
     private void lock(SourceNode node) {
-        node.allowing("id", "when", "because", "tests");
-        locks.add(new Lock(node.text("id"), node.text("when"), node.text("because"), known.tests(node, "tests")));
+        node.allowing("id", "when", "because", "facts", "tests");
+        List<Lock.Fact> own = new ArrayList<>();
+        for (SourceNode fact : node.list("facts")) {
+            fact.allowing("fact", "label", "weeks");
+            if (!facts.add(fact.text("fact"))) {
+                throw fact.fault("fact '" + fact.text("fact") + "' locks twice; allowed: one lock for each");
+            }
+            own.add(new Lock.Fact(fact.text("fact"), fact.text("label"), fact.has("weeks") ? OptionalInt.of(fact.whole("weeks", 1, 520)) : OptionalInt.empty()));
+        }
+        if (own.isEmpty()) {
+            throw node.fault("field 'facts' is empty; allowed: at least one fact that locks");
+        }
+        locks.add(new Lock(node.text("id"), node.text("when"), node.text("because"), own, known.tests(node, "tests")));
+    }
+
+    private void redFlag(SourceNode node) {
+        node.allowing("id", "sign", "think-of", "regions", "then");
+        once(node, redFlags, new RedFlag(node.text("id"), node.text("sign"), node.text("think-of"), node.texts("regions"), node.text("then")), RedFlag::id, "red flag");
     }
 
     private void sharedName(SourceNode node) {

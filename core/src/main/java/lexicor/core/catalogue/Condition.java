@@ -8,12 +8,12 @@ import java.util.Optional;
  *
  * @param scope   what the name covers, in a line; may be empty
  * @param start   working estimate of the chance before any finding, by setting, each within (0, 1)
- * @param onlyIf  the story without which the start does not hold, such as "after a fall"; empty where it always does
+ * @param onlyIf  the story without which the start does not hold, such as a fall; empty where it always does
  * @param within  the wider condition that this one is a part of
  * @param serious why it must not be missed, and when; empty where it is not of that kind
  */
 public record Condition(ConditionId id, String name, String shortName, String region, String scope, Map<Setting, Double> start,
-        Optional<String> onlyIf, Optional<ConditionId> within, Optional<String> serious) {
+        Optional<Pattern.Clue> onlyIf, Optional<ConditionId> within, Optional<String> serious) {
     public Condition {
         start = Map.copyOf(start);
     }

@@ -1,14 +1,27 @@
 package lexicor.core.catalogue;
 
 import java.util.List;
+import java.util.OptionalInt;
 
 /**
  * A reason for which tests must not be done, or only lightly.
  *
+ * @param when    what it is about, in a line
  * @param because what could happen, in plain words
+ * @param facts   any of these locks
  */
-public record Lock(String id, String when, String because, List<TestId> tests) {
+public record Lock(String id, String when, String because, List<Fact> facts, List<TestId> tests) {
+
+    /**
+     * Something about the patient.
+     *
+     * @param weeks for how long after its date it locks; empty where it locks for as long as it holds
+     */
+    public record Fact(String id, String label, OptionalInt weeks) {
+    }
+
     public Lock {
+        facts = List.copyOf(facts);
         tests = List.copyOf(tests);
     }
 }

@@ -27,15 +27,18 @@ final class PatternReader {
         return clues;
     }
 
+    Pattern.Clue clue(SourceNode node) {
+        return Optional.ofNullable(clues.get(node.asText()))
+                .orElseThrow(() -> node.fault("clue '" + node.asText() + "' is not known; allowed: " + clues.keySet()));
+    }
+
     Pattern read(SourceNode node) {
         node.allowing("condition", "expects", "against", "defining", "clues", "rivals", "settles");
         ConditionId condition = known.condition(node.child("condition"));
         List<Pattern.Shift> shifts = new ArrayList<>();
         for (SourceNode shift : node.list("clues")) {
             shift.allowing("clue", "step");
-            Pattern.Clue clue = Optional.ofNullable(clues.get(shift.text("clue")))
-                    .orElseThrow(() -> shift.child("clue").fault("clue '" + shift.text("clue") + "' is not known; allowed: " + clues.keySet()));
-            shifts.add(new Pattern.Shift(clue, shift.oneOf("step", Pattern.Step.class)));
+            shifts.add(new Pattern.Shift(clue(shift.child("clue")), shift.oneOf("step", Pattern.Step.class)));
         }
         List<Pattern.Rival> rivals = new ArrayList<>();
         for (SourceNode rival : node.list("rivals")) {
