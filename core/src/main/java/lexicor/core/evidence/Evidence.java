@@ -7,6 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.ConditionId;
@@ -24,12 +26,21 @@ public final class Evidence {
     private final Catalogue catalogue;
     private final Map<RecordId, AccuracyRecord> records;
     private final Map<RecordId, Tie> ties;
+    private final Schools usual;
+    private final Map<String, List<AccuracyRecord>> bySubject;
+    private final Map<Asked, Optional<EvidenceInUse>> answered = new ConcurrentHashMap<>();
+
+    /** What was asked of the policy. Content never changes, so an answer holds for good. */
+    private record Asked(TestId test, ConditionId condition, Schools schools) {
+    }
 
     Evidence(String revision, Catalogue catalogue, Map<RecordId, AccuracyRecord> records, Map<RecordId, Tie> ties) {
         this.revision = revision;
         this.catalogue = catalogue;
         this.records = Collections.unmodifiableMap(new LinkedHashMap<>(records));
         this.ties = Map.copyOf(ties);
+        this.usual = catalogue.usualSchools();
+        this.bySubject = records.values().stream().collect(Collectors.groupingBy(AccuracyRecord::subject));
     }
 
     /** Short fingerprint of ledger and ties. */
@@ -51,11 +62,15 @@ public final class Evidence {
      * empty where none can.
      */
     public Optional<EvidenceInUse> inUse(TestId test, ConditionId condition) {
-        return inUse(test, condition, catalogue.usualSchools());
+        return inUse(test, condition, usual);
     }
 
     /** The same under other schools: where a school fixes the criterion, records of another one are not used. */
     public Optional<EvidenceInUse> inUse(TestId test, ConditionId condition, Schools schools) {
+        return answered.computeIfAbsent(new Asked(test, condition, schools), asked -> choose(test, condition, schools));
+    }
+
+    private Optional<EvidenceInUse> choose(TestId test, ConditionId condition, Schools schools) {
         List<CriterionId> usualFirst = catalogue.test(test).readingFor(condition).map(reading -> reading.by(schools)).orElse(List.of());
         return candidates(test, condition).stream()
                 .filter(candidate -> !candidate.record().review() && usualFirst.contains(candidate.criterion()))
@@ -117,8 +132,7 @@ public final class Evidence {
     }
 
     private List<AccuracyRecord> about(TestId test, ConditionId condition) {
-        return records.values().stream()
-                .filter(record -> record.subject().equals(test.value()) && record.condition().equals(condition.value()))
+        return bySubject.getOrDefault(test.value(), List.of()).stream().filter(record -> record.condition().equals(condition.value()))
                 .sorted(Comparator.comparing(record -> record.id().value())).toList();
     }
 
