@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
-import { useDeferredValue, useMemo } from "react";
+import { useDeferredValue, useMemo, useRef, type KeyboardEvent } from "react";
+import { useNavigate } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { Button } from "../shared/ui/Button";
@@ -38,6 +39,20 @@ function Shelf({ library }: { library: Library }) {
   ], [library]);
   const found = (deferred.trim() === "" ? everything : search.find(deferred)).filter((hit) => fits(hit, filter, library));
   const shared = search.sharedName(deferred);
+  const list = useRef<HTMLDivElement>(null);
+  const navigate = useNavigate();
+  const move = (event: KeyboardEvent) => {
+    if (event.key !== "Enter" && event.key !== "ArrowDown") {
+      return;
+    }
+    event.preventDefault();
+    const [best] = search.find(words).filter((hit) => fits(hit, filter, library));
+    if (event.key === "Enter" && best && !search.sharedName(words)) {
+      void navigate(`/library/${best.kind}s/${best.id}`);
+    } else {
+      list.current?.querySelector("a")?.focus(); // a name that several tests go by is asked about, never decided
+    }
+  };
   return (
     <>
       <div className="mt-5 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
@@ -48,24 +63,26 @@ function Shelf({ library }: { library: Library }) {
         <section aria-label="Found">
           <label className="block">
             <span className="sr-only">Find a test, a condition or a set</span>
-            <input type="search" autoFocus value={words} onChange={(event) => { set({ find: event.target.value }); }}
+            <input type="search" autoFocus value={words} onChange={(event) => { set({ find: event.target.value }); }} onKeyDown={move}
               placeholder="Any name, structure or condition" maxLength={80}
               className="min-h-14 w-full rounded border border-edge bg-sheet px-4 text-xl placeholder:text-soft" />
           </label>
           <Filters filter={filter} library={library} onChange={(key, value) => { set({ [key]: value }); }} />
-          {shared && <SharedNameQuestion shared={shared} />}
-          <div className="mt-3 mb-1 flex flex-wrap justify-between gap-x-6 text-note text-soft">
-            <p role="status">{found.length === 0 ? "Nothing matches. Try fewer letters, another name, or fewer filters." : `${String(found.length)} found`}</p>
-            <p><Weighed /> weighed by figures <NotWeighed /> noted, not weighed</p>
-          </div>
-          {groups(found, deferred.trim() === "", library).map((group) => (
-            <div key={group.title}>
-              {group.title && <h2 className="mt-5 mb-1 font-serif text-xl font-semibold">{group.title}</h2>}
-              <ul className="border-t border-line">
-                {group.hits.map((hit) => <li key={`${hit.kind} ${hit.id}`} className="border-b border-line"><HitRow hit={hit} library={library} /></li>)}
-              </ul>
+          <div ref={list}>
+            {shared && <SharedNameQuestion shared={shared} />}
+            <div className="mt-3 mb-1 flex flex-wrap justify-between gap-x-6 text-note text-soft">
+              <p role="status">{found.length === 0 ? "Nothing matches. Try fewer letters, another name, or fewer filters." : `${String(found.length)} found`}</p>
+              <p><Weighed /> weighed by figures <NotWeighed /> noted, not weighed</p>
             </div>
-          ))}
+            {groups(found, deferred.trim() === "", library).map((group) => (
+              <div key={group.title}>
+                {group.title && <h2 className="mt-5 mb-1 font-serif text-xl font-semibold">{group.title}</h2>}
+                <ul className="border-t border-line">
+                  {group.hits.map((hit) => <li key={`${hit.kind} ${hit.id}`} className="border-b border-line"><HitRow hit={hit} library={library} /></li>)}
+                </ul>
+              </div>
+            ))}
+          </div>
         </section>
       </div>
     </>

@@ -80,6 +80,12 @@ public final class Evidence {
                         .thenComparing(candidate -> candidate.record().id().value()));
     }
 
+    /** Whether published accuracy speaks for a clue about a condition, so that it is evidence and no mere shift of the start. */
+    public boolean weighsClue(String clue, ConditionId condition) {
+        return records.values().stream().anyMatch(record -> ties.get(record.id()) instanceof Tie.ToClue tie && tie.clue().equals(clue)
+                && tie.condition().equals(condition) && Weighable.of(record) instanceof Weighable.Yes);
+    }
+
     /** The record behind a level of a cluster; empty where its figures cannot be weighed. */
     public Optional<EvidenceInUse> inUse(Cluster.Level level) {
         if (level.direction() != Cluster.Direction.POSITIVE && level.direction() != Cluster.Direction.NEGATIVE) {

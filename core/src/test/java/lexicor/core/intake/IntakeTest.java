@@ -1,0 +1,164 @@
+package lexicor.core.intake;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.CatalogueReader;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.RedFlag;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.EvidenceReader;
+import lexicor.core.intake.SafetyScreen.Release;
+import lexicor.core.intake.SafetyScreen.State;
+import lexicor.core.intake.StartingOdds.Moved;
+import lexicor.core.intake.StartingOdds.Start;
+import lexicor.core.intake.StartingOdds.Told;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class IntakeTest {
+
+    private static final Catalogue CATALOGUE = CatalogueReader.shipped();
+    private static final LocalDate TODAY = LocalDate.of(2026, 3, 2);
+
+    @Nested
+    class Red_flags {
+
+        private final SafetyScreen screen = SafetyScreen.of(CATALOGUE, "shoulder");
+
+        @ParameterizedTest
+        @ValueSource(strings = {"shoulder", "elbow", "wrist", "hand", "neck"})
+        void every_region_has_its_own(String region) {
+            assertThat(SafetyScreen.of(CATALOGUE, region).asked()).hasSizeGreaterThanOrEqualTo(5).extracting(RedFlag::then).allMatch(then -> then.endsWith("per local pathway"));
+        }
+
+        @Test
+        void testing_is_closed_until_all_were_asked() {
+            assertThat(screen.state()).isEqualTo(State.NOT_YET_ASKED);
+            assertThat(screen.answered("cardiac", false).state()).isEqualTo(State.NOT_YET_ASKED);
+            assertThat(screen.noneOfThese().state()).isEqualTo(State.OPEN);
+        }
+
+        @Test
+        void a_yes_suspends_even_before_the_rest_was_asked() {
+            SafetyScreen suspended = screen.answered("joint-infection", true);
+            assertThat(suspended.state()).isEqualTo(State.SUSPENDED);
+            assertThat(suspended.noneOfThese().state()).as("none of these does not take a yes back").isEqualTo(State.SUSPENDED);
+            assertThat(suspended.present()).extracting(RedFlag::thinkOf).containsExactly("Joint infection");
+        }
+
+        @Test
+        void a_release_opens_it_and_is_kept() {
+            SafetyScreen released = screen.answered("tumour", true).noneOfThese().released("tumour", new Release("A. Moor", "MRI last week, clear"));
+            assertThat(released.state()).isEqualTo(State.OPEN);
+            assertThat(released.releases().get("tumour").reason()).isEqualTo("MRI last week, clear");
+            assertThat(released.answered("tumour", true).state()).as("found again").isEqualTo(State.SUSPENDED);
+        }
+
+        @Test
+        void a_release_needs_a_name_a_reason_and_a_flag_that_is_present() {
+            assertThatThrownBy(() -> new Release("A. Moor", " ")).hasMessageContaining("reason is too short");
+            assertThatThrownBy(() -> new Release("", "seen")).hasMessageContaining("by is empty");
+            assertThatThrownBy(() -> screen.released("cord", new Release("A. Moor", "seen"))).hasMessageContaining("is not present");
+            assertThatThrownBy(() -> screen.answered("cold", true)).hasMessageContaining("red flag 'cold' is not asked here; allowed: [deformity");
+            assertThatThrownBy(() -> SafetyScreen.of(CATALOGUE, "knee")).hasMessageContaining("allowed: [elbow, hand, neck, shoulder, wrist]");
+        }
+    }
+
+    @Nested
+    class Locks {
+
+        private final LockCheck check = new LockCheck(CATALOGUE);
+
+        @ParameterizedTest(name = "dislocation on {0}: locked {1}")
+        @CsvSource({"2026-01-18, false", "2026-01-19, false", "2026-01-20, true", "2026-03-02, true"})
+        void a_window_locks_to_the_day(LocalDate on, boolean locked) {
+            assertThat(check.locked(List.of(LockFinding.on("shoulder-dislocation", on)), TODAY).containsKey(TestId.of("sh-apprehension"))).isEqualTo(locked);
+        }
+
+        @Test
+        void without_a_date_a_window_is_taken_as_open() {
+            assertThat(check.locked(List.of(LockFinding.of("shoulder-repair")), TODAY)).containsKey(TestId.of("sh-empty-can")).doesNotContainKey(TestId.of("sh-rom"));
+        }
+
+        @Test
+        void every_reason_is_told_with_its_end() {
+            var locked = check.locked(List.of(LockFinding.on("shoulder-dislocation", LocalDate.of(2026, 2, 16)), LockFinding.of("dislocates-easily")), TODAY);
+            assertThat(locked.get(TestId.of("sh-fulcrum"))).extracting(LockedTest::why).containsExactly(
+                    "Shoulder dislocation, locked until 2026-03-30: stress could displace it",
+                    "Recurrent dislocation, or dislocates easily: the joint could come out; apprehension only slowly and by an experienced examiner");
+        }
+
+        @Test
+        void what_is_unknown_or_yet_to_come_is_named() {
+            assertThatThrownBy(() -> check.locked(List.of(LockFinding.of("flu")), TODAY)).hasMessageContaining("fact 'flu' locks nothing; allowed: [shoulder-fracture");
+            assertThatThrownBy(() -> check.locked(List.of(LockFinding.on("shoulder-repair", TODAY.plusDays(1))), TODAY)).hasMessage("shoulder-repair is on 2026-03-03; allowed: up to 2026-03-02");
+        }
+    }
+
+    @Nested
+    class Starting_odds {
+
+        private final StartingOdds odds = new StartingOdds(CATALOGUE, EvidenceReader.shipped(CATALOGUE));
+
+        private Start start(String condition, Set<String> clues, boolean inZone, Map<ConditionId, Double> own) {
+            Condition known = CATALOGUE.condition(ConditionId.of(condition));
+            return odds.of(List.of(known), new Told(Setting.FIRST_CONTACT, inZone ? Set.of(known.id()) : Set.of(), clues, own)).get(0);
+        }
+
+        @Test
+        void nothing_told_leaves_the_working_estimate() {
+            assertThat(start("acj", Set.of(), true, Map.of()).chance()).isCloseTo(0.12, within(1e-12));
+        }
+
+        @Test
+        void a_clue_shifts_by_a_visible_step() {
+            Start start = start("frozen-shoulder", Set.of("diabetes", "stiff-sleepless", "overhead"), true, Map.of());
+            assertThat(start.moved()).extracting(Moved::by).containsExactlyInAnyOrder("Diabetes", "Stiff, and loses sleep over it");
+            double before = Math.log(0.1 / 0.9);
+            assertThat(start.chance()).isCloseTo(1 / (1 + Math.exp(-(before + 0.8))), within(1e-12));
+        }
+
+        @Test
+        void a_clue_with_published_accuracy_is_evidence_and_no_shift() {
+            assertThat(start("cuff-tear-any", Set.of("night-pain"), true, Map.of()).moved()).isEmpty();
+            assertThat(start("cuff-tear-full", Set.of("night-pain"), true, Map.of()).moved()).extracting(Moved::logOdds).containsExactly(0.4);
+        }
+
+        @Test
+        void outside_the_zone_a_condition_starts_at_a_tenth() {
+            assertThat(start("cervical-radiculopathy", Set.of(), false, Map.of()).chance()).isCloseTo(0.01, within(1e-12));
+        }
+
+        @Test
+        void the_therapists_own_chance_stands_and_the_steps_stay_to_be_seen() {
+            Start start = start("frozen-shoulder", Set.of("diabetes"), true, Map.of(ConditionId.of("frozen-shoulder"), 0.4));
+            assertThat(start.chance()).isCloseTo(0.4, within(1e-12));
+            assertThat(start.moved()).hasSize(1);
+            assertThat(start.estimate()).isEqualTo(0.10);
+        }
+
+        @Test
+        void a_start_that_needs_a_story_waits_for_it() {
+            assertThat(start("shoulder-fracture", Set.of(), true, Map.of()).inactive()).hasValue("After an injury");
+            assertThat(start("shoulder-fracture", Set.of("after-injury"), true, Map.of()).inactive()).isEmpty();
+        }
+
+        @Test
+        void unknown_clues_and_impossible_chances_are_refused() {
+            assertThatThrownBy(() -> start("acj", Set.of("moon"), true, Map.of())).hasMessageContaining("clue 'moon' is not known; allowed: [after-injury");
+            assertThatThrownBy(() -> start("acj", Set.of(), true, Map.of(ConditionId.of("acj"), 1.0))).hasMessageContaining("prior is 1.0");
+        }
+    }
+}
