@@ -4,8 +4,10 @@ import jakarta.validation.Valid;
 import java.util.ArrayList;
 import java.util.List;
 import lexicor.core.evidence.TwoByTwo;
+import lexicor.core.weighing.CountedTest;
 import lexicor.core.weighing.PostTest;
 import lexicor.core.weighing.SingleTest;
+import lexicor.core.weighing.TestGroup;
 import lexicor.server.problems.BadInput;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -26,24 +28,53 @@ class CalculatorController {
         return AccuracyAnswer.of(new TwoByTwo(question.tp(), question.fp(), question.fn(), question.tn()));
     }
 
-    /** The chance after groups of tests, and the likelihood ratio of all of them. */
+    /** The chance after groups of tests, and the likelihood ratio of all of them. Groups are independent of each other. */
     @PostMapping("/post-test")
     PostTestAnswer postTest(@Valid @RequestBody PostTestQuestion question) {
-        List<SingleTest> tests = new ArrayList<>();
+        List<TestGroup> groups = new ArrayList<>();
         for (int group = 0; group < question.groups().size(); group++) {
             PostTestQuestion.Group asked = question.groups().get(group);
-            requireIndependent(asked.rho(), "groups[" + group + "].rho");
-            for (int test = 0; test < asked.tests().size(); test++) {
-                tests.add(asked.tests().get(test).read("groups[" + group + "].tests[" + test + "]"));
-            }
+            groups.add(TestGroup.of(asked.rho(), tests(asked.tests(), "groups[" + group + "].")));
         }
-        PostTest answer = PostTest.of(question.prior(), tests);
+        PostTest answer = PostTest.ofGroups(question.prior(), groups);
         return new PostTestAnswer(answer.chance(), answer.likelihoodRatio());
     }
 
-    private static void requireIndependent(double rho, String field) {
-        if (rho != 0) {
-            throw new BadInput(field, "is " + rho + "; allowed: 0, since tests that depend on each other cannot be computed yet");
+    /** The chance of a group's answers with and without the condition. */
+    @PostMapping("/group")
+    GroupAnswer group(@Valid @RequestBody GroupQuestion question) {
+        double absent = question.rhoAbsent() == null ? question.rho() : question.rhoAbsent();
+        TestGroup.Answer answer = new TestGroup(question.rho(), absent, tests(question.tests(), "")).answer();
+        return new GroupAnswer(answer.givenPresent(), answer.givenAbsent(), answer.likelihoodRatio());
+    }
+
+    /** What the counts behind independent tests leave open of the chance after them. The same seed gives the same answer. */
+    @PostMapping("/interval")
+    IntervalAnswer interval(@Valid @RequestBody IntervalQuestion question) {
+        List<CountedTest> tests = new ArrayList<>();
+        for (int test = 0; test < question.tests().size(); test++) {
+            IntervalQuestion.Counted asked = question.tests().get(test);
+            requireBothGroups(asked, "tests[" + test + "]");
+            tests.add(new CountedTest(new TwoByTwo(asked.tp(), asked.fp(), asked.fn(), asked.tn()), asked.positive()));
+        }
+        CountedTest.Interval answer = CountedTest.interval(question.prior(), tests, question.draws(), question.seed());
+        return new IntervalAnswer(answer.median(), answer.lower(), answer.upper());
+    }
+
+    private static List<SingleTest> tests(List<PostTestQuestion.Test> asked, String within) {
+        List<SingleTest> tests = new ArrayList<>();
+        for (int test = 0; test < asked.size(); test++) {
+            tests.add(asked.get(test).read(within + "tests[" + test + "]"));
+        }
+        return tests;
+    }
+
+    private static void requireBothGroups(IntervalQuestion.Counted asked, String field) {
+        if (asked.tp() + asked.fn() == 0) {
+            throw new BadInput(field + ".tp", "and fn are both 0; allowed: at least one patient with the condition");
+        }
+        if (asked.fp() + asked.tn() == 0) {
+            throw new BadInput(field + ".fp", "and tn are both 0; allowed: at least one patient without the condition");
         }
     }
 }

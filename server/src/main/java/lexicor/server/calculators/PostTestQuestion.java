@@ -14,11 +14,12 @@ record PostTestQuestion(
         @NotNull(message = PostTestQuestion.PRIOR) @DecimalMin(value = "0", inclusive = false, message = PostTestQuestion.PRIOR) @DecimalMax(value = "1", inclusive = false, message = PostTestQuestion.PRIOR) Double prior,
         @NotNull(message = "allowed: a list of groups") @Size(max = 50, message = "allowed: at most 50 groups") @Valid List<@NotNull(message = "allowed: a group") @Valid Group> groups) {
 
+    static final String RHO = "allowed: 0 to 0.95";
     static final String PRIOR = "allowed: between 0 and 1, not 0 or 1 themselves";
 
     /** Tests whose results share a latent correlation. */
     record Group(
-            @NotNull(message = "allowed: 0 to 0.95") @DecimalMin(value = "0", message = "allowed: 0 to 0.95") @DecimalMax(value = "0.95", message = "allowed: 0 to 0.95") Double rho,
+            @NotNull(message = RHO) @DecimalMin(value = "0", message = RHO) @DecimalMax(value = "0.95", message = RHO) Double rho,
             @NotNull(message = "allowed: a list of tests") @Size(max = 100, message = "allowed: at most 100 tests") List<@NotNull(message = "allowed: a test") @Valid Test> tests) {
     }
 

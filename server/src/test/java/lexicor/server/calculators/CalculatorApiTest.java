@@ -54,6 +54,27 @@ class CalculatorApiTest {
     }
 
     @Test
+    void a_group_shares_a_factor() throws Exception {
+        String tests = "[{\"sensitivity\":0.8,\"specificity\":0.8,\"positive\":true},{\"sensitivity\":0.7,\"specificity\":0.75,\"positive\":true}]";
+        JsonNode answer = json(post("group", "{\"rho\":0.4,\"tests\":" + tests + "}"), 200);
+        assertThat(answer.get("givenPresent").asDouble()).isCloseTo(0.8 * 0.753621, Offset.offset(1e-6));
+        assertThat(answer.get("givenAbsent").asDouble()).isCloseTo(0.2 * 0.450589, Offset.offset(1e-6));
+        JsonNode apart = json(post("group", "{\"rho\":0.4,\"rhoAbsent\":0,\"tests\":" + tests + "}"), 200);
+        assertThat(apart.get("givenAbsent").asDouble()).isCloseTo(0.2 * 0.25, EXACT);
+        assertThat(json(post("post-test", "{\"prior\":0.3,\"groups\":[{\"rho\":0.4,\"tests\":" + tests + "}]}"), 200).get("postTest").asDouble())
+                .isCloseTo(0.741414, Offset.offset(1e-6));
+    }
+
+    @Test
+    void an_interval_is_drawn_from_the_counts_and_repeats_with_its_seed() throws Exception {
+        String body = "{\"prior\":0.3,\"draws\":20000,\"seed\":11,\"tests\":[{\"tp\":45,\"fp\":12,\"fn\":15,\"tn\":68,\"positive\":true}]}";
+        JsonNode answer = json(post("interval", body), 200);
+        assertThat(answer.get("median").asDouble()).isCloseTo(0.68, Offset.offset(0.01));
+        assertThat(answer.get("lower").asDouble()).isLessThan(answer.get("median").asDouble());
+        assertThat(json(post("interval", body), 200)).isEqualTo(answer);
+    }
+
+    @Test
     void no_groups_leave_the_prior() throws Exception {
         assertThat(json(post("post-test", "{\"prior\":0.3,\"groups\":[]}"), 200).get("postTest").asDouble()).isEqualTo(0.3);
     }
@@ -69,7 +90,14 @@ class CalculatorApiTest {
             post-test | {"groups":[]}                         | prior                               | between 0 and 1
             post-test | {"prior":1,"groups":[]}               | prior                               | between 0 and 1
             post-test | {"prior":0.3}                         | groups                              | a list of groups
-            post-test | {"prior":0.3,"groups":[{"rho":0.4,"tests":[]}]}  | groups[0].rho            | allowed: 0, since
+            group     | {"tests":[]}                          | rho                                 | 0 to 0.95
+            group     | {"rho":0.4,"tests":[]}                | tests                               | at least one test
+            group     | {"rho":0.4,"rhoAbsent":-1,"tests":[{"sensitivity":0.8,"specificity":0.8,"positive":true}]} | rhoAbsent | 0 to 0.95
+            group     | {"rho":0.4,"tests":[{"sensitivity":0.8,"specificity":1,"positive":true}]} | tests[0].specificity | below 1
+            interval  | {"prior":0.3,"draws":10,"seed":1,"tests":[]} | draws                        | 100 to 200000
+            interval  | {"prior":0.3,"draws":1000,"tests":[]} | seed                                | a whole number
+            interval  | {"prior":0.3,"draws":1000,"seed":1,"tests":[{"tp":0,"fp":1,"fn":0,"tn":1,"positive":true}]} | tests[0].tp | at least one patient with
+            interval  | {"prior":0.3,"draws":1000,"seed":1,"tests":[{"tp":1,"fp":-1,"fn":0,"tn":1,"positive":true}]} | tests[0].fp | 0 to 1000000000
             post-test | {"prior":0.3,"groups":[{"rho":2,"tests":[]}]}    | groups[0].rho            | 0 to 0.95
             post-test | {"prior":0.3,"groups":[{"rho":0,"tests":[{"sensitivity":1.2,"specificity":0.5,"positive":true}]}]} | groups[0].tests[0].sensitivity | 0 to 1
             post-test | {"prior":0.3,"groups":[{"rho":0,"tests":[{"sensitivity":0.2,"specificity":1,"positive":true}]}]}   | groups[0].tests[0].specificity | below 1

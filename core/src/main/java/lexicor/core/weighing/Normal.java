@@ -1,0 +1,42 @@
+package lexicor.core.weighing;
+
+import org.hipparchus.distribution.continuous.NormalDistribution;
+
+/** The standard normal distribution, with a logarithm that holds far out in the tail. */
+final class Normal {
+
+    private static final NormalDistribution STANDARD = new NormalDistribution();
+    private static final double HALF_LOG_TWO_PI = 0.5 * Math.log(2 * Math.PI);
+
+    /** Below it the distribution function is taken from its asymptotic series (Abramowitz and Stegun 26.2.12). */
+    private static final double TAIL = -30;
+
+    private Normal() {
+    }
+
+    /** log of the density. */
+    static double logDensity(double x) {
+        return -x * x / 2 - HALF_LOG_TWO_PI;
+    }
+
+    /** log of the chance of at most {@code x}; exact limits at the infinities. */
+    static double logBelow(double x) {
+        if (x == Double.NEGATIVE_INFINITY) {
+            return Double.NEGATIVE_INFINITY;
+        }
+        if (x > TAIL) {
+            return x > 8 ? Math.log1p(-STANDARD.cumulativeProbability(-x)) : Math.log(STANDARD.cumulativeProbability(x));
+        }
+        double square = 1 / (x * x);
+        return logDensity(x) - Math.log(-x) + Math.log1p(-square * (1 - 3 * square * (1 - 5 * square)));
+    }
+
+    static double below(double x) {
+        return x == Double.POSITIVE_INFINITY ? 1 : x == Double.NEGATIVE_INFINITY ? 0 : STANDARD.cumulativeProbability(x);
+    }
+
+    /** The point below which a share of {@code chance} lies; infinite at 0 and 1. */
+    static double quantile(double chance) {
+        return chance <= 0 ? Double.NEGATIVE_INFINITY : chance >= 1 ? Double.POSITIVE_INFINITY : STANDARD.inverseCumulativeProbability(chance);
+    }
+}
