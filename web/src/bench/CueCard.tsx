@@ -1,4 +1,5 @@
 import type { Test } from "../examination/commands";
+import { Facts } from "../shared/ui/Facts";
 
 /** What to do, one short line each. */
 export function CueCard({ test }: { test: Test }) {
@@ -19,14 +20,7 @@ export function CueCard({ test }: { test: Test }) {
         <span>{test.aliases.length > 0 && <>Also called {test.aliases.join(", ")}</>}</span>
         <span>{test.review === "drafted" && "drafted, not yet reviewed"}</span>
       </p>
-      <dl className="mt-1.5 grid grid-cols-[4rem_1fr] gap-x-2 gap-y-px text-read">
-        {lines.map(([label, text]) => (
-          <div key={label} className="contents">
-            <dt className="text-soft">{label}</dt>
-            <dd>{text}</dd>
-          </div>
-        ))}
-      </dl>
+      <Facts lines={lines} className="mt-1.5 grid-cols-[4rem_1fr] gap-x-2 gap-y-px text-read" />
     </section>
   );
 }

@@ -1,7 +1,8 @@
 import type { ReactNode } from "react";
 import type { Schemas } from "../shared/api/client";
 import { decimal } from "../shared/format";
-import { beyond, WEIGHT_MARKS, weightScale } from "./weightScale";
+import { MarkLabels, MarkLines, Pivot } from "./WeightMarks";
+import { beyond, weightScale } from "./weightScale";
 
 type Study = Schemas["StudyJson"];
 type Figure = Schemas["FigureJson"];
@@ -96,7 +97,7 @@ function Axis() {
     <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} 34`} aria-hidden="true">
       <text x={at(1) - 8} y={11} textAnchor="end" fontSize={13} fill="var(--color-against)">◁ against, if negative</text>
       <text x={at(1) + 8} y={11} fontSize={13} fill="var(--color-for)">for, if positive ▶</text>
-      {WEIGHT_MARKS.map((mark) => <text key={mark} x={at(mark)} y={29} textAnchor="middle" fontSize={12.5} fill="var(--color-soft)" fontWeight={400}>{mark < 1 ? `÷${String(Math.round(1 / mark))}` : mark === 1 ? "1" : `×${String(mark)}`}</text>)}
+      <MarkLabels at={at} y={29} fontWeight={400} />
     </svg>
   );
 }
@@ -106,7 +107,8 @@ function Weights({ study }: { study: Study }) {
   const height = 52;
   return (
     <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} ${String(height)}`} role="img" aria-label={`Weighs ${study.lrPositive == null ? "nothing known" : decimal(study.lrPositive.value)} if positive, ${study.lrNegative == null ? "nothing known" : decimal(study.lrNegative.value)} if negative`}>
-      {WEIGHT_MARKS.map((mark) => <line key={mark} x1={at(mark)} x2={at(mark)} y1={0} y2={height} stroke={mark === 1 ? "var(--color-ink)" : "var(--color-line)"} strokeWidth={mark === 1 ? 1.6 : 1} />)}
+      <MarkLines at={at} height={height} />
+      <Pivot at={at} height={height} />
       {study.lrPositive != null && <Weight figure={study.lrPositive} y={16} positive />}
       {study.lrNegative != null && <Weight figure={study.lrNegative} y={36} positive={false} />}
     </svg>

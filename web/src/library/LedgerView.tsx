@@ -4,6 +4,7 @@ import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { Facts } from "../shared/ui/Facts";
 import { Message, Waiting } from "../shared/ui/Message";
 import { useAddress } from "../shared/useAddress";
 
@@ -75,9 +76,7 @@ function Entry({ record }: { record: Schemas["RecordJson"] }) {
         <span className="text-note">{record.sensitivity == null && record.specificity == null ? `LR ${String(record.lrPositive ?? "–")} / ${String(record.lrNegative ?? "–")}` : `sens ${share(record.sensitivity)} · spec ${share(record.specificity)}`}<span className="block text-soft">{record.total != null ? `${String(record.total)} patients` : "size unknown"}</span></span>
         <span className="text-note font-semibold">{USES[record.use]}</span>
       </summary>
-      <dl className="grid grid-cols-[10rem_1fr] gap-x-3 gap-y-0.5 bg-sheet px-4 py-3 text-note">
-        {rows(record).map(([label, text]) => <div key={label} className="contents"><dt className="text-soft">{label}</dt><dd>{text}</dd></div>)}
-      </dl>
+      <Facts lines={rows(record)} className="grid-cols-[10rem_1fr] gap-x-3 gap-y-0.5 bg-sheet px-4 py-3 text-note" />
     </details>
   );
 }

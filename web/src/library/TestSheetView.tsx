@@ -6,6 +6,7 @@ import { keys } from "../shared/api/keys";
 import { PoseFigure } from "../shared/drawings/PoseFigure";
 import { poseWords } from "../shared/drawings/poseGeometry";
 import { capital } from "../shared/format";
+import { Facts } from "../shared/ui/Facts";
 import { ReadingRules } from "./ReadingRules";
 import { SharedNameQuestion } from "./SharedNameQuestion";
 import { Part, Sheet, SheetHead, ShortList, ToSheet } from "./Sheet";
@@ -71,11 +72,5 @@ function Conduct({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
     lines.push(["Needs", sheet.equipment.join(", ")]);
   }
   lines.push(["Provokes", ["nothing", "little", "clearly: may hurt", "strongly: may hurt or frighten"][sheet.test.provocation] ?? ""], ["Loads", sheet.structures.join(", ")]);
-  return (
-    <dl className="mt-4 grid grid-cols-[8rem_1fr] gap-x-2 gap-y-0.5 border-t border-line pt-3 text-read">
-      {lines.map(([label, text], index) => (
-        <div key={index} className="contents"><dt className="text-soft">{label}</dt><dd>{text}</dd></div>
-      ))}
-    </dl>
-  );
+  return <Facts lines={lines} className="mt-4 grid-cols-[8rem_1fr] gap-x-2 gap-y-0.5 border-t border-line pt-3 text-read" />;
 }

@@ -1,7 +1,8 @@
 import type { Schemas } from "../shared/api/client";
 import { decimal } from "../shared/format";
 import { ToSheet } from "./Sheet";
-import { WEIGHT_MARKS, weightScale } from "./weightScale";
+import { MarkLabels, MarkLines, Pivot } from "./WeightMarks";
+import { weightScale } from "./weightScale";
 
 const WIDTH = 460;
 
@@ -20,7 +21,7 @@ export function WeightBars({ weights }: { weights: Schemas["WeightJson"][] }) {
               <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} 32`} aria-hidden="true">
                 <text x={at(1) - 8} y={11} textAnchor="end" fontSize={13} fill="var(--color-against)">negative lowers ◁</text>
                 <text x={at(1) + 8} y={11} fontSize={13} fill="var(--color-for)">▶ positive raises</text>
-                {WEIGHT_MARKS.map((mark) => <text key={mark} x={at(mark)} y={28} textAnchor="middle" fontSize={12.5} fill="var(--color-soft)">{mark < 1 ? `÷${String(Math.round(1 / mark))}` : mark === 1 ? "1" : `×${String(mark)}`}</text>)}
+                <MarkLabels at={at} y={28} />
               </svg>
             </th>
             <th className="pl-2 font-semibold">LR+</th>
@@ -52,12 +53,12 @@ function Bar({ weight }: { weight: Schemas["WeightJson"] }) {
   const point = (from: number, to: number) => Math.min(8, Math.abs(to - from));
   return (
     <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} 40`} aria-hidden="true">
-      {WEIGHT_MARKS.map((mark) => <line key={mark} x1={at(mark)} x2={at(mark)} y1={0} y2={40} stroke="var(--color-line)" />)}
+      <MarkLines at={at} height={40} />
       {right > centre && <path d={`M${String(centre)} 11H${String(right - point(centre, right))}L${String(right)} 20L${String(right - point(centre, right))} 29H${String(centre)}z`}
         fill={weight.worthless ? "var(--color-for-wash)" : "var(--color-for)"} stroke="var(--color-for)" strokeWidth={1.4} strokeDasharray={weight.byInventors ? "4 3" : undefined} fillOpacity={weight.byInventors ? 0.55 : 1} />}
       {left < centre && <path d={`M${String(centre)} 11H${String(left + point(centre, left))}L${String(left)} 20L${String(left + point(centre, left))} 29H${String(centre)}z`}
         fill="var(--color-sheet)" stroke="var(--color-against)" strokeWidth={1.8} strokeDasharray={weight.byInventors ? "4 3" : undefined} />}
-      <line x1={centre} x2={centre} y1={0} y2={40} stroke="var(--color-ink)" strokeWidth={1.6} />
+      <Pivot at={at} height={40} />
     </svg>
   );
 }

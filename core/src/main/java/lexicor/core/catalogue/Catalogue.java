@@ -3,6 +3,7 @@ package lexicor.core.catalogue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Everything the field's content holds, checked as a whole by {@link CatalogueReader}.
@@ -45,7 +46,7 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
 
     /** The wider conditions of which {@code condition} is a part, the nearest first. */
     public List<ConditionId> widerThan(ConditionId condition) {
-        return java.util.stream.Stream.iterate(condition(condition).within(), Optional::isPresent, wider -> condition(wider.get()).within())
+        return Stream.iterate(condition(condition).within(), Optional::isPresent, wider -> condition(wider.get()).within())
                 .map(Optional::get).toList();
     }
 

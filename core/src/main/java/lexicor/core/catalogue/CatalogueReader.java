@@ -56,13 +56,14 @@ public final class CatalogueReader {
         PartVocabulary vocabulary = PartVocabulary.read(open(index.text("parts")));
         SchoolReader schools = new SchoolReader(open(index.text("schools")));
         Thresholds thresholds = thresholds(open(index.text("thresholds")));
-        PatternReader patternReader = new PatternReader(known, open(index.text("clues")));
-        each(index, "conditions", node -> condition(node, patternReader));
-        TestReader testReader = new TestReader(vocabulary, known.conditions.keySet(), schools);
+        open(index.text("clues")).items().forEach(this::clue);
+        each(index, "conditions", this::condition);
+        TestReader testReader = new TestReader(vocabulary, known, schools);
         each(index, "tests", node -> test(node, testReader.read(node)));
         known.tests.values().forEach(this::requireKnownTests);
+        PatternReader patternReader = new PatternReader(known);
         each(index, "patterns", node -> pattern(node, patternReader.read(node)));
-        ClusterReader clusterReader = new ClusterReader(known, patternReader.clues());
+        ClusterReader clusterReader = new ClusterReader(known);
         each(index, "clusters", node -> once(node, known.clusters, clusterReader.read(node), Cluster::id, "cluster"));
         each(index, "groups", this::group);
         each(index, "locks", this::lock);
@@ -73,7 +74,7 @@ public final class CatalogueReader {
         requireExplainedNames(index);
         return new Catalogue(Fingerprint.of(texts), Collections.unmodifiableMap(known.tests), Collections.unmodifiableMap(known.conditions),
                 Collections.unmodifiableMap(patterns), List.copyOf(known.clusters.values()), List.copyOf(groups), schools.questions(),
-                List.copyOf(locks), List.copyOf(redFlags.values()), Map.copyOf(patternReader.clues()), List.copyOf(sharedNames), thresholds, Collections.unmodifiableMap(routines));
+                List.copyOf(locks), List.copyOf(redFlags.values()), Map.copyOf(known.clues), List.copyOf(sharedNames), thresholds, Collections.unmodifiableMap(routines));
     }
 
     /** A file holds one entry or a list of them. */
@@ -107,14 +108,21 @@ public final class CatalogueReader {
         return new Thresholds(setAside, test, node.number("act", test, 0.999), node.number("serious", 0.001, 0.999));
     }
 
-    private void condition(SourceNode node, PatternReader clues) {
+    private void clue(SourceNode node) {
+        node.allowing("clue", "label");
+        if (known.clues.put(node.text("clue"), new Pattern.Clue(node.text("clue"), node.text("label"))) != null) {
+            throw node.fault("clue '" + node.text("clue") + "' stands here twice");
+        }
+    }
+
+    private void condition(SourceNode node) {
         node.allowing("id", "name", "short", "region", "scope", "start", "only-if", "within", "serious");
         Map<Setting, Double> start = new LinkedHashMap<>();
         SourceNode starts = node.child("start").allowing("first-contact", "specialist");
         start.put(Setting.FIRST_CONTACT, starts.number("first-contact", 0.001, 0.999));
         start.put(Setting.SPECIALIST, starts.number("specialist", 0.001, 0.999));
-        Condition condition = new Condition(named(node, "id", ConditionId::of), node.text("name"), node.text("short", node.text("name")), node.text("region"),
-                node.text("scope", ""), start, node.optionalChild("only-if").map(clues::clue), node.optionalChild("within").map(known::condition),
+        Condition condition = new Condition(Known.named(node, "id", ConditionId::of), node.text("name"), node.text("short", node.text("name")), node.text("region"),
+                node.text("scope", ""), start, node.optionalChild("only-if").map(known::clue), node.optionalChild("within").map(known::condition),
                 node.optionalChild("serious").map(SourceNode::asText));
         once(node, known.conditions, condition, Condition::id, "condition");
     }
@@ -229,17 +237,5 @@ public final class CatalogueReader {
                 throw index.child("shared-names").fault("'" + name + "' is a name of " + tests + "; allowed: one test, or an explanation of how they differ");
             }
         });
-    }
-
-    static <T> T named(SourceNode node, String field, Function<String, T> form) {
-        try {
-            return form.apply(node.text(field));
-        } catch (IllegalArgumentException fault) {
-            throw node.child(field).fault("field '" + field + "': " + fault.getMessage());
-        }
-    }
-
-    static <T> T known(SourceNode node, T id, java.util.Collection<T> allowed, String what) {
-        return Known.one(node, id, allowed, what);
     }
 }

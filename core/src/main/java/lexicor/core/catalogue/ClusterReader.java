@@ -13,11 +13,9 @@ import lexicor.core.source.SourceNode;
 final class ClusterReader {
 
     private final Known known;
-    private final Map<String, Pattern.Clue> clues;
 
-    ClusterReader(Known known, Map<String, Pattern.Clue> clues) {
+    ClusterReader(Known known) {
         this.known = known;
-        this.clues = clues;
     }
 
     Cluster read(SourceNode node) {
@@ -31,7 +29,7 @@ final class ClusterReader {
             throw node.fault("field 'components' is empty; allowed: at least one finding");
         }
         int most = atMost.isEmpty() ? components.size() : atMost.values().stream().mapToInt(Integer::intValue).sum();
-        return new Cluster(CatalogueReader.named(node, "id", ClusterId::of), node.text("name"), condition, components, atMost,
+        return new Cluster(Known.named(node, "id", ClusterId::of), node.text("name"), condition, components, atMost,
                 levels(node, most), node.text("note", ""));
     }
 
@@ -42,8 +40,7 @@ final class ClusterReader {
             throw node.fault("block '" + block + "' has no number in 'at-most'; allowed: " + blocks.keySet());
         }
         if (node.has("clue")) {
-            Pattern.Clue clue = Optional.ofNullable(clues.get(node.text("clue")))
-                    .orElseThrow(() -> node.child("clue").fault("clue '" + node.text("clue") + "' is not known; allowed: " + clues.keySet()));
+            Pattern.Clue clue = known.clue(node.child("clue"));
             return new Cluster.Component(clue.label(), List.of(), Optional.of(clue), block);
         }
         List<Cluster.Finding> findings = new ArrayList<>();

@@ -26,7 +26,7 @@ final class ConductReader {
         List<Conduct.After> after = new ArrayList<>();
         for (SourceNode item : node.list("after")) {
             item.allowing("test", "criterion", "result", "because");
-            after.add(new Conduct.After(TestId.of(item.text("test")), CriterionId.of(item.text("criterion")),
+            after.add(new Conduct.After(Known.named(item.child("test"), TestId::of), Known.named(item.child("criterion"), CriterionId::of),
                     item.text("result", "positive").equals("positive"), item.text("because")));
         }
         Map<String, String> onlyWhere = new LinkedHashMap<>();

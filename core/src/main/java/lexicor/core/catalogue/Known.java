@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import lexicor.core.source.SourceNode;
 
@@ -13,6 +14,13 @@ final class Known {
     final Map<ConditionId, Condition> conditions = new LinkedHashMap<>();
     final Map<TestId, ExaminationTest> tests = new LinkedHashMap<>();
     final Map<ClusterId, Cluster> clusters = new LinkedHashMap<>();
+
+    final Map<String, Pattern.Clue> clues = new LinkedHashMap<>();
+
+    Pattern.Clue clue(SourceNode node) {
+        return Optional.ofNullable(clues.get(node.asText()))
+                .orElseThrow(() -> node.fault("clue '" + node.asText() + "' is not known; allowed: " + clues.keySet()));
+    }
 
     ConditionId condition(SourceNode node) {
         return one(node, named(node, ConditionId::of), conditions.keySet(), "condition");
@@ -40,6 +48,15 @@ final class Known {
 
     List<TestId> tests(SourceNode node, String field) {
         return node.list(field).stream().map(this::test).toList();
+    }
+
+    /** The name of an entry itself, in its field. */
+    static <T> T named(SourceNode node, String field, Function<String, T> form) {
+        try {
+            return form.apply(node.text(field));
+        } catch (IllegalArgumentException fault) {
+            throw node.child(field).fault("field '" + field + "': " + fault.getMessage());
+        }
     }
 
     static <T> T named(SourceNode node, Function<String, T> form) {

@@ -1,35 +1,16 @@
 package lexicor.core.catalogue;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import lexicor.core.source.SourceNode;
 
-/** Reads what is expected of a condition, its clues, its rivals and what would settle it. */
+/** Reads what is expected of a condition, the clues that shift it, its rivals and what would settle it. */
 final class PatternReader {
 
     private final Known known;
-    private final Map<String, Pattern.Clue> clues = new LinkedHashMap<>();
 
-    PatternReader(Known known, SourceNode clueRoot) {
+    PatternReader(Known known) {
         this.known = known;
-        for (SourceNode node : clueRoot.items()) {
-            node.allowing("clue", "label");
-            if (clues.put(node.text("clue"), new Pattern.Clue(node.text("clue"), node.text("label"))) != null) {
-                throw node.fault("clue '" + node.text("clue") + "' stands here twice");
-            }
-        }
-    }
-
-    Map<String, Pattern.Clue> clues() {
-        return clues;
-    }
-
-    Pattern.Clue clue(SourceNode node) {
-        return Optional.ofNullable(clues.get(node.asText()))
-                .orElseThrow(() -> node.fault("clue '" + node.asText() + "' is not known; allowed: " + clues.keySet()));
     }
 
     Pattern read(SourceNode node) {
@@ -38,7 +19,7 @@ final class PatternReader {
         List<Pattern.Shift> shifts = new ArrayList<>();
         for (SourceNode shift : node.list("clues")) {
             shift.allowing("clue", "step");
-            shifts.add(new Pattern.Shift(clue(shift.child("clue")), shift.oneOf("step", Pattern.Step.class)));
+            shifts.add(new Pattern.Shift(known.clue(shift.child("clue")), shift.oneOf("step", Pattern.Step.class)));
         }
         List<Pattern.Rival> rivals = new ArrayList<>();
         for (SourceNode rival : node.list("rivals")) {

@@ -18,13 +18,13 @@ final class TestReader {
     private static final String USUAL_STOP = "The patient asks you to stop, or pain goes above 7 out of 10";
 
     private final PartVocabulary vocabulary;
-    private final Collection<ConditionId> conditions;
+    private final Known known;
     private final SchoolReader schools;
     private final ConductReader conduct;
 
-    TestReader(PartVocabulary vocabulary, Collection<ConditionId> conditions, SchoolReader schools) {
+    TestReader(PartVocabulary vocabulary, Known known, SchoolReader schools) {
         this.vocabulary = vocabulary;
-        this.conditions = conditions;
+        this.known = known;
         this.schools = schools;
         this.conduct = new ConductReader(schools);
     }
@@ -53,7 +53,7 @@ final class TestReader {
         if (positions.isEmpty()) {
             throw node.fault("field 'positions' is missing; allowed: at least one of the patient's positions");
         }
-        return new ExaminationTest(CatalogueReader.named(node, "id", TestId::of), node.text("name"), node.text("short", node.text("name")),
+        return new ExaminationTest(Known.named(node, "id", TestId::of), node.text("name"), node.text("short", node.text("name")),
                 node.texts("aliases"), node.text("region"), node.oneOf("stage", Stage.class), positions, node.whole("seconds", 1, 600),
                 node.whole("provocation", 0, 3), node.text("review", "drafted"), card, conduct.read(node, rules), parts, wellSide(node, parts),
                 nothing(node, parts, rules), criteria, gates, reads, alsoIn, conduct.pose(node));
@@ -84,7 +84,7 @@ final class TestReader {
 
     private static List<String> wellSide(SourceNode node, List<PartDefinition> parts) {
         List<String> keys = parts.stream().map(PartDefinition::key).toList();
-        return node.list("well-side").stream().map(key -> CatalogueReader.known(key, key.asText(), keys, "part")).toList();
+        return node.list("well-side").stream().map(key -> Known.one(key, key.asText(), keys, "part")).toList();
     }
 
     private static Map<String, String> nothing(SourceNode node, List<PartDefinition> parts, RuleReader check) {
@@ -98,7 +98,7 @@ final class TestReader {
         Rule positive = rules.rule(node.child("positive"));
         Rule negative = node.optionalChild("negative").map(rules::rule).orElseGet(() -> new Rule.Not(positive));
         String unread = node.optionalChild("unread").map(rules::phrase).orElse("the answer fits neither");
-        return new Criterion(CatalogueReader.named(node, "id", CriterionId::of), positive, negative, rules.phrase(node.child("counts")),
+        return new Criterion(Known.named(node, "id", CriterionId::of), positive, negative, rules.phrase(node.child("counts")),
                 rules.phrase(node.child("clear")), unread, node.list("gates").stream().map(rules::gate).toList());
     }
 
@@ -130,10 +130,10 @@ final class TestReader {
     }
 
     private static CriterionId criterion(SourceNode node, Collection<CriterionId> known) {
-        return CatalogueReader.known(node, CriterionId.of(node.asText()), known, "criterion");
+        return Known.one(node, Known.named(node, CriterionId::of), known, "criterion");
     }
 
     private ConditionId condition(SourceNode node) {
-        return CatalogueReader.known(node.child("condition"), ConditionId.of(node.text("condition")), conditions, "condition");
+        return known.condition(node.child("condition"));
     }
 }

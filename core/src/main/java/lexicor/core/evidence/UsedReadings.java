@@ -2,7 +2,9 @@ package lexicor.core.evidence;
 
 import java.util.Collection;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.ConditionId;
@@ -37,9 +39,8 @@ final class UsedReadings {
     }
 
     private void pattern(Pattern pattern) {
-        pattern.expects().forEach(finding -> names.add(name(finding.test(), pattern.condition(), finding.criterion())));
-        pattern.defining().forEach(finding -> names.add(name(finding.test(), pattern.condition(), finding.criterion())));
-        pattern.against().forEach(finding -> names.add(name(finding.test(), pattern.condition(), finding.criterion())));
+        Stream.of(pattern.expects(), pattern.defining(), pattern.against()).flatMap(List::stream)
+                .forEach(finding -> names.add(name(finding.test(), pattern.condition(), finding.criterion())));
     }
 
     Set<String> names() {

@@ -1,9 +1,9 @@
 package lexicor.core.weighing;
 
+import java.util.Arrays;
 import java.util.List;
 import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.TwoByTwo;
-import org.hipparchus.stat.descriptive.rank.Percentile;
 
 /** A test known by the counts of one study, with its result. */
 public record CountedTest(TwoByTwo counts, boolean positive) {
@@ -25,7 +25,7 @@ public record CountedTest(TwoByTwo counts, boolean positive) {
         }
         WeighingSettings bare = new WeighingSettings(draws, 0, 0, 0);
         double[] sums = new double[draws];
-        java.util.Arrays.fill(sums, LogOdds.ofChance(prior).value());
+        Arrays.fill(sums, LogOdds.ofChance(prior).value());
         for (int test = 0; test < tests.size(); test++) {
             double[] ratios = Draws.logLikelihoodRatios(Belief.of(tests.get(test).counts()), tests.get(test).positive(), bare, Draws.seed(seed, "test " + test));
             for (int i = 0; i < draws; i++) {
@@ -33,7 +33,6 @@ public record CountedTest(TwoByTwo counts, boolean positive) {
             }
         }
         Range range = Range.ofLogOdds(sums);
-        Percentile percentile = new Percentile().withEstimationType(Percentile.EstimationType.R_7);
-        return new Interval(LogOdds.chance(percentile.evaluate(sums, 50)), range.lower(), range.upper());
+        return new Interval(LogOdds.chance(Range.percentiles(sums).evaluate(50)), range.lower(), range.upper());
     }
 }

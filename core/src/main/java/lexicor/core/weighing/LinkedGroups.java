@@ -9,8 +9,6 @@ import java.util.List;
  */
 public record LinkedGroups(double link, List<TestGroup> groups) {
 
-    private static final double EDGE = 9;
-
     /** Step of the outer rule; with the inner one the relative error stays below 1e-8 for links up to 0.5. */
     private static final int STEPS = 72;
 
@@ -35,16 +33,15 @@ public record LinkedGroups(double link, List<TestGroup> groups) {
         if (link == 0) {
             return groups.stream().mapToDouble(group -> SharedFactor.logChance(group.among(present), group.rho(present))).sum();
         }
-        double[] terms = new double[STEPS + 1];
-        for (int i = 0; i <= STEPS; i++) {
-            double wider = -EDGE + 2 * EDGE * i / STEPS;
-            double sum = Normal.logDensity(wider) - (i == 0 || i == STEPS ? Math.log(2) : 0);
-            for (TestGroup group : groups) {
-                double rho = group.tests().size() == 1 ? link : group.rho(present);
-                sum += SharedFactor.logChance(group.among(present), rho, Math.min(link, rho), wider);
-            }
-            terms[i] = sum;
-        }
-        return SharedFactor.logSum(terms) + Math.log(2 * EDGE / STEPS);
+        List<Linked> linked = groups.stream().map(group -> linked(group, present)).toList();
+        return Normal.logMean(wider -> linked.stream().mapToDouble(group -> group.factor().logChance(group.rho(), Math.min(link, group.rho()), wider)).sum(), STEPS);
+    }
+
+    /** A group's answers, prepared once for every value of the wider factor. */
+    private record Linked(SharedFactor factor, double rho) {
+    }
+
+    private Linked linked(TestGroup group, boolean present) {
+        return new Linked(new SharedFactor(group.among(present)), group.tests().size() == 1 ? link : group.rho(present));
     }
 }

@@ -1,5 +1,6 @@
 package lexicor.core.weighing;
 
+import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /** The standard normal distribution, with a logarithm that holds far out in the tail. */
@@ -11,7 +12,40 @@ final class Normal {
     /** Below it the distribution function is taken from its asymptotic series (Abramowitz and Stegun 26.2.12). */
     private static final double TAIL = -30;
 
+    /** Beyond it next to nothing of the distribution is left. */
+    static final double EDGE = 9;
+
     private Normal() {
+    }
+
+    /**
+     * log of the mean of exp f(u) over the distribution, by the trapezoid rule on [-{@value #EDGE}, {@value #EDGE}].
+     *
+     * @param f     log of what is averaged; may be negative infinity
+     * @param steps of the rule, at least 1
+     */
+    static double logMean(DoubleUnaryOperator f, int steps) {
+        double[] terms = new double[steps + 1];
+        for (int i = 0; i <= steps; i++) {
+            double u = -EDGE + 2 * EDGE * i / steps;
+            terms[i] = logDensity(u) + f.applyAsDouble(u) - (i == 0 || i == steps ? Math.log(2) : 0);
+        }
+        return logSum(terms) + Math.log(2 * EDGE / steps);
+    }
+
+    private static double logSum(double[] terms) {
+        double greatest = Double.NEGATIVE_INFINITY;
+        for (double term : terms) {
+            greatest = Math.max(greatest, term);
+        }
+        if (greatest == Double.NEGATIVE_INFINITY) {
+            return greatest;
+        }
+        double sum = 0;
+        for (double term : terms) {
+            sum += Math.exp(term - greatest);
+        }
+        return greatest + Math.log(sum);
     }
 
     /** log of the density. */

@@ -12,9 +12,12 @@ import java.util.List;
  */
 final class SharedFactor {
 
-    private static final double EDGE = 9;
+    private final List<Answer> answers;
+    private final double[] quantiles;
 
-    private SharedFactor() {
+    SharedFactor(List<Answer> answers) {
+        this.answers = List.copyOf(answers);
+        this.quantiles = answers.stream().mapToDouble(answer -> Normal.quantile(answer.share())).toArray();
     }
 
     /**
@@ -28,7 +31,7 @@ final class SharedFactor {
 
     /** log of the chance of all answers together; negative infinity where it is impossible, 0 for no answer. */
     static double logChance(List<Answer> answers, double rho) {
-        return logChance(answers, rho, 0, 0);
+        return new SharedFactor(answers).logChance(rho, 0, 0);
     }
 
     /**
@@ -38,28 +41,21 @@ final class SharedFactor {
      * @param linked part of rho that comes from the wider factor, 0..rho
      * @param wider  value of that factor
      */
-    static double logChance(List<Answer> answers, double rho, double linked, double wider) {
-        double[] quantiles = answers.stream().mapToDouble(answer -> Normal.quantile(answer.share())).toArray();
+    double logChance(double rho, double linked, double wider) {
         if (rho >= 1) {
-            return logOfInterval(answers, quantiles);
+            return logOfInterval();
         }
         double shift = Math.sqrt(linked) * wider;
         double own = Math.sqrt(Math.max(0, rho - linked));
         double rest = Math.sqrt(1 - rho);
         if (own == 0) {
-            return logProduct(answers, quantiles, shift, rest);
+            return logProduct(shift, rest);
         }
         double step = Math.min(0.5, 0.2 * rest / own);
-        int steps = (int) Math.ceil(2 * EDGE / step);
-        double[] terms = new double[steps + 1];
-        for (int i = 0; i <= steps; i++) {
-            double u = -EDGE + 2 * EDGE * i / steps;
-            terms[i] = Normal.logDensity(u) + logProduct(answers, quantiles, shift + own * u, rest) - (i == 0 || i == steps ? Math.log(2) : 0);
-        }
-        return logSum(terms) + Math.log(2 * EDGE / steps);
+        return Normal.logMean(u -> logProduct(shift + own * u, rest), (int) Math.ceil(2 * Normal.EDGE / step));
     }
 
-    private static double logProduct(List<Answer> answers, double[] quantiles, double shift, double rest) {
+    private double logProduct(double shift, double rest) {
         double sum = 0;
         for (int j = 0; j < quantiles.length; j++) {
             double x = (quantiles[j] + shift) / rest;
@@ -69,7 +65,7 @@ final class SharedFactor {
     }
 
     /** With one factor and nothing else, a positive means u above -z and a negative u below it. */
-    private static double logOfInterval(List<Answer> answers, double[] quantiles) {
+    private double logOfInterval() {
         double least = Double.NEGATIVE_INFINITY;
         double most = Double.POSITIVE_INFINITY;
         for (int j = 0; j < quantiles.length; j++) {
@@ -80,20 +76,5 @@ final class SharedFactor {
             }
         }
         return Math.log(Math.max(0, Normal.below(most) - Normal.below(least)));
-    }
-
-    static double logSum(double[] terms) {
-        double greatest = Double.NEGATIVE_INFINITY;
-        for (double term : terms) {
-            greatest = Math.max(greatest, term);
-        }
-        if (greatest == Double.NEGATIVE_INFINITY) {
-            return greatest;
-        }
-        double sum = 0;
-        for (double term : terms) {
-            sum += Math.exp(term - greatest);
-        }
-        return greatest + Math.log(sum);
     }
 }

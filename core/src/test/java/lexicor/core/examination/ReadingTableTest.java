@@ -8,7 +8,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.UUID;
 import java.util.stream.Stream;
 import lexicor.core.Responses;
 import lexicor.core.catalogue.Catalogue;
@@ -100,7 +99,7 @@ class ReadingTableTest {
     private static Attempt attempt(ExaminationTest test, Side side, SourceNode answers) {
         List<Part> parts = new ArrayList<>();
         answers.fields().forEach((key, value) -> parts.addAll(parts(test, key, value)));
-        return new Attempt(UUID.randomUUID(), test.id(), "usual", side, 1, Set.of(), parts);
+        return Responses.attempt(test.id().value(), side, parts.toArray(Part[]::new));
     }
 
     /** "part", "part@position" or "part#2" for the second go. */

@@ -1,5 +1,6 @@
 package lexicor.core.examination;
 
+import static lexicor.core.Responses.attempt;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
@@ -25,10 +26,6 @@ class RuleVocabularyTest {
     private static final Schools SCHOOLS = new Schools(Map.of("hold", "sixty"));
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
 
-    private static Attempt attempt(Side side, Part... parts) {
-        return new Attempt(UUID.randomUUID(), TestId.of("sh-arc"), "usual", side, 1, Set.of(), List.of(parts));
-    }
-
     private static Part measured(String key, double value, String position, int repeat) {
         return new Part.Measured(key, value, "°", new Part.Context(position, repeat, ""));
     }
@@ -38,11 +35,11 @@ class RuleVocabularyTest {
     }
 
     private static Answers answers(Part... here) {
-        return new RecordedAnswers(attempt(Side.RIGHT, here), Optional.empty(), SCHOOLS);
+        return new RecordedAnswers(attempt("sh-arc", Side.RIGHT, here), Optional.empty(), SCHOOLS);
     }
 
     private static Answers compared(double here, double there) {
-        return new RecordedAnswers(attempt(Side.RIGHT, measured("angle", here, "", 1)), Optional.of(attempt(Side.LEFT, measured("angle", there, "", 1))), SCHOOLS);
+        return new RecordedAnswers(attempt("sh-arc", Side.RIGHT, measured("angle", here, "", 1)), Optional.of(attempt("sh-arc", Side.LEFT, measured("angle", there, "", 1))), SCHOOLS);
     }
 
     @Test

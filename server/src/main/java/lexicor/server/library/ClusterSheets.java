@@ -1,15 +1,13 @@
 package lexicor.server.library;
 
+import static lexicor.server.library.OrNull.orNull;
+
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
-import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.evidence.Evidence;
-import lexicor.core.evidence.RecordId;
 import org.springframework.stereotype.Component;
 
 /** Puts together what the sheet of a cluster shows. */
@@ -48,9 +46,5 @@ class ClusterSheets {
                 .map(names.words(catalogue.test(finding.test()))::counts).orElseThrow()));
         return new ClusterSheetJson.ComponentJson(component.name(), String.join(", or ", counts), component.anyOf().stream().map(finding -> finding.test().value()).toList(),
                 component.block(), cluster.atMost().getOrDefault(component.block(), 0));
-    }
-
-    private static Double orNull(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
     }
 }

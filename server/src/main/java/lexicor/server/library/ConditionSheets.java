@@ -2,6 +2,7 @@ package lexicor.server.library;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
@@ -34,7 +35,7 @@ class ConditionSheets {
         Optional<Pattern> pattern = Optional.ofNullable(catalogue.patterns().get(condition.id()));
         List<ExaminationTest> speaking = catalogue.tests().values().stream().filter(test -> test.readingFor(condition.id()).isPresent()).toList();
         return new ConditionSheetJson(condition.id().value(), condition.name(), condition.region(), condition.scope(), LibraryIndex.start(condition),
-                condition.onlyIf().map(clue -> clue.label().toLowerCase(java.util.Locale.ROOT)).orElse(null), condition.serious().orElse(null),
+                condition.onlyIf().map(clue -> clue.label().toLowerCase(Locale.ROOT)).orElse(null), condition.serious().orElse(null),
                 new ConditionSheetJson.ThresholdsJson(thresholds.setAside(), thresholds.test(), thresholds.act(), thresholds.serious()),
                 catalogue.widerThan(condition.id()).stream().map(names::named).toList(), narrower(condition.id()), weights(condition.id(), speaking),
                 speaking.stream().filter(test -> evidence.inUse(test.id(), condition.id()).isEmpty()).map(test -> new TestSheetJson.NoteJson(test.id().value(),

@@ -1,6 +1,7 @@
 package lexicor.server.library;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.evidence.AccuracyRecord;
@@ -31,7 +32,7 @@ class LedgerImport implements ApplicationRunner {
     @Override
     @Transactional
     public void run(ApplicationArguments arguments) {
-        String revision = Fingerprint.of(java.util.List.of(evidence.revision(), catalogue.revision()));
+        String revision = Fingerprint.of(List.of(evidence.revision(), catalogue.revision()));
         if (rows.count() == evidence.size() && rows.countOtherThan(revision) == 0) {
             return;
         }

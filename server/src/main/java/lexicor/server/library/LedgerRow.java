@@ -1,13 +1,13 @@
 package lexicor.server.library;
 
+import static lexicor.server.library.OrNull.orNull;
+
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
-import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.RecordUse;
 import lexicor.core.evidence.Tie;
@@ -104,20 +104,8 @@ class LedgerRow {
         return tie instanceof Tie.ToCluster to ? to.series().name() : tie instanceof Tie.ToClue to ? to.series().name() : "";
     }
 
-    private static Double orNull(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
-    }
-
-    private static Integer orNull(OptionalInt value) {
-        return value.isPresent() ? value.getAsInt() : null;
-    }
-
     String id() {
         return id;
-    }
-
-    String evidenceRevision() {
-        return evidenceRevision;
     }
 
     RecordJson json() {

@@ -1,9 +1,10 @@
 package lexicor.server.library;
 
+import static lexicor.server.library.OrNull.orNull;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Conduct;
@@ -148,10 +149,6 @@ class TestSheets {
 
     private static TestSheetJson.FigureJson figure(Optional<StudyFigures.Figure> figure) {
         return figure.map(value -> new TestSheetJson.FigureJson(value.value(), orNull(value.lower()), orNull(value.upper()))).orElse(null);
-    }
-
-    private static Double orNull(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
     }
 
     private List<TestSheetJson.GroupJson> groups(ExaminationTest test) {
