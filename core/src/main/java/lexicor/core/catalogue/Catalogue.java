@@ -60,6 +60,11 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
         return redFlags.stream().filter(flag -> flag.regions().contains(region)).toList();
     }
 
+    /** The locks whose facts are asked for a region. */
+    public List<Lock> locksAsked(String region) {
+        return locks.stream().filter(lock -> lock.regions().contains(region)).toList();
+    }
+
     public List<Lock> locksOf(TestId test) {
         return locks.stream().filter(lock -> lock.tests().contains(test)).toList();
     }

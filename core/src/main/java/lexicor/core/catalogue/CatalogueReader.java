@@ -24,6 +24,8 @@ public final class CatalogueReader {
 
     private static final String HOME = "/lexicor/catalogue/";
 
+    private static final int OLDEST = 130;
+
     private final UnaryOperator<String> files;
     private final List<String> texts = new ArrayList<>();
     private final Known known = new Known();
@@ -109,10 +111,16 @@ public final class CatalogueReader {
     }
 
     private void clue(SourceNode node) {
-        node.allowing("clue", "label");
-        if (known.clues.put(node.text("clue"), new Pattern.Clue(node.text("clue"), node.text("label"))) != null) {
+        node.allowing("clue", "label", "age");
+        if (known.clues.put(node.text("clue"), new Pattern.Clue(node.text("clue"), node.text("label"), node.optionalChild("age").map(CatalogueReader::ages))) != null) {
             throw node.fault("clue '" + node.text("clue") + "' stands here twice");
         }
+    }
+
+    private static Pattern.Ages ages(SourceNode node) {
+        node.allowing("from", "to");
+        int from = node.has("from") ? node.whole("from", 0, OLDEST) : 0;
+        return new Pattern.Ages(from, node.has("to") ? node.whole("to", from, OLDEST) : OLDEST);
     }
 
     private void condition(SourceNode node) {
@@ -152,7 +160,7 @@ public final class CatalogueReader {
     }
 
     private void lock(SourceNode node) {
-        node.allowing("id", "when", "because", "facts", "tests");
+        node.allowing("id", "regions", "kinds", "when", "because", "facts", "tests");
         List<Lock.Fact> own = new ArrayList<>();
         for (SourceNode fact : node.list("facts")) {
             fact.allowing("fact", "label", "weeks");
@@ -164,7 +172,7 @@ public final class CatalogueReader {
         if (own.isEmpty()) {
             throw node.fault("field 'facts' is empty; allowed: at least one fact that locks");
         }
-        locks.add(new Lock(node.text("id"), node.text("when"), node.text("because"), own, known.tests(node, "tests")));
+        locks.add(new Lock(node.text("id"), node.texts("regions"), node.text("kinds"), node.text("when"), node.text("because"), own, known.tests(node, "tests")));
     }
 
     private void redFlag(SourceNode node) {

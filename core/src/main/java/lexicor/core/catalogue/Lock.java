@@ -6,11 +6,13 @@ import java.util.OptionalInt;
 /**
  * A reason for which tests must not be done, or only lightly.
  *
+ * @param regions where its facts are asked
+ * @param kinds   which kinds of tests it is about, in words; it stands even where the catalogue has none of them yet
  * @param when    what it is about, in a line
  * @param because what could happen, in plain words
  * @param facts   any of these locks
  */
-public record Lock(String id, String when, String because, List<Fact> facts, List<TestId> tests) {
+public record Lock(String id, List<String> regions, String kinds, String when, String because, List<Fact> facts, List<TestId> tests) {
 
     /**
      * Something about the patient.
@@ -21,6 +23,7 @@ public record Lock(String id, String when, String because, List<Fact> facts, Lis
     }
 
     public Lock {
+        regions = List.copyOf(regions);
         facts = List.copyOf(facts);
         tests = List.copyOf(tests);
     }

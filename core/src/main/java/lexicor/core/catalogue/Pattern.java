@@ -1,6 +1,7 @@
 package lexicor.core.catalogue;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What is expected of a condition, beyond figures.
@@ -10,10 +11,10 @@ import java.util.List;
  * @param defining findings without which it is unlikely by definition
  * @param clues    history and observation that shift the start
  * @param rivals   what it is mistaken for, and what separates the two
- * @param settles  what would settle it
+ * @param settles  what would settle it; empty where nothing is named
  */
 public record Pattern(ConditionId condition, List<Expected> expects, List<Expected> against, List<Expected> defining, List<Shift> clues,
-        List<Rival> rivals, Settles settles) {
+        List<Rival> rivals, Optional<Settles> settles) {
 
     public Pattern {
         expects = List.copyOf(expects);
@@ -51,8 +52,20 @@ public record Pattern(ConditionId condition, List<Expected> expects, List<Expect
     public record Shift(Clue clue, Step step) {
     }
 
-    /** Something told or seen before the hands. */
-    public record Clue(String id, String label) {
+    /**
+     * Something told or seen before the hands.
+     *
+     * @param age the ages in which it holds by itself; empty where it is told or seen
+     */
+    public record Clue(String id, String label, Optional<Ages> age) {
+    }
+
+    /** Ages in whole years, both ends included. */
+    public record Ages(int from, int to) {
+
+        public boolean contains(int age) {
+            return from <= age && age <= to;
+        }
     }
 
     /** A rival with the tests that separate it from this condition, and how. */

@@ -26,9 +26,13 @@ final class PatternReader {
             rival.allowing("condition", "tests", "how");
             rivals.add(new Pattern.Rival(known.condition(rival.child("condition")), known.tests(rival, "tests"), rival.text("how")));
         }
-        SourceNode settles = node.child("settles").allowing("by", "soon");
         return new Pattern(condition, findings(node, "expects", condition), findings(node, "against", condition), findings(node, "defining", condition),
-                shifts, rivals, new Pattern.Settles(settles.text("by"), settles.text("soon", "")));
+                shifts, rivals, node.optionalChild("settles").map(PatternReader::settles));
+    }
+
+    private static Pattern.Settles settles(SourceNode node) {
+        node.allowing("by", "soon");
+        return new Pattern.Settles(node.text("by"), node.text("soon", ""));
     }
 
     private List<Pattern.Expected> findings(SourceNode node, String field, ConditionId condition) {

@@ -22,6 +22,8 @@ import lexicor.core.catalogue.TestId;
  */
 public final class Evidence {
 
+    private static final CriterionId TOLD = CriterionId.of("told");
+
     private final String revision;
     private final Catalogue catalogue;
     private final Map<RecordId, AccuracyRecord> records;
@@ -82,8 +84,20 @@ public final class Evidence {
 
     /** Whether published accuracy speaks for a clue about a condition, so that it is evidence and no mere shift of the start. */
     public boolean weighsClue(String clue, ConditionId condition) {
-        return records.values().stream().anyMatch(record -> ties.get(record.id()) instanceof Tie.ToClue tie && tie.clue().equals(clue)
-                && tie.condition().equals(condition) && Weighable.of(record) instanceof Weighable.Yes);
+        return inUse(clue, condition).isPresent();
+    }
+
+    /** The one record that weighs a clue for a condition, by the same policy; empty where none can. */
+    public Optional<EvidenceInUse> inUse(String clue, ConditionId condition) {
+        List<EvidenceInUse> candidates = new ArrayList<>();
+        for (AccuracyRecord record : records.values()) {
+            if (ties.get(record.id()) instanceof Tie.ToClue tie && tie.clue().equals(clue) && tie.condition().equals(condition)
+                    && !record.review() && Weighable.of(record) instanceof Weighable.Yes figures) {
+                candidates.add(new EvidenceInUse(record, TOLD, tie.series(), figures));
+            }
+        }
+        return candidates.stream().min(Comparator.comparing((EvidenceInUse candidate) -> candidate.record().originator())
+                .thenComparing(candidate -> -candidate.record().patients()).thenComparing(candidate -> candidate.record().id().value()));
     }
 
     /** The record behind a level of a cluster; empty where its figures cannot be weighed. */

@@ -29,6 +29,13 @@ public record Command(UUID id, UUID client, long order, String author, Instant a
     public record Undone(UUID command) implements Action {
     }
 
+    /** Something was told or seen before the hands. */
+    public record Told(List<Answer> answers) implements Action {
+        public Told {
+            answers = List.copyOf(answers);
+        }
+    }
+
     /** The therapist went to another test. */
     public record Moved() implements Action {
     }

@@ -1,5 +1,6 @@
 package lexicor.core.examination;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
@@ -19,7 +20,8 @@ public final class History {
 
     private final List<Command> commands;
     private final Set<UUID> undone = new HashSet<>();
-    private final List<Attempt> attempts = new ArrayList<>();
+    private final List<Entry> entries = new ArrayList<>();
+    private final List<Heard> heard = new ArrayList<>();
 
     private History(List<Command> commands) {
         this.commands = List.copyOf(commands);
@@ -35,12 +37,25 @@ public final class History {
                 for (Attempt attempt : recorded.attempts()) {
                     if (!superseded.contains(attempt.id())) {
                         superseded.addAll(attempt.supersedes());
-                        attempts.add(attempt);
+                        entries.add(new Entry(attempt, command.client(), command.author(), command.at()));
                     }
+                }
+            } else if (command.action() instanceof Command.Told told) {
+                for (int j = told.answers().size() - 1; j >= 0; j--) {
+                    heard.add(new Heard(told.answers().get(j), command.author(), command.at()));
                 }
             }
         }
-        Collections.reverse(attempts);
+        Collections.reverse(entries);
+        Collections.reverse(heard);
+    }
+
+    /** An attempt that counts, with the tab, the person and the time it came from. */
+    public record Entry(Attempt attempt, UUID client, String author, Instant at) {
+    }
+
+    /** An answer that counts, with the person and the time it came from. */
+    public record Heard(Answer answer, String author, Instant at) {
     }
 
     public static History of(List<Command> commands) {
@@ -58,11 +73,37 @@ public final class History {
 
     /** The attempts that count, oldest command first. */
     public List<Attempt> attempts() {
-        return List.copyOf(attempts);
+        return entries.stream().map(Entry::attempt).toList();
+    }
+
+    /** The answers of the intake that count, oldest first. The last one to a question is the one that holds. */
+    public List<Heard> heard() {
+        return List.copyOf(heard);
+    }
+
+    /**
+     * Entries of one test that contradict each other: the same side and try recorded differently from two devices, neither
+     * knowing of the other. Oldest first; empty where there is no such pair.
+     */
+    public List<Entry> rivals(TestId test) {
+        List<Entry> rivals = new ArrayList<>();
+        for (Entry entry : entries) {
+            if (entry.attempt().test().equals(test) && entries.stream().anyMatch(other -> contradict(entry, other))) {
+                rivals.add(entry);
+            }
+        }
+        return rivals;
+    }
+
+    private static boolean contradict(Entry one, Entry other) {
+        Attempt a = one.attempt();
+        Attempt b = other.attempt();
+        return a.test().equals(b.test()) && a.side() == b.side() && a.tryNumber() == b.tryNumber() && !one.client().equals(other.client())
+                && !Set.copyOf(a.parts()).equals(Set.copyOf(b.parts()));
     }
 
     public List<Attempt> attempts(TestId test, Side side) {
-        return attempts.stream().filter(attempt -> attempt.test().equals(test) && attempt.side() == side).toList();
+        return attempts().stream().filter(attempt -> attempt.test().equals(test) && attempt.side() == side).toList();
     }
 
     /** The test at which the examination stands: where the last command left it; empty before the first. */

@@ -29,6 +29,8 @@ public final class ResponseReader {
 
     private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)}");
 
+    private static final String TWO_ENTRIES = "recorded differently on two devices: choose which one holds";
+
     private static final String NO_NORMAL = "both sides are affected, so neither is a normal to compare with";
 
     private final ExaminationTest test;
@@ -49,13 +51,15 @@ public final class ResponseReader {
         List<Attempt> tries = latestOfEachTry(history.attempts(test.id(), side));
         List<Attempt> others = history.attempts(test.id(), side.other());
         Optional<Attempt> other = others.isEmpty() || otherSide == OtherSide.INVOLVED ? Optional.empty() : Optional.of(others.get(others.size() - 1));
+        boolean contradicted = !history.rivals(test.id()).isEmpty();
         List<Reading> readings = new ArrayList<>();
         for (ConditionReading condition : test.reads()) {
             for (CriterionId criterion : condition.by()) {
-                readings.add(read(tries, other, otherSide, condition, criterion));
+                readings.add(contradicted ? reading(condition, test.criterion(criterion).orElseThrow(), Reading.Result.NOT_INTERPRETABLE, TWO_ENTRIES)
+                        : read(tries, other, otherSide, condition, criterion));
             }
         }
-        return new TestReading(test.id(), !tries.isEmpty(), readings);
+        return new TestReading(test.id(), contradicted || !tries.isEmpty(), readings);
     }
 
     private Reading read(List<Attempt> tries, Optional<Attempt> other, OtherSide otherSide, ConditionReading condition, CriterionId criterionId) {

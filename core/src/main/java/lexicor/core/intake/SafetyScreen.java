@@ -1,5 +1,6 @@
 package lexicor.core.intake;
 
+import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,9 +28,10 @@ public final class SafetyScreen {
      * That somebody looked into a flag and testing may go on.
      *
      * @param by     who
+     * @param at     when
      * @param reason why, in words
      */
-    public record Release(String by, String reason) {
+    public record Release(String by, Instant at, String reason) {
 
         /**
          * @throws IllegalArgumentException if nobody or nothing is named
@@ -74,6 +76,13 @@ public final class SafetyScreen {
         Map<String, Boolean> all = new LinkedHashMap<>();
         asked.forEach(flag -> all.put(flag.id(), answers.getOrDefault(flag.id(), false)));
         return new SafetyScreen(asked, all, releases);
+    }
+
+    /** Only the flags that are present count as answered: the others are open again. */
+    SafetyScreen onlyPresentAnswered() {
+        Map<String, Boolean> present = new LinkedHashMap<>();
+        present().forEach(flag -> present.put(flag.id(), true));
+        return new SafetyScreen(asked, present, releases);
     }
 
     /** One flag answered. A flag found again after its release suspends anew. */

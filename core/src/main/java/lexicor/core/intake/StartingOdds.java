@@ -1,6 +1,7 @@
 package lexicor.core.intake;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,15 +40,16 @@ public final class StartingOdds {
     }
 
     /**
-     * What was told.
+     * What the start depends on.
      *
-     * @param setting where the patient is seen
-     * @param zone    conditions of the complaint's zone
-     * @param clues   ids of the clues that hold
-     * @param own     chances that the therapist set, within (0, 1), by condition
+     * @param estimates working estimates of the setting, by condition, each within (0, 1)
+     * @param zone      conditions of the complaint's zone
+     * @param clues     ids of the clues that hold
+     * @param own       chances that the therapist set, within (0, 1), by condition
      */
-    public record Told(Setting setting, Set<ConditionId> zone, Set<String> clues, Map<ConditionId, Double> own) {
-        public Told {
+    public record Story(Map<ConditionId, Double> estimates, Set<ConditionId> zone, Set<String> clues, Map<ConditionId, Double> own) {
+        public Story {
+            estimates = Map.copyOf(estimates);
             zone = Set.copyOf(zone);
             clues = Set.copyOf(clues);
             own = Map.copyOf(own);
@@ -63,14 +65,24 @@ public final class StartingOdds {
      *
      * @param estimate  the working estimate of the setting, 0..1
      * @param moved     steps in the order in which they apply
+     * @param weighedLater clues that hold and have published accuracy for it: they move the chance as evidence, not the start
      * @param ownChance what the therapist set in their place; empty where nobody did
      * @param chance    the start that follows, 0..1
      * @param inactive  the story without which it does not count; empty where it counts
      */
-    public record Start(Condition condition, double estimate, List<Moved> moved, Optional<Double> ownChance, double chance, Optional<String> inactive) {
+    public record Start(Condition condition, double estimate, List<Moved> moved, List<String> weighedLater, Optional<Double> ownChance, double chance,
+            Optional<String> inactive) {
         public Start {
             moved = List.copyOf(moved);
+            weighedLater = List.copyOf(weighedLater);
         }
+    }
+
+    /** The working estimates that ship with the product. */
+    public static Map<ConditionId, Double> shippedEstimates(List<Condition> conditions, Setting setting) {
+        Map<ConditionId, Double> estimates = new LinkedHashMap<>();
+        conditions.forEach(condition -> estimates.put(condition.id(), condition.start().get(setting)));
+        return estimates;
     }
 
     private final Catalogue catalogue;
@@ -86,32 +98,34 @@ public final class StartingOdds {
      *
      * @throws IllegalArgumentException if a clue is not known or an own chance is not within (0, 1)
      */
-    public List<Start> of(List<Condition> conditions, Told told) {
-        told.clues().stream().filter(clue -> !catalogue.clues().containsKey(clue)).findFirst().ifPresent(unknown -> {
+    public List<Start> of(List<Condition> conditions, Story story) {
+        story.clues().stream().filter(clue -> !catalogue.clues().containsKey(clue)).findFirst().ifPresent(unknown -> {
             throw new IllegalArgumentException("clue '" + unknown + "' is not known; allowed: " + catalogue.clues().keySet().stream().sorted().toList());
         });
-        return conditions.stream().map(condition -> start(condition, told)).toList();
+        return conditions.stream().map(condition -> start(condition, story)).toList();
     }
 
-    private Start start(Condition condition, Told told) {
-        double estimate = condition.start().get(told.setting());
+    private Start start(Condition condition, Story story) {
+        double estimate = story.estimates().get(condition.id());
         List<Moved> moved = new ArrayList<>();
         double now = LogOdds.ofChance(estimate).value();
-        if (!told.zone().contains(condition.id())) {
+        if (!story.zone().contains(condition.id())) {
             double outside = LogOdds.ofChance(estimate * OUTSIDE_ZONE).value();
             moved.add(new Moved("outside the zone of the complaint", outside - now));
         }
         Pattern pattern = catalogue.patterns().get(condition.id());
+        List<String> weighedLater = story.clues().stream().filter(clue -> evidence.weighsClue(clue, condition.id())).sorted()
+                .map(clue -> catalogue.clues().get(clue).label()).toList();
         if (pattern != null) {
-            pattern.clues().stream().filter(shift -> told.clues().contains(shift.clue().id()) && !evidence.weighsClue(shift.clue().id(), condition.id()))
+            pattern.clues().stream().filter(shift -> story.clues().contains(shift.clue().id()) && !evidence.weighsClue(shift.clue().id(), condition.id()))
                     .forEach(shift -> moved.add(new Moved(shift.clue().label(), shift.step().logOdds())));
         }
         for (Moved step : moved) {
             now += step.logOdds();
         }
-        Optional<Double> own = Optional.ofNullable(told.own().get(condition.id()));
+        Optional<Double> own = Optional.ofNullable(story.own().get(condition.id()));
         double chance = own.map(value -> LogOdds.ofChance(value).chance()).orElse(new LogOdds(now).chance());
-        Optional<String> inactive = condition.onlyIf().filter(story -> !told.clues().contains(story.id())).map(Pattern.Clue::label);
-        return new Start(condition, estimate, moved, own, chance, inactive);
+        Optional<String> inactive = condition.onlyIf().filter(needed -> !story.clues().contains(needed.id())).map(Pattern.Clue::label);
+        return new Start(condition, estimate, moved, weighedLater, own, chance, inactive);
     }
 }

@@ -29,10 +29,10 @@ final class Draws {
     }
 
     /** Starting log odds about a working estimate. */
-    static double[] starts(LogOdds start, WeighingSettings settings, long seed) {
+    static double[] starts(LogOdds start, double deviation, WeighingSettings settings, long seed) {
         RandomDataGenerator random = new RandomDataGenerator(seed);
         double[] values = new double[settings.draws()];
-        Arrays.setAll(values, i -> start.value() + settings.startDeviation() * random.nextNormal(0, 1));
+        Arrays.setAll(values, i -> start.value() + deviation * random.nextNormal(0, 1));
         return values;
     }
 

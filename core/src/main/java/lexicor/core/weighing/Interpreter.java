@@ -10,6 +10,7 @@ import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.CriterionId;
+import lexicor.core.catalogue.Schools;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.examination.Reading;
@@ -33,14 +34,14 @@ public final class Interpreter {
      * The sentences about the conditions that the region ranks, strongest kind first; empty while nothing is known. Each
      * condition stands in one at most.
      */
-    public List<Statement> say(String region, TestReading test) {
+    public List<Statement> say(String region, Schools schools, TestReading test) {
         List<ConditionId> ranked = catalogue.routine(region).conditions();
         Map<Key, List<Condition>> grouped = new LinkedHashMap<>();
         for (ConditionReading reads : catalogue.test(test.test()).reads()) {
             if (!ranked.contains(reads.condition())) {
                 continue;
             }
-            Optional<EvidenceInUse> inUse = evidence.inUse(test.test(), reads.condition());
+            Optional<EvidenceInUse> inUse = evidence.inUse(test.test(), reads.condition(), schools);
             CriterionId criterion = inUse.map(EvidenceInUse::criterion).orElse(reads.by().get(0));
             Reading reading = test.reading(reads.condition(), criterion);
             kind(reading, inUse.isPresent()).ifPresent(kind -> grouped.computeIfAbsent(new Key(kind, reading.phrase()), key -> new ArrayList<>())

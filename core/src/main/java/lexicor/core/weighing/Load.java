@@ -7,7 +7,7 @@ import lexicor.core.evidence.EvidenceInUse;
 /**
  * One weight on the beam: a finding, or a whole cluster.
  *
- * @param tests           the test, or the cluster's tests that were done
+ * @param tests           the test, or the cluster's tests that were done; none where it was told before the hands
  * @param positive        whether the finding, or the cluster's level, is positive
  * @param phrase          what was found, without a full stop
  * @param likelihoodRatio point value, above 0

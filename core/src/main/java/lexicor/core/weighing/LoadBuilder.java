@@ -10,7 +10,6 @@ import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.CriterionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.Evidence;
@@ -28,22 +27,24 @@ final class LoadBuilder {
     private final Catalogue catalogue;
     private final Evidence evidence;
     private final WeighingSettings settings;
-    private final Setting setting;
+    private final Visit visit;
 
-    LoadBuilder(Catalogue catalogue, Evidence evidence, WeighingSettings settings, Setting setting) {
+    LoadBuilder(Catalogue catalogue, Evidence evidence, WeighingSettings settings, Visit visit) {
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.settings = settings;
-        this.setting = setting;
+        this.visit = visit;
     }
 
     Findings findings(Condition condition, Collection<TestReading> done) {
         List<Load> loads = new ArrayList<>();
         List<Unweighed> unweighed = new ArrayList<>();
+        visit.clues().forEach((clue, holds) -> evidence.inUse(clue, condition.id())
+                .ifPresent(inUse -> loads.add(load(condition, List.of(), holds, catalogue.clues().get(clue).label() + (holds ? "" : ": no"), inUse))));
         for (TestReading test : done) {
             Optional<ConditionReading> reads = catalogue.test(test.test()).readingFor(condition.id());
             if (reads.isPresent()) {
-                Optional<EvidenceInUse> inUse = evidence.inUse(test.test(), condition.id());
+                Optional<EvidenceInUse> inUse = evidence.inUse(test.test(), condition.id(), visit.schools());
                 CriterionId criterion = inUse.map(EvidenceInUse::criterion).orElse(reads.get().by().get(0));
                 Reading reading = test.reading(condition.id(), criterion);
                 if (reading.definite() && inUse.isPresent()) {
@@ -68,8 +69,8 @@ final class LoadBuilder {
 
     private Load load(Condition condition, List<TestId> tests, boolean positive, String phrase, EvidenceInUse inUse) {
         Belief belief = inUse.belief();
-        double start = condition.start().get(setting);
-        String caution = inUse.series().cautionIn(setting) ? inUse.series().plainly() : "";
+        double start = visit.starts().get(condition.id()).chance();
+        String caution = inUse.series().cautionIn(visit.setting()) ? inUse.series().plainly() : "";
         boolean worthless = Math.abs(belief.sensitivity() + belief.specificity() - 1) < settings.worthlessWithin();
         return new Load(tests, positive, phrase, belief.likelihoodRatio(positive), inUse,
                 NaturalFrequencies.of(start, belief.sensitivity(), belief.specificity(), positive), caution, worthless);

@@ -41,21 +41,33 @@ public final class Weighing {
     }
 
     /**
+     * Weighs from the working estimates of the setting, under the usual schools.
+     *
      * @param region  whose conditions are ranked
      * @param setting where the patient is seen
      * @param tests   readings of every test done
      * @param seed    of the examination; the same seed gives the same ranges
      */
     public Ranking weigh(String region, Setting setting, List<TestReading> tests, long seed) {
+        return weigh(Visit.usual(catalogue, region, setting), tests, seed);
+    }
+
+    /**
+     * Ranks the conditions of the region that have a start in this visit.
+     *
+     * @param tests readings of every test done
+     * @param seed  of the examination; the same seed gives the same ranges
+     */
+    public Ranking weigh(Visit visit, List<TestReading> tests, long seed) {
         Map<TestId, TestReading> done = new LinkedHashMap<>();
         tests.stream().filter(TestReading::answered).forEach(test -> done.put(test.test(), test));
-        List<ClusterCount> clusters = catalogue.routine(region).clusters().stream().map(catalogue::cluster)
+        List<ClusterCount> clusters = catalogue.routine(visit.region()).clusters().stream().map(catalogue::cluster)
                 .map(cluster -> ClusterCount.of(cluster, component -> result(done, cluster, component))).toList();
-        LoadBuilder builder = new LoadBuilder(catalogue, evidence, settings, setting);
+        LoadBuilder builder = new LoadBuilder(catalogue, evidence, settings, visit);
         Map<ConditionId, Standing> standings = new LinkedHashMap<>();
-        for (Condition condition : catalogue.conditionsOf(region)) {
+        for (Condition condition : catalogue.conditionsOf(visit.region()).stream().filter(each -> visit.starts().containsKey(each.id())).toList()) {
             Optional<ClusterCount> cluster = clusters.stream().filter(count -> count.cluster().condition().equals(condition.id())).findFirst();
-            standings.put(condition.id(), standing(condition, condition.start().get(setting), builder.findings(condition, done.values()), cluster, builder, seed));
+            standings.put(condition.id(), standing(condition, visit.starts().get(condition.id()), builder.findings(condition, done.values()), cluster, builder, seed));
         }
         return new Ranking(standings.values().stream().map(standing -> withConflict(standing, standings)).toList(), clusters);
     }
@@ -71,10 +83,10 @@ public final class Weighing {
      *
      * @param now the ranking of {@code tests} as they are
      */
-    public Outlook outlook(Ranking now, String region, Setting setting, List<TestReading> tests, TestId open) {
+    public Outlook outlook(Ranking now, Visit visit, List<TestReading> tests, TestId open) {
         Weighing points = withoutRanges();
-        Ranking positive = points.weigh(region, setting, with(tests, open, Reading.Result.POSITIVE), NO_DRAWS);
-        Ranking negative = points.weigh(region, setting, with(tests, open, Reading.Result.NEGATIVE), NO_DRAWS);
+        Ranking positive = points.weigh(visit, with(tests, open, Reading.Result.POSITIVE), NO_DRAWS);
+        Ranking negative = points.weigh(visit, with(tests, open, Reading.Result.NEGATIVE), NO_DRAWS);
         List<Outlook.Change> changes = now.standings().stream()
                 .map(standing -> Outlook.Change.of(standing, positive.of(standing.condition().id()), negative.of(standing.condition().id())))
                 .filter(change -> change.ifPositive() != change.now() || change.ifNegative() != change.now())
@@ -97,10 +109,10 @@ public final class Weighing {
                 .map(test -> test.reading(cluster.condition(), component.criterion()).result()).orElse(Reading.Result.NOT_YET_KNOWN);
     }
 
-    private Standing standing(Condition condition, double start, LoadBuilder.Findings findings, Optional<ClusterCount> cluster,
+    private Standing standing(Condition condition, Visit.Start start, LoadBuilder.Findings findings, Optional<ClusterCount> cluster,
             LoadBuilder builder, long seed) {
-        LogOdds before = LogOdds.ofChance(start);
-        List<Load> members = findings.loads().stream().filter(load -> cluster.isPresent() && cluster.get().cluster().counts(load.tests().get(0))).toList();
+        LogOdds before = LogOdds.ofChance(start.chance());
+        List<Load> members = findings.loads().stream().filter(load -> cluster.isPresent() && !load.tests().isEmpty() && cluster.get().cluster().counts(load.tests().get(0))).toList();
         List<Load> others = findings.loads().stream().filter(load -> !members.contains(load)).toList();
         Optional<Load> level = cluster.flatMap(count -> builder.level(condition, count));
         Optional<Load> strongest = members.stream().max(Comparator.comparingDouble(load -> Math.abs(load.decibans())));
@@ -115,8 +127,8 @@ public final class Weighing {
                     .ifPresent(single -> lenses.add(lens(Lens.STRONGEST_SINGLE, before, single, List.of())));
             lenses.add(new LensResult(Lens.CHAIN, before.times(product(findings.loads())).chance(), product(findings.loads())));
         }
-        double now = loads.isEmpty() ? start : before.times(product(loads)).chance();
-        return new Standing(condition, start, now, settings.draws() == 0 ? new Range(now, now) : range(condition, before, loads, seed), lens, loads, held, findings.unweighed(), lenses, Optional.empty());
+        double now = loads.isEmpty() ? start.chance() : before.times(product(loads)).chance();
+        return new Standing(condition, start.chance(), now, settings.draws() == 0 ? new Range(now, now) : range(condition, before, start.deviation(), loads, seed), lens, loads, held, findings.unweighed(), lenses, Optional.empty());
     }
 
     private static LensResult lens(Lens lens, LogOdds before, Load first, List<Load> others) {
@@ -128,8 +140,8 @@ public final class Weighing {
         return loads.stream().mapToDouble(Load::likelihoodRatio).reduce(1, (a, b) -> a * b);
     }
 
-    private Range range(Condition condition, LogOdds before, List<Load> loads, long seed) {
-        double[] sums = Draws.starts(before, settings, Draws.seed(seed, "start " + condition.id()));
+    private Range range(Condition condition, LogOdds before, double deviation, List<Load> loads, long seed) {
+        double[] sums = Draws.starts(before, deviation, settings, Draws.seed(seed, "start " + condition.id()));
         for (Load load : loads) {
             DrawStore.Key key = new DrawStore.Key(load.evidence().belief(), load.positive(), settings,
                     Draws.seed(seed, load.evidence().record().id().value()));

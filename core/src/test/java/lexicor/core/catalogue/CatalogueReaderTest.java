@@ -20,7 +20,7 @@ class CatalogueReaderTest {
         Catalogue catalogue = CatalogueReader.shipped();
         assertThat(catalogue.routine("shoulder").order()).extracting(TestId::value)
                 .containsExactly("sh-arc", "sh-er-resist", "sh-empty-can", "sh-neer", "sh-hawkins");
-        assertThat(catalogue.conditionsOf("shoulder")).hasSize(9);
+        assertThat(catalogue.conditionsOf("shoulder")).hasSize(10);
         assertThat(catalogue.revision()).isEqualTo(CatalogueReader.shipped().revision()).hasSize(12);
     }
 

@@ -11,6 +11,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.UUID;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.TestId;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -19,6 +22,8 @@ import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 
 class HistoryTest {
+
+    private static final Catalogue CATALOGUE = CatalogueReader.shipped();
 
     private final Attempt first = attempt("sh-neer", Side.RIGHT, chosen("pain", "none"));
     private final Attempt corrected = instead(first, chosen("pain", "familiar"));
@@ -47,6 +52,45 @@ class HistoryTest {
         assertThat(History.of(List.of(one, two, move)).lastUndoable("therapist")).contains(two);
         assertThat(History.of(List.of(one, two, move, undo(two))).lastUndoable("therapist")).contains(one);
         assertThat(History.of(List.of(one, two)).lastUndoable("somebody else")).isEmpty();
+    }
+
+    @Test
+    void the_same_try_recorded_differently_on_two_devices_contradicts_itself_until_one_is_chosen() {
+        Attempt second = attempt("sh-neer", Side.RIGHT, chosen("pain", "familiar"));
+        Command here = recorded(first);
+        Command there = elsewhere(second);
+        assertThat(History.of(List.of(here, there)).rivals(first.test())).extracting(History.Entry::attempt).containsExactly(first, second);
+        assertThat(History.of(List.of(here, elsewhere(attempt("sh-neer", Side.RIGHT, chosen("pain", "none"))))).rivals(first.test())).as("the same answer twice").isEmpty();
+        assertThat(History.of(List.of(here, elsewhere(attempt("sh-neer", Side.LEFT, chosen("pain", "familiar"))))).rivals(first.test())).as("the other side").isEmpty();
+        assertThat(History.of(List.of(here, elsewhere(corrected))).rivals(first.test())).as("a correction that knows of it").isEmpty();
+        Attempt choice = new Attempt(UUID.randomUUID(), first.test(), "usual", Side.RIGHT, 1, Set.of(first.id(), second.id()), second.parts());
+        History chosen = History.of(List.of(here, there, recorded(choice)));
+        assertThat(chosen.rivals(first.test())).isEmpty();
+        assertThat(chosen.attempts()).containsExactly(choice);
+    }
+
+    @Test
+    void a_contradiction_is_not_read_for_anything() {
+        TestReading reading = new ResponseReader(CATALOGUE.test(first.test()), CATALOGUE.usualSchools())
+                .read(History.of(List.of(recorded(first), elsewhere(attempt("sh-neer", Side.RIGHT, chosen("pain", "familiar"))))), Side.RIGHT);
+        assertThat(reading.readings()).isNotEmpty().allSatisfy(each -> {
+            assertThat(each.result()).isEqualTo(Reading.Result.NOT_INTERPRETABLE);
+            assertThat(each.phrase()).contains("two devices");
+        });
+    }
+
+    @Test
+    void answers_are_heard_in_order_until_they_are_undone() {
+        Command told = command(first.test(), new Command.Told(List.of(Answer.of("night", "sleeps"), Answer.of("onset", "slowly"))));
+        Command later = command(first.test(), new Command.Told(List.of(Answer.of("night", "any-position"))));
+        assertThat(History.of(List.of(told, later)).heard()).extracting(heard -> heard.answer().question() + " " + heard.answer().values())
+                .containsExactly("night [sleeps]", "onset [slowly]", "night [any-position]");
+        assertThat(History.of(List.of(told, later, undo(later))).heard()).hasSize(2);
+    }
+
+    private static Command elsewhere(Attempt attempt) {
+        Command command = recorded(attempt);
+        return new Command(command.id(), UUID.randomUUID(), 1, "somebody else", command.at(), command.standAt(), command.action());
     }
 
     @Test

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +21,7 @@ import lexicor.core.intake.SafetyScreen.Release;
 import lexicor.core.intake.SafetyScreen.State;
 import lexicor.core.intake.StartingOdds.Moved;
 import lexicor.core.intake.StartingOdds.Start;
-import lexicor.core.intake.StartingOdds.Told;
+import lexicor.core.intake.StartingOdds.Story;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -60,7 +61,7 @@ class IntakeTest {
 
         @Test
         void a_release_opens_it_and_is_kept() {
-            SafetyScreen released = screen.answered("tumour", true).noneOfThese().released("tumour", new Release("A. Moor", "MRI last week, clear"));
+            SafetyScreen released = screen.answered("tumour", true).noneOfThese().released("tumour", new Release("A. Moor", Instant.EPOCH, "MRI last week, clear"));
             assertThat(released.state()).isEqualTo(State.OPEN);
             assertThat(released.releases().get("tumour").reason()).isEqualTo("MRI last week, clear");
             assertThat(released.answered("tumour", true).state()).as("found again").isEqualTo(State.SUSPENDED);
@@ -68,9 +69,9 @@ class IntakeTest {
 
         @Test
         void a_release_needs_a_name_a_reason_and_a_flag_that_is_present() {
-            assertThatThrownBy(() -> new Release("A. Moor", " ")).hasMessageContaining("reason is too short");
-            assertThatThrownBy(() -> new Release("", "seen")).hasMessageContaining("by is empty");
-            assertThatThrownBy(() -> screen.released("cord", new Release("A. Moor", "seen"))).hasMessageContaining("is not present");
+            assertThatThrownBy(() -> new Release("A. Moor", Instant.EPOCH, " ")).hasMessageContaining("reason is too short");
+            assertThatThrownBy(() -> new Release("", Instant.EPOCH, "seen")).hasMessageContaining("by is empty");
+            assertThatThrownBy(() -> screen.released("cord", new Release("A. Moor", Instant.EPOCH, "seen"))).hasMessageContaining("is not present");
             assertThatThrownBy(() -> screen.answered("cold", true)).hasMessageContaining("red flag 'cold' is not asked here; allowed: [deformity");
             assertThatThrownBy(() -> SafetyScreen.of(CATALOGUE, "knee")).hasMessageContaining("allowed: [elbow, hand, neck, shoulder, wrist]");
         }
@@ -114,7 +115,7 @@ class IntakeTest {
 
         private Start start(String condition, Set<String> clues, boolean inZone, Map<ConditionId, Double> own) {
             Condition known = CATALOGUE.condition(ConditionId.of(condition));
-            return odds.of(List.of(known), new Told(Setting.FIRST_CONTACT, inZone ? Set.of(known.id()) : Set.of(), clues, own)).get(0);
+            return odds.of(List.of(known), new Story(StartingOdds.shippedEstimates(List.of(known), Setting.FIRST_CONTACT), inZone ? Set.of(known.id()) : Set.of(), clues, own)).get(0);
         }
 
         @Test
@@ -157,7 +158,7 @@ class IntakeTest {
 
         @Test
         void unknown_clues_and_impossible_chances_are_refused() {
-            assertThatThrownBy(() -> start("acj", Set.of("moon"), true, Map.of())).hasMessageContaining("clue 'moon' is not known; allowed: [after-injury");
+            assertThatThrownBy(() -> start("acj", Set.of("moon"), true, Map.of())).hasMessageContaining("clue 'moon' is not known; allowed: [after-blow");
             assertThatThrownBy(() -> start("acj", Set.of(), true, Map.of(ConditionId.of("acj"), 1.0))).hasMessageContaining("prior is 1.0");
         }
     }

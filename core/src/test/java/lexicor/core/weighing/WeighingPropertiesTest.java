@@ -84,7 +84,7 @@ class WeighingPropertiesTest {
     @Property(tries = 100)
     void the_chances_after_either_answer_average_to_the_chance_before(@ForAll @IntRange(max = 4) int test) {
         ExaminationTest asked = CATALOGUE.test(TestId.of(TESTS.get(test)));
-        Outlook outlook = WEIGHING.outlook(weigh(List.of()), "shoulder", Setting.FIRST_CONTACT, List.of(), asked.id());
+        Outlook outlook = WEIGHING.outlook(weigh(List.of()), Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT), List.of(), asked.id());
         for (Outlook.Change change : outlook.changes()) {
             Belief belief = EVIDENCE.inUse(asked.id(), change.condition().id()).orElseThrow().belief();
             double positive = change.now() * belief.sensitivity() + (1 - change.now()) * (1 - belief.specificity());
@@ -139,7 +139,7 @@ class WeighingPropertiesTest {
     void every_condition_stands_in_one_sentence_at_most(@ForAll @Size(5) List<@IntRange(max = 5) Integer> script) {
         Interpreter interpreter = new Interpreter(CATALOGUE, EVIDENCE);
         for (TestReading reading : readings(script)) {
-            List<ConditionId> named = interpreter.say("shoulder", reading).stream().flatMap(statement -> statement.conditions().stream()).map(condition -> condition.id()).toList();
+            List<ConditionId> named = interpreter.say("shoulder", CATALOGUE.usualSchools(), reading).stream().flatMap(statement -> statement.conditions().stream()).map(condition -> condition.id()).toList();
             assertThat(named).doesNotHaveDuplicates();
             boolean known = reading.readings().stream().anyMatch(each -> each.result() != Reading.Result.NOT_YET_KNOWN);
             assertThat(!named.isEmpty() && !known).isFalse();

@@ -146,7 +146,7 @@ class WeighingTest {
 
     @Test
     void the_outlook_of_a_test_is_what_doing_it_brings() {
-        Outlook outlook = WEIGHING.outlook(weigh(ARC, HAWKINS), "shoulder", Setting.FIRST_CONTACT, readings(history(ARC, HAWKINS)), TestId.of("sh-neer"));
+        Outlook outlook = WEIGHING.outlook(weigh(ARC, HAWKINS), Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT), readings(history(ARC, HAWKINS)), TestId.of("sh-neer"));
         Outlook.Change change = outlook.changes().stream().filter(each -> each.condition().id().equals(SUBACROMIAL)).findFirst().orElseThrow();
         assertThat(change.ifPositive()).isEqualTo(weigh(ARC, HAWKINS, NEER).of(SUBACROMIAL).now());
         assertThat(change.ifNegative()).isEqualTo(weigh(ARC, HAWKINS, attempt("sh-neer", Side.RIGHT, chosen("pain", "none"))).of(SUBACROMIAL).now());
@@ -173,11 +173,11 @@ class WeighingTest {
     @Test
     void the_interpreter_says_in_a_sentence_what_a_positive_is_for() {
         TestReading can = readings(history(CAN)).stream().filter(reading -> reading.test().value().equals("sh-empty-can")).findFirst().orElseThrow();
-        assertThat(new Interpreter(CATALOGUE, EVIDENCE).say("shoulder", can)).extracting(Statement::text).containsExactly(
+        assertThat(new Interpreter(CATALOGUE, EVIDENCE).say("shoulder", CATALOGUE.usualSchools(), can)).extracting(Statement::text).containsExactly(
                 "Counts for subacromial pain, full-thickness cuff tear and supraspinatus tear: weak.",
                 "Counts for supraspinatus tendinopathy: familiar pain, strength weak.");
         TestReading arc = readings(history(ARC)).stream().filter(reading -> reading.test().value().equals("sh-arc")).findFirst().orElseThrow();
-        assertThat(new Interpreter(CATALOGUE, EVIDENCE).say("shoulder", arc)).last().extracting(Statement::text)
+        assertThat(new Interpreter(CATALOGUE, EVIDENCE).say("shoulder", CATALOGUE.usualSchools(), arc)).last().extracting(Statement::text)
                 .isEqualTo("Speaks against AC joint pain, not weighed: no pain near the top.");
     }
 

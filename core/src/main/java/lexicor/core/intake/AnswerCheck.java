@@ -1,0 +1,117 @@
+package lexicor.core.intake;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Schools;
+import lexicor.core.examination.Answer;
+
+/**
+ * Whether an answer has the shape that its question asks for. What an answer means, and whether it goes with others, is
+ * not looked at here: see {@link IntakeFolder}.
+ */
+public final class AnswerCheck {
+
+    /** Shortest words that count as a reason. */
+    static final int SHORTEST_REASON = 3;
+
+    private static final String NOT_ASKED = "'%s' is not asked here; allowed: %s";
+
+    /** A fault of an answer: the field of it, and what is allowed. */
+    public record Fault(String field, String message) {
+    }
+
+    private final Catalogue catalogue;
+    private final IntakeForm form;
+
+    public AnswerCheck(Catalogue catalogue, IntakeForm form) {
+        this.catalogue = catalogue;
+        this.form = form;
+    }
+
+    /** The first fault of an answer in an examination of {@code region}; empty where it can be kept. */
+    public Optional<Fault> fault(String region, Answer answer) {
+        if (answer.empty()) {
+            return kinds(region).contains(answer.kind()) ? Optional.empty() : unknown(region, answer);
+        }
+        return switch (answer.kind()) {
+            case "zone" -> values(answer, form.zonesOf(region).stream().map(IntakeForm.Zone::id).toList(), true);
+            case "pain-areas", "tingling-areas" -> values(answer, form.drawingsOf(region).stream().flatMap(drawing -> drawing.areas().keySet().stream()).toList(), true);
+            case IntakeFolder.RED_FLAGS -> values(answer, withNone(catalogue.redFlagsOf(region).stream().map(flag -> flag.id()).toList()), true);
+            case IntakeFolder.FACTS -> values(answer, withNone(factsOf(region)), true);
+            case "fact-date" -> about(answer, factsOf(region)).or(() -> answer.on().isPresent() ? Optional.empty() : wrong("on", "allowed: a day"));
+            case "release" -> about(answer, catalogue.redFlagsOf(region).stream().map(flag -> flag.id()).toList()).or(() -> reason(answer));
+            case "override" -> about(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList()).or(() -> reason(answer));
+            case "start" -> about(answer, form.zonesOf(region).stream().flatMap(zone -> zone.conditions().stream()).map(condition -> condition.value()).distinct().toList()).or(() -> chance(answer));
+            case "width" -> values(answer, List.of("firm", "usual", "vague"), false);
+            case "school" -> school(answer);
+            default -> form.question(answer.question()).filter(question -> form.questionsOf(region).contains(question)).map(question -> question(region, question, answer))
+                    .orElseGet(() -> unknown(region, answer));
+        };
+    }
+
+    private Optional<Fault> question(String region, IntakeForm.Question question, Answer answer) {
+        if (question.scale().isPresent()) {
+            IntakeForm.Scale scale = question.scale().get();
+            double number = answer.number().orElse(Double.NaN);
+            return number >= scale.from() && number <= scale.to() && number == Math.rint(number) ? Optional.empty()
+                    : wrong("number", "allowed: whole numbers, " + scale.from() + " to " + scale.to());
+        }
+        List<String> options = question.options(region).stream().map(IntakeForm.Option::value).toList();
+        return values(answer, question.none().isPresent() ? withNone(options) : options, question.many());
+    }
+
+    private Optional<Fault> school(Answer answer) {
+        return about(answer, catalogue.schools().stream().map(Schools.Question::id).toList()).or(() -> {
+            Schools.Question question = catalogue.schools().stream().filter(each -> each.id().equals(answer.about())).findFirst().orElseThrow();
+            return values(answer, question.choices().stream().map(Schools.Choice::value).toList(), false);
+        });
+    }
+
+    private static Optional<Fault> chance(Answer answer) {
+        double chance = answer.number().orElse(Double.NaN);
+        return chance >= 0.001 && chance <= 0.999 ? Optional.empty() : wrong("number", "allowed: a chance from 0.001 to 0.999");
+    }
+
+    private static Optional<Fault> reason(Answer answer) {
+        return answer.words().strip().length() >= SHORTEST_REASON ? Optional.empty() : wrong("words", "allowed: the reason, in words");
+    }
+
+    private static Optional<Fault> about(Answer answer, List<String> allowed) {
+        return allowed.contains(answer.about()) ? Optional.empty() : wrong("question", NOT_ASKED.formatted(answer.about(), allowed));
+    }
+
+    private static Optional<Fault> values(Answer answer, List<String> allowed, boolean many) {
+        if (answer.values().isEmpty() || !many && answer.values().size() > 1) {
+            return wrong("values", "allowed: " + (many ? "at least one of " : "one of ") + allowed);
+        }
+        return answer.values().stream().filter(value -> !allowed.contains(value)).findFirst()
+                .flatMap(value -> wrong("values", "'" + value + "' is not an answer; allowed: " + allowed));
+    }
+
+    private Optional<Fault> unknown(String region, Answer answer) {
+        return wrong("question", NOT_ASKED.formatted(answer.question(), kinds(region)));
+    }
+
+    private List<String> kinds(String region) {
+        List<String> kinds = new ArrayList<>(List.of("zone", "pain-areas", "tingling-areas", IntakeFolder.RED_FLAGS, IntakeFolder.FACTS, "fact-date", "release", "override", "start",
+                "width", "school"));
+        form.questionsOf(region).forEach(question -> kinds.add(question.id()));
+        return kinds;
+    }
+
+    private List<String> factsOf(String region) {
+        return catalogue.locksAsked(region).stream().flatMap(lock -> lock.facts().stream()).map(fact -> fact.id()).toList();
+    }
+
+    private static List<String> withNone(List<String> values) {
+        List<String> all = new ArrayList<>(values);
+        all.add(IntakeForm.NONE);
+        return all;
+    }
+
+    private static Optional<Fault> wrong(String field, String message) {
+        return Optional.of(new Fault(field, message));
+    }
+}

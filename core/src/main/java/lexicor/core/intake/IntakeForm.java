@@ -1,0 +1,109 @@
+package lexicor.core.intake;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ConditionId;
+
+/**
+ * What is asked before the hands, as content.
+ *
+ * @param revision short fingerprint of the content
+ * @param zones    where it may hurt, by region
+ * @param drawings where pain and tingling can be painted
+ * @param follows  facts that follow from answers
+ */
+public record IntakeForm(String revision, List<Zone> zones, List<Drawing> drawings, List<Question> questions, List<Follows> follows) {
+
+    /** The answer that says none of the options holds. */
+    public static final String NONE = "none";
+
+    public IntakeForm {
+        zones = List.copyOf(zones);
+        drawings = List.copyOf(drawings);
+        questions = List.copyOf(questions);
+        follows = List.copyOf(follows);
+    }
+
+    /** The form that ships with the product. */
+    public static IntakeForm shipped(Catalogue catalogue) {
+        return IntakeReader.shipped(catalogue);
+    }
+
+    /**
+     * A zone of a region.
+     *
+     * @param clue       opens the zone by itself once it holds; empty where the zone is chosen
+     * @param conditions that start at their full estimate there
+     */
+    public record Zone(String id, String region, String label, Optional<String> clue, Set<ConditionId> conditions) {
+    }
+
+    /** A drawing with the names of its areas by id. */
+    public record Drawing(String view, List<String> regions, Map<String, String> areas) {
+    }
+
+    /**
+     * A question.
+     *
+     * @param options empty for a scale
+     * @param many    whether several options may hold
+     * @param none    words of the answer that none holds; empty where there is no such answer
+     * @param scale   whole numbers allowed; empty for options
+     * @param again   whether a re-examination asks it anew
+     */
+    public record Question(String id, String ask, List<Option> options, boolean many, Optional<String> none, Optional<Scale> scale, boolean again) {
+
+        /** The options that are offered for a region. */
+        public List<Option> options(String region) {
+            return options.stream().filter(option -> option.regions().isEmpty() || option.regions().contains(region)).toList();
+        }
+    }
+
+    /** A scale of whole numbers, both ends included. */
+    public record Scale(int from, int to) {
+    }
+
+    /**
+     * A possible answer.
+     *
+     * @param regions where it is offered; empty for everywhere
+     * @param clues   that hold with it
+     * @param notWith answers to other questions that contradict it, by question
+     */
+    public record Option(String value, String label, List<String> regions, List<String> clues, Map<String, List<String>> notWith) {
+    }
+
+    /** A fact that holds when a scale reaches a value and all given options hold. */
+    public record Follows(String fact, String scale, int from, Map<String, List<String>> and) {
+
+        boolean holds(Told told) {
+            OptionalInt value = told.whole(scale);
+            return value.isPresent() && value.getAsInt() >= from
+                    && and.entrySet().stream().allMatch(entry -> told.values(entry.getKey()).stream().anyMatch(entry.getValue()::contains));
+        }
+    }
+
+    /** The zones of a region. */
+    public List<Zone> zonesOf(String region) {
+        return zones.stream().filter(zone -> zone.region().equals(region)).toList();
+    }
+
+    /** The drawings for a region. */
+    public List<Drawing> drawingsOf(String region) {
+        return drawings.stream().filter(drawing -> drawing.regions().contains(region)).toList();
+    }
+
+    /** The questions that have something to answer for a region. */
+    public List<Question> questionsOf(String region) {
+        return questions.stream().filter(question -> question.scale().isPresent() || !question.options(region).isEmpty()).toList();
+    }
+
+    /** The question of an id; empty where there is none. */
+    public Optional<Question> question(String id) {
+        return questions.stream().filter(question -> question.id().equals(id)).findFirst();
+    }
+}

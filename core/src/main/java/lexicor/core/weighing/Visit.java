@@ -1,0 +1,55 @@
+package lexicor.core.weighing;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.Setting;
+
+/**
+ * What a visit brings to the weighing before the first test.
+ *
+ * @param region  whose conditions are ranked
+ * @param setting where the patient is seen
+ * @param starts  where each condition starts; one without a start is not ranked
+ * @param clues   clues that were asked, and whether each holds; those with published accuracy are weighed
+ * @param schools the schools in force
+ */
+public record Visit(String region, Setting setting, Map<ConditionId, Start> starts, Map<String, Boolean> clues, Schools schools) {
+
+    /**
+     * A start.
+     *
+     * @param chance    within (0, 1)
+     * @param deviation how unsure it is: standard deviation on the logit, above 0
+     */
+    public record Start(double chance, double deviation) {
+        public Start {
+            if (!(chance > 0 && chance < 1)) {
+                throw new IllegalArgumentException("chance is " + chance + "; allowed: within 0 and 1");
+            }
+            if (!(deviation > 0)) {
+                throw new IllegalArgumentException("deviation is " + deviation + "; allowed: above 0");
+            }
+        }
+    }
+
+    public Visit {
+        starts = Map.copyOf(starts);
+        clues = Collections.unmodifiableMap(new LinkedHashMap<>(clues));
+    }
+
+    /** A visit of which nothing is known but region and setting: conditions that need a story do not take part. */
+    public static Visit usual(Catalogue catalogue, String region, Setting setting) {
+        Map<ConditionId, Start> starts = new LinkedHashMap<>();
+        for (Condition condition : catalogue.conditionsOf(region)) {
+            if (condition.onlyIf().isEmpty()) {
+                starts.put(condition.id(), new Start(condition.start().get(setting), WeighingSettings.USUAL.startDeviation()));
+            }
+        }
+        return new Visit(region, setting, starts, Map.of(), catalogue.usualSchools());
+    }
+}
