@@ -4,6 +4,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
+import lexicor.core.intake.IntakeForm;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Weighing;
 import lexicor.core.weighing.WeighingSettings;
@@ -22,6 +23,11 @@ class CoreContent {
     @Bean
     Evidence evidence(Catalogue catalogue) {
         return EvidenceReader.shipped(catalogue);
+    }
+
+    @Bean
+    IntakeForm intakeForm(Catalogue catalogue) {
+        return IntakeForm.shipped(catalogue);
     }
 
     @Bean

@@ -5,12 +5,14 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.security.test.context.support.WithMockUser;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 
-/** The whole server on an empty record in memory. */
+/** The whole server on an empty record in memory, asked by a therapist. */
 @Target(ElementType.TYPE)
 @Retention(RetentionPolicy.RUNTIME)
 @SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:lexicor;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
 @AutoConfigureMockMvc
+@WithMockUser(username = "therapist", roles = "THERAPIST")
 public @interface ServerTest {
 }

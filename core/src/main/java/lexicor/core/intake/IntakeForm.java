@@ -7,6 +7,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.examination.Answer;
 
 /**
  * What is asked before the hands, as content.
@@ -20,6 +21,8 @@ public record IntakeForm(String revision, List<Zone> zones, List<Drawing> drawin
 
     /** The answer that says none of the options holds. */
     public static final String NONE = "none";
+
+    private static final Set<String> KEPT = Set.of("zone", IntakeFolder.FACTS, "fact-date", "school");
 
     public IntakeForm {
         zones = List.copyOf(zones);
@@ -100,6 +103,11 @@ public record IntakeForm(String revision, List<Zone> zones, List<Drawing> drawin
     /** The questions that have something to answer for a region. */
     public List<Question> questionsOf(String region) {
         return questions.stream().filter(question -> question.scale().isPresent() || !question.options(region).isEmpty()).toList();
+    }
+
+    /** Whether a re-examination begins with this answer: not what is asked anew, nor what was decided about one visit. */
+    public boolean keeps(Answer answer) {
+        return question(answer.question()).map(question -> !question.again()).orElse(KEPT.contains(answer.kind()));
     }
 
     /** The question of an id; empty where there is none. */

@@ -49,7 +49,7 @@ class WeighingTest {
     @Test
     void before_any_finding_everything_stands_where_it_began() {
         Ranking ranking = weigh();
-        assertThat(ranking.standings()).hasSize(9).noneMatch(Standing::informed).allMatch(standing -> standing.now() == standing.before());
+        assertThat(ranking.standings()).hasSize(10).noneMatch(Standing::informed).allMatch(standing -> standing.now() == standing.before());
         assertThat(ranking.of(FULL_TEAR).before()).isEqualTo(0.12);
     }
 
@@ -175,7 +175,7 @@ class WeighingTest {
         TestReading can = readings(history(CAN)).stream().filter(reading -> reading.test().value().equals("sh-empty-can")).findFirst().orElseThrow();
         assertThat(new Interpreter(CATALOGUE, EVIDENCE).say("shoulder", CATALOGUE.usualSchools(), can)).extracting(Statement::text).containsExactly(
                 "Counts for subacromial pain, full-thickness cuff tear and supraspinatus tear: weak.",
-                "Counts for supraspinatus tendinopathy: familiar pain, strength weak.");
+                "Counts for supraspinatus tendinopathy: familiar pain, strength weak.", "Speaks for any cuff tear, not weighed: weak.");
         TestReading arc = readings(history(ARC)).stream().filter(reading -> reading.test().value().equals("sh-arc")).findFirst().orElseThrow();
         assertThat(new Interpreter(CATALOGUE, EVIDENCE).say("shoulder", CATALOGUE.usualSchools(), arc)).last().extracting(Statement::text)
                 .isEqualTo("Speaks against AC joint pain, not weighed: no pain near the top.");

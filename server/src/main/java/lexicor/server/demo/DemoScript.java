@@ -3,6 +3,7 @@ package lexicor.server.demo;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -16,6 +17,7 @@ import lexicor.core.catalogue.Routine;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Side;
 import lexicor.core.source.SourceNode;
+import lexicor.server.examinations.AnswerJson;
 import lexicor.server.examinations.AttemptJson;
 import lexicor.server.examinations.CommandJson;
 import lexicor.server.examinations.CommandKind;
@@ -52,7 +54,11 @@ final class DemoScript {
             undo(step);
             return;
         }
-        step.allowing("test", "well", "hurt", "nothing", "again", "go");
+        step.allowing("test", "well", "hurt", "nothing", "again", "go", "told");
+        if (step.has("told")) {
+            tell(step.child("told"));
+            return;
+        }
         if (step.has("go")) {
             add(CommandKind.MOVE, step.text("go"), null, List.of());
             return;
@@ -78,14 +84,37 @@ final class DemoScript {
         add(CommandKind.UNDO, last.attempts().get(0).testId(), last.id(), List.of());
     }
 
+    private void tell(SourceNode told) {
+        List<AnswerJson> answers = new ArrayList<>();
+        told.fields().forEach((question, value) -> answers.add(answer(question, value)));
+        add(CommandKind.TELL, order.get(0).value(), null, List.of(), answers);
+    }
+
+    private static AnswerJson answer(String question, SourceNode value) {
+        if (question.startsWith("fact-date:")) {
+            return new AnswerJson(question, List.of(), null, LocalDate.parse(value.asText()), null);
+        }
+        if (question.startsWith("override:") || question.startsWith("release:")) {
+            return new AnswerJson(question, List.of(), null, null, value.asText());
+        }
+        if (question.startsWith("pain-now") || question.startsWith("pain-worst")) {
+            return new AnswerJson(question, List.of(), Double.valueOf(value.asText()), null, null);
+        }
+        return new AnswerJson(question, value.isList() ? value.items().stream().map(SourceNode::asText).toList() : List.of(value.asText()), null, null, null);
+    }
+
     private String following(TestId test) {
         int place = order.indexOf(test);
         return order.get(Math.min(place + 1, order.size() - 1)).value();
     }
 
     private void add(CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts) {
+        add(kind, standAt, undoes, attempts, List.of());
+    }
+
+    private void add(CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts, List<AnswerJson> answers) {
         now = now.plus(PAUSE);
-        commands.add(new CommandJson(id("command"), client, (long) commands.size() + 1, now, kind, standAt, undoes, attempts, null, null));
+        commands.add(new CommandJson(id("command"), client, (long) commands.size() + 1, now, kind, standAt, undoes, attempts, answers, null, null));
     }
 
     private AttemptJson attempt(ExaminationTest test, Side on, int tryNumber, List<PartJson> parts) {

@@ -27,6 +27,11 @@ public record AttemptJson(@NotNull(message = "allowed: a UUID") UUID id,
                 row.parts().stream().map(PartRow::json).toList());
     }
 
+    static AttemptJson of(Attempt attempt) {
+        return new AttemptJson(attempt.id(), attempt.test().value(), attempt.variant(), attempt.side(), attempt.tryNumber(), attempt.supersedes(),
+                attempt.parts().stream().map(PartJson::of).toList());
+    }
+
     Attempt toCore() {
         return new Attempt(id, TestId.of(testId), variant, side, tryNumber, supersedes, parts.stream().map(PartJson::toCore).toList());
     }

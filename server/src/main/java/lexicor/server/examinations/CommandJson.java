@@ -22,16 +22,17 @@ public record CommandJson(@NotNull(message = "allowed: a UUID") UUID id,
         @NotNull(message = "allowed: a UUID") UUID clientId,
         @NotNull(message = "allowed: 1 or more") @Min(value = 1, message = "allowed: 1 or more") Long order,
         @NotNull(message = "allowed: a time") Instant at,
-        @NotNull(message = "allowed: RECORD, UNDO, MOVE") CommandKind kind,
+        @NotNull(message = "allowed: RECORD, UNDO, MOVE, TELL") CommandKind kind,
         @NotBlank(message = "allowed: the id of a test") @Size(max = 60, message = "allowed: at most 60 characters") String standAt,
         @Schema(nullable = true) UUID undoes,
         @NotNull(message = "allowed: a list of attempts") @Size(max = 20, message = "allowed: at most 20") List<@NotNull(message = "allowed: an attempt") @Valid AttemptJson> attempts,
+        @NotNull(message = "allowed: a list of answers") @Size(max = 60, message = "allowed: at most 60") List<@NotNull(message = "allowed: an answer") @Valid AnswerJson> answers,
         @Schema(nullable = true) Long number,
         @Schema(nullable = true) String author) {
 
     static CommandJson of(CommandRow row) {
         return new CommandJson(row.getId(), row.client(), row.clientOrder(), row.at(), row.kind(), row.standAt(), row.undoes(),
-                row.attempts().stream().map(AttemptJson::of).toList(), row.number(), row.author());
+                row.attempts().stream().map(AttemptJson::of).toList(), row.answers().stream().map(answer -> AnswerJson.of(answer.toCore())).toList(), row.number(), row.author());
     }
 
     Command toCore() {
@@ -39,6 +40,7 @@ public record CommandJson(@NotNull(message = "allowed: a UUID") UUID id,
             case RECORD -> new Command.Recorded(attempts.stream().map(AttemptJson::toCore).toList());
             case UNDO -> new Command.Undone(undoes);
             case MOVE -> new Command.Moved();
+            case TELL -> new Command.Told(answers.stream().map(AnswerJson::toCore).toList());
         };
         return new Command(id, clientId, order, author, at, TestId.of(standAt), action);
     }

@@ -1,4 +1,4 @@
 package lexicor.server.examinations;
 
 /** What a command does. */
-public enum CommandKind { RECORD, UNDO, MOVE }
+public enum CommandKind { RECORD, UNDO, MOVE, TELL }

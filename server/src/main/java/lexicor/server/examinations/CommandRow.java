@@ -1,17 +1,22 @@
 package lexicor.server.examinations;
 
 import jakarta.persistence.CascadeType;
+import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
+import jakarta.persistence.JoinColumn;
 import jakarta.persistence.OneToMany;
 import jakarta.persistence.OrderBy;
+import jakarta.persistence.OrderColumn;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import lexicor.server.audit.AddedOnce;
 import org.hibernate.annotations.Immutable;
 
 /** A command as it is kept. Rows are only ever added. */
@@ -52,6 +57,11 @@ class CommandRow extends AddedOnce {
     @OrderBy("ordinal")
     private List<AttemptRow> attempts = new ArrayList<>();
 
+    @ElementCollection
+    @CollectionTable(name = "intake_answer", joinColumns = @JoinColumn(name = "command_id"))
+    @OrderColumn(name = "ordinal")
+    private List<AnswerRow> answers = new ArrayList<>();
+
     protected CommandRow() {
         // for the mapper
     }
@@ -71,6 +81,7 @@ class CommandRow extends AddedOnce {
         for (AttemptJson attempt : command.attempts()) {
             attempts.add(new AttemptRow(this, attempts.size(), attempt));
         }
+        command.answers().forEach(answer -> answers.add(new AnswerRow(answer.toCore())));
     }
 
     UUID examination() {
@@ -107,6 +118,10 @@ class CommandRow extends AddedOnce {
 
     UUID undoes() {
         return undoes;
+    }
+
+    List<AnswerRow> answers() {
+        return answers;
     }
 
     List<AttemptRow> attempts() {

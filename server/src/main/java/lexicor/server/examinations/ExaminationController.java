@@ -3,64 +3,70 @@ package lexicor.server.examinations;
 import jakarta.validation.Valid;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.intake.IntakeState;
+import lexicor.server.audit.Action;
+import lexicor.server.audit.Traced;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Examinations over HTTP. Saving never waits for weighing. */
 @RestController
-@RequestMapping("/api/examinations")
+@RequestMapping("/api/examinations/{id}")
 class ExaminationController {
 
     private final ExaminationService service;
     private final Appraisal appraisal;
+    private final VisitIntake intake;
     private final NoteWriter notes;
+    private final Catalogue catalogue;
 
-    ExaminationController(ExaminationService service, Appraisal appraisal, NoteWriter notes) {
+    ExaminationController(ExaminationService service, Appraisal appraisal, VisitIntake intake, NoteWriter notes, Catalogue catalogue) {
         this.service = service;
         this.appraisal = appraisal;
+        this.intake = intake;
         this.notes = notes;
+        this.catalogue = catalogue;
     }
 
-    /** The latest examinations, newest first. */
     @GetMapping
-    List<ExaminationJson.Line> list() {
-        return service.latest().stream().map(appraisal::line).toList();
-    }
-
-    /** Begins an examination; the same id again returns the one that is there. */
-    @PostMapping
-    @ResponseStatus(HttpStatus.CREATED)
-    ExaminationJson start(@Valid @RequestBody StartRequest request) {
-        return ExaminationJson.of(service.examination(service.start(request)));
-    }
-
-    @GetMapping("/{id}")
-    ExaminationJson examination(@PathVariable UUID id) {
+    @Traced(action = Action.SAW, subject = "examination")
+    public ExaminationJson examination(@PathVariable UUID id) {
         return ExaminationJson.of(service.examination(id));
     }
 
     /** Adds commands; the answer comes once they are on the disk. */
-    @PostMapping("/{id}/commands")
-    List<ExaminationJson.Receipt> add(@PathVariable UUID id, @Valid @RequestBody ExaminationJson.Batch batch) {
+    @PostMapping("/commands")
+    @Traced(action = Action.ENTERED, subject = "examination")
+    public List<ExaminationJson.Receipt> add(@PathVariable UUID id, @Valid @RequestBody ExaminationJson.Batch batch) {
         return service.add(id, batch.commands()).entrySet().stream()
                 .map(entry -> new ExaminationJson.Receipt(entry.getKey(), entry.getValue())).toList();
     }
 
-    @GetMapping("/{id}/weighing")
-    WeighingJson weighing(@PathVariable UUID id) {
+    /** What follows from the intake. */
+    @GetMapping("/intake")
+    @Traced(action = Action.SAW, subject = "examination")
+    public IntakeJson intake(@PathVariable UUID id) {
+        ExaminationService.Recorded recorded = service.examination(id);
+        IntakeState state = intake.of(recorded);
+        return IntakeJson.of(recorded.lastNumber(), state, intake.starts(recorded.row(), state), catalogue);
+    }
+
+    @GetMapping("/weighing")
+    @Traced(action = Action.SAW, subject = "examination")
+    public WeighingJson weighing(@PathVariable UUID id) {
         return appraisal.weigh(service.examination(id));
     }
 
     /** The examination in words, to copy into a record. */
-    @GetMapping(value = "/{id}/note", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
-    String note(@PathVariable UUID id) {
+    @GetMapping(value = "/note", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
+    @Traced(action = Action.TOOK_OUT, subject = "examination")
+    public String note(@PathVariable UUID id) {
         return notes.write(service.examination(id));
     }
 }

@@ -1,38 +1,41 @@
 package lexicor.server.examinations;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.examination.Side;
+import lexicor.server.audit.Traced;
+import lexicor.server.cases.CaseJson;
 
-/** An examination with everything that happened in it, in the order the server received it. */
-public record ExaminationJson(UUID id, String caseCode, int age, String occupation, String region, Side side, Setting setting,
-        Instant startedAt, List<CommandJson> commands) {
+/**
+ * An examination with everything that happened in it, in the order the server received it.
+ *
+ * @param side              the side that is weighed
+ * @param otherSideInvolved whether the other side is no normal to compare with
+ * @param follows           the examination that it started from; absent for a first one
+ */
+public record ExaminationJson(UUID id, CaseJson person, String region, Side side, boolean otherSideInvolved, Setting setting,
+        Instant startedAt, @Schema(nullable = true) UUID follows, List<CommandJson> commands) implements Traced.Known {
 
     static ExaminationJson of(ExaminationService.Recorded recorded) {
         ExaminationRow row = recorded.row();
-        return new ExaminationJson(row.getId(), row.caseFile().code(), row.age(), row.occupation(), row.region(), row.side(), row.setting(),
-                row.startedAt(), recorded.commands().stream().map(CommandJson::of).toList());
+        return new ExaminationJson(row.getId(), CaseJson.of(row.caseFile()), row.region(), row.side(), row.otherSideInvolved(), row.setting(),
+                row.startedAt(), row.follows().orElse(null), recorded.commands().stream().map(CommandJson::of).toList());
     }
 
-    /**
-     * A line of the list.
-     *
-     * @param done    tests read completely, or left out on purpose
-     * @param total   tests of the routine
-     * @param leader  the informed condition that stands highest; absent before any finding is weighed
-     * @param chance  where it stands, 0..1; absent with it
-     */
-    public record Line(UUID id, String caseCode, int age, String occupation, String region, Side side, Setting setting, Instant startedAt,
-            Instant lastAt, int done, int total, @Schema(nullable = true) String leader, @Schema(nullable = true) Double chance) {
+    @Override
+    public String tracedId() {
+        return id.toString();
     }
 
     /** Commands to add, in their order. */
-    public record Batch(@jakarta.validation.constraints.NotNull(message = "allowed: a list of commands")
-            @jakarta.validation.constraints.Size(min = 1, max = 200, message = "allowed: 1 to 200 commands")
-            List<@jakarta.validation.constraints.NotNull(message = "allowed: a command") @jakarta.validation.Valid CommandJson> commands) {
+    public record Batch(@NotNull(message = "allowed: a list of commands") @Size(min = 1, max = 200, message = "allowed: 1 to 200 commands")
+            List<@NotNull(message = "allowed: a command") @Valid CommandJson> commands) {
     }
 
     /** The number that a command has on record. */

@@ -9,9 +9,14 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.examination.Side;
+import lexicor.server.audit.AddedOnce;
+import lexicor.server.cases.Affected;
+import lexicor.server.cases.CaseFile;
+import lexicor.server.cases.Episode;
 
 /** One visit's examination as it is kept. Never changed after it began; what happens in it is commands. */
 @Entity
@@ -22,11 +27,15 @@ class ExaminationRow extends AddedOnce {
     @JoinColumn(name = "case_id", updatable = false)
     private CaseFile caseFile;
 
-    @Column(updatable = false)
-    private int age;
+    @ManyToOne(fetch = FetchType.LAZY, optional = false)
+    @JoinColumn(name = "episode_id", updatable = false)
+    private Episode episode;
 
-    @Column(nullable = false, updatable = false)
-    private String occupation;
+    @Column(name = "follows_id", updatable = false)
+    private UUID follows;
+
+    @Column(updatable = false)
+    private boolean otherSideInvolved;
 
     @Column(nullable = false, updatable = false)
     private String region;
@@ -58,14 +67,15 @@ class ExaminationRow extends AddedOnce {
         // for the mapper
     }
 
-    ExaminationRow(UUID id, CaseFile caseFile, StartRequest start, String author, Instant startedAt, Revisions revisions) {
-        super(id);
-        this.caseFile = caseFile;
-        this.age = start.age();
-        this.occupation = start.occupation().strip();
-        this.region = start.region();
-        this.side = start.side();
-        this.setting = start.setting();
+    ExaminationRow(Episode episode, VisitRequest visit, Side side, String author, Instant startedAt, Revisions revisions) {
+        super(visit.id());
+        this.caseFile = episode.caseFile();
+        this.episode = episode;
+        this.follows = visit.follows();
+        this.otherSideInvolved = visit.side() == Affected.BOTH;
+        this.region = visit.region();
+        this.side = side;
+        this.setting = visit.setting();
         this.author = author;
         this.startedAt = startedAt;
         this.catalogueRevision = revisions.catalogue();
@@ -81,12 +91,26 @@ class ExaminationRow extends AddedOnce {
         return caseFile;
     }
 
-    int age() {
-        return age;
+    Episode episode() {
+        return episode;
     }
 
-    String occupation() {
-        return occupation;
+    Optional<UUID> follows() {
+        return Optional.ofNullable(follows);
+    }
+
+    /** Whether the other side is no normal to compare with. */
+    boolean otherSideInvolved() {
+        return otherSideInvolved;
+    }
+
+    String author() {
+        return author;
+    }
+
+    /** Number of the clinic's settings by which it is read. */
+    int settingsRevision() {
+        return settingsRevision.matches("\\d+") ? Integer.parseInt(settingsRevision) : 0;
     }
 
     String region() {

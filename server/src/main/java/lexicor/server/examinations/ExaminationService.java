@@ -3,6 +3,7 @@ package lexicor.server.examinations;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,15 +12,20 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.History;
-import lexicor.core.examination.ResponseCheck;
+import lexicor.core.examination.Side;
+import lexicor.core.intake.IntakeForm;
+import lexicor.core.intake.Told;
+import lexicor.server.audit.Whoever;
+import lexicor.server.cases.Affected;
+import lexicor.server.cases.CaseFile;
+import lexicor.server.cases.CaseService;
+import lexicor.server.cases.Episode;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Conflict;
-import lexicor.server.problems.FieldFault;
 import lexicor.server.problems.NotFound;
-import org.springframework.data.domain.Limit;
+import lexicor.server.settings.ClinicSettings;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,26 +33,28 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class ExaminationService {
 
-    static final int LISTED = 200;
-
-    private static final String SETTINGS_REVISION = "usual";
-
     private final Examinations examinations;
-    private final CaseFiles caseFiles;
+    private final CaseService cases;
     private final Commands commands;
+    private final Appraisal appraisal;
+    private final CommandCheck check;
     private final Catalogue catalogue;
     private final Evidence evidence;
-    private final Examiner examiner;
+    private final IntakeForm form;
+    private final ClinicSettings settings;
     private final Clock clock;
 
-    ExaminationService(Examinations examinations, CaseFiles caseFiles, Commands commands, Catalogue catalogue, Evidence evidence,
-            Examiner examiner, Clock clock) {
+    ExaminationService(Examinations examinations, CaseService cases, Commands commands, Appraisal appraisal, CommandCheck check, Catalogue catalogue,
+            Evidence evidence, IntakeForm form, ClinicSettings settings, Clock clock) {
         this.examinations = examinations;
-        this.caseFiles = caseFiles;
+        this.cases = cases;
         this.commands = commands;
+        this.appraisal = appraisal;
+        this.check = check;
         this.catalogue = catalogue;
         this.evidence = evidence;
-        this.examiner = examiner;
+        this.form = form;
+        this.settings = settings;
         this.clock = clock;
     }
 
@@ -63,25 +71,62 @@ public class ExaminationService {
         }
     }
 
-    /** Begins an examination at the present time. */
+    /** Opens a case with its first examination at the present time. */
     @Transactional
-    public UUID start(StartRequest request) {
-        return start(request, clock.instant());
+    public UUID open(VisitRequest.NewCase request) {
+        return open(request, clock.instant());
     }
 
-    /** Begins an examination at a given time; the same request again returns the same examination. */
+    /** Opens a case with its first examination; the same request again returns the same examination. */
     @Transactional
-    public UUID start(StartRequest request, Instant at) {
-        if (!catalogue.routines().containsKey(request.region())) {
-            throw new BadInput("region", "'" + request.region() + "' has no routine; allowed: " + String.join(", ", catalogue.routines().keySet()));
-        }
+    public UUID open(VisitRequest.NewCase request, Instant at) {
+        checkVisit("visit.", request.visit());
+        return begin(cases.open(request.id(), request.code(), request.details(), at), request.visit(), at);
+    }
+
+    /** Begins a further examination of a known case. */
+    @Transactional
+    public UUID begin(UUID caseId, VisitRequest request, Instant at) {
+        checkVisit("", request);
+        return begin(cases.file(caseId), request, at);
+    }
+
+    private UUID begin(CaseFile file, VisitRequest request, Instant at) {
         if (!examinations.existsById(request.id())) {
-            CaseFile file = caseFiles.findByCode(request.caseCode())
-                    .orElseGet(() -> caseFiles.save(new CaseFile(UUID.randomUUID(), request.caseCode(), at)));
-            examinations.save(new ExaminationRow(request.id(), file, request, examiner.name(), at,
-                    new ExaminationRow.Revisions(catalogue.revision(), evidence.revision(), SETTINGS_REVISION)));
+            Episode episode = cases.episode(file, request.region(), request.side(), at);
+            Side side = request.side() == Affected.BOTH ? request.worse() : Side.valueOf(request.side().name());
+            examinations.saveAndFlush(new ExaminationRow(episode, request, side, Whoever.isHere(), at,
+                    new ExaminationRow.Revisions(catalogue.revision(), evidence.revision(), String.valueOf(settings.now().revision()))));
+            carryOver(request, file, at);
+            noteStanding(request.id());
         }
         return request.id();
+    }
+
+    private void checkVisit(String path, VisitRequest request) {
+        if (!catalogue.routines().containsKey(request.region())) {
+            throw new BadInput(path + "region", "'" + request.region() + "' has no routine; allowed: " + String.join(", ", catalogue.routines().keySet()));
+        }
+        if (request.side() == Affected.BOTH && request.worse() == null) {
+            throw new BadInput(path + "worse", "with both sides: allowed: LEFT, RIGHT");
+        }
+    }
+
+    /** A re-examination begins with what was told last time, but for what is asked anew at each visit. */
+    private void carryOver(VisitRequest request, CaseFile file, Instant at) {
+        if (request.follows() == null) {
+            return;
+        }
+        Recorded last = examination(request.follows());
+        if (!last.row().caseFile().id().equals(file.id()) || !last.row().region().equals(request.region())) {
+            throw new BadInput("follows", "allowed: an earlier examination of the same case and region");
+        }
+        List<AnswerJson> kept = Told.of(last.history().heard()).answers().stream().filter(form::keeps).map(AnswerJson::of).toList();
+        if (!kept.isEmpty()) {
+            CommandJson carried = new CommandJson(UUID.randomUUID(), request.id(), 1L, at, CommandKind.TELL, catalogue.routine(request.region()).order().get(0).value(), null,
+                    List.of(), kept, null, null);
+            add(request.id(), List.of(carried));
+        }
     }
 
     /** Whether nothing was ever recorded. */
@@ -90,14 +135,20 @@ public class ExaminationService {
         return examinations.count() == 0;
     }
 
-    /** The latest examinations with their histories, newest first. */
+    /** Examinations with their histories, by id. */
     @Transactional(readOnly = true)
-    List<Recorded> latest() {
-        List<ExaminationRow> rows = examinations.findAllByOrderByStartedAtDesc(Limit.of(LISTED));
+    Map<UUID, Recorded> examinations(Collection<UUID> ids) {
         Map<UUID, List<CommandRow>> byExamination = new LinkedHashMap<>();
-        commands.findByExaminationInOrderByNumber(rows.stream().map(ExaminationRow::getId).toList())
-                .forEach(command -> byExamination.computeIfAbsent(command.examination(), id -> new ArrayList<>()).add(command));
-        return rows.stream().map(row -> Recorded.of(row, byExamination.getOrDefault(row.getId(), List.of()))).toList();
+        commands.findByExaminationInOrderByNumber(ids).forEach(command -> byExamination.computeIfAbsent(command.examination(), id -> new ArrayList<>()).add(command));
+        return examinations.findByIdIn(ids).stream().collect(Collectors.toMap(ExaminationRow::getId, row -> Recorded.of(row, byExamination.getOrDefault(row.getId(), List.of()))));
+    }
+
+    /** The examinations of a case, latest first. */
+    @Transactional(readOnly = true)
+    List<Recorded> ofCase(UUID caseId) {
+        List<UUID> ids = examinations.findByCaseFileIdOrderByStartedAtDesc(caseId).stream().map(ExaminationRow::getId).toList();
+        Map<UUID, Recorded> found = examinations(ids);
+        return ids.stream().map(found::get).toList();
     }
 
     /** The examination, or {@link NotFound}. */
@@ -113,7 +164,7 @@ public class ExaminationService {
      */
     @Transactional
     public Map<UUID, Long> add(UUID examination, List<CommandJson> sent) {
-        examinations.findForRecording(examination).orElseThrow(() -> missing(examination));
+        ExaminationRow held = examinations.findForRecording(examination).orElseThrow(() -> missing(examination));
         List<CommandRow> earlier = commands.findByExaminationOrderByNumber(examination);
         long number = earlier.isEmpty() ? 0 : earlier.get(earlier.size() - 1).number();
         Map<UUID, Long> numbers = new LinkedHashMap<>();
@@ -125,14 +176,16 @@ public class ExaminationService {
             CommandRow row = known.get(command.id());
             if (row == null) {
                 refuseForeign(command);
-                check("commands[" + index + "]", command, known, attempts);
+                check.check("commands[" + index + "]", command, new CommandCheck.Record(held.region(), known, attempts));
                 number++;
-                row = commands.save(new CommandRow(examination, number, command, examiner.name(), clock.instant()));
+                row = commands.save(new CommandRow(examination, number, command, Whoever.isHere(), clock.instant()));
                 known.put(command.id(), row);
                 command.attempts().forEach(attempt -> attempts.add(attempt.id()));
             }
             numbers.put(command.id(), row.number());
         }
+        commands.flush();
+        noteStanding(examination);
         return numbers;
     }
 
@@ -142,58 +195,12 @@ public class ExaminationService {
         }
     }
 
-    private void check(String field, CommandJson command, Map<UUID, CommandRow> known, Set<UUID> attempts) {
-        List<FieldFault> faults = new ArrayList<>();
-        if (!knownTest(command.standAt())) {
-            faults.add(new FieldFault(field + ".standAt", unknownTest(command.standAt())));
-        }
-        boolean undo = command.kind() == CommandKind.UNDO;
-        if (undo && (command.undoes() == null || !known.containsKey(command.undoes()))) {
-            faults.add(new FieldFault(field + ".undoes", "allowed: the id of an earlier command of this examination"));
-        } else if (undo && !known.get(command.undoes()).author().equals(examiner.name())) {
-            faults.add(new FieldFault(field + ".undoes", "allowed: a command of your own"));
-        } else if (!undo && command.undoes() != null) {
-            faults.add(new FieldFault(field + ".undoes", "allowed with UNDO only"));
-        }
-        if ((command.kind() == CommandKind.RECORD) == command.attempts().isEmpty()) {
-            faults.add(new FieldFault(field + ".attempts", "allowed: at least one with RECORD, none otherwise"));
-        }
-        for (int i = 0; i < command.attempts().size(); i++) {
-            checkAttempt(field + ".attempts[" + i + "]", command.attempts().get(i), attempts, faults);
-        }
-        if (!faults.isEmpty()) {
-            throw new BadInput(faults);
-        }
-    }
-
-    private void checkAttempt(String field, AttemptJson attempt, Set<UUID> attempts, List<FieldFault> faults) {
-        if (!knownTest(attempt.testId())) {
-            faults.add(new FieldFault(field + ".testId", unknownTest(attempt.testId())));
-            return;
-        }
-        if (attempts.contains(attempt.id())) {
-            faults.add(new FieldFault(field + ".id", "is on record already; allowed: a new UUID"));
-        }
-        if (!attempts.containsAll(attempt.supersedes())) {
-            faults.add(new FieldFault(field + ".supersedes", "allowed: attempts of this examination"));
-        }
-        for (int i = 0; i < attempt.parts().size(); i++) {
-            if (!attempt.parts().get(i).oneValue()) {
-                faults.add(new FieldFault(field + ".parts[" + i + "]", "allowed: exactly one of choice, measure with unit, and text"));
-            }
-        }
-        if (faults.isEmpty()) {
-            ResponseCheck.faults(catalogue.test(TestId.of(attempt.testId())), attempt.toCore())
-                    .forEach(fault -> faults.add(new FieldFault(field + ".parts[" + fault.index() + "]." + fault.field(), fault.message())));
-        }
-    }
-
-    private boolean knownTest(String id) {
-        return catalogue.tests().keySet().stream().anyMatch(test -> test.value().equals(id));
-    }
-
-    private String unknownTest(String id) {
-        return "'" + id + "' is not in the catalogue; allowed: " + String.join(", ", catalogue.tests().keySet().stream().map(TestId::value).toList());
+    /** Keeps the list in step with the record. */
+    private void noteStanding(UUID id) {
+        Recorded recorded = examination(id);
+        Appraisal.Stage stage = appraisal.stage(recorded);
+        Instant lastAt = recorded.commands().isEmpty() ? recorded.row().startedAt() : recorded.commands().get(recorded.commands().size() - 1).at();
+        cases.stands(recorded.row().caseFile().id(), id, recorded.row().region(), stage.state(), lastAt, stage.done(), stage.total());
     }
 
     private static NotFound missing(UUID id) {

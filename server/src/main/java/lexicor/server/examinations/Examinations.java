@@ -1,10 +1,10 @@
 package lexicor.server.examinations;
 
 import jakarta.persistence.LockModeType;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.EntityGraph;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
@@ -17,7 +17,9 @@ interface Examinations extends JpaRepository<ExaminationRow, UUID> {
     Optional<ExaminationRow> findById(UUID id);
 
     @EntityGraph(attributePaths = "caseFile")
-    List<ExaminationRow> findAllByOrderByStartedAtDesc(Limit limit);
+    List<ExaminationRow> findByIdIn(Collection<UUID> ids);
+
+    List<ExaminationRow> findByCaseFileIdOrderByStartedAtDesc(UUID caseId);
 
     /** The examination, held so that commands are numbered one after the other. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

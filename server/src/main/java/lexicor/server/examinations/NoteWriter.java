@@ -15,6 +15,7 @@ import lexicor.core.examination.History;
 import lexicor.core.examination.Part;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
+import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.ClusterCount;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Lens;
@@ -33,8 +34,12 @@ class NoteWriter {
     private final Catalogue catalogue;
     private final Appraisal appraisal;
     private final Interpreter interpreter;
+    private final VisitIntake intake;
+    private final IntakeNote intakeNote;
 
-    NoteWriter(Catalogue catalogue, Appraisal appraisal, Interpreter interpreter) {
+    NoteWriter(Catalogue catalogue, Appraisal appraisal, Interpreter interpreter, VisitIntake intake, IntakeNote intakeNote) {
+        this.intakeNote = intakeNote;
+        this.intake = intake;
         this.catalogue = catalogue;
         this.appraisal = appraisal;
         this.interpreter = interpreter;
@@ -42,15 +47,17 @@ class NoteWriter {
 
     String write(ExaminationService.Recorded recorded) {
         ExaminationRow row = recorded.row();
-        List<TestReading> readings = appraisal.readings(row, recorded.history());
-        Ranking ranking = appraisal.ranking(row, readings);
+        IntakeState told = intake.of(recorded);
+        List<TestReading> readings = appraisal.readings(row, recorded.history(), told);
+        Ranking ranking = appraisal.ranking(row, told, readings);
         List<String> lines = new ArrayList<>();
         lines.add("Examination of the " + word(row.side()) + " " + row.region() + ", " + DAY.format(row.startedAt()));
-        lines.add("Case " + row.caseFile().code() + ", age " + row.age() + ", " + row.occupation() + ", "
-                + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic"));
+        lines.add("Case " + row.caseFile().code() + row.caseFile().birthYear().map(year -> ", born " + year).orElse("")
+                + (row.caseFile().occupation().isEmpty() ? "" : ", " + row.caseFile().occupation()) + ", " + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic"));
+        lines.addAll(intakeNote.lines(recorded, told));
         lines.add("");
         lines.add("Findings");
-        readings.forEach(reading -> lines.addAll(test(reading, recorded.history(), row.side())));
+        readings.forEach(reading -> lines.addAll(test(reading, recorded, told)));
         lines.add("");
         lines.add("Where it stands");
         ranking.clusters().forEach(count -> lines.add("- " + cluster(count)));
@@ -67,17 +74,19 @@ class NoteWriter {
         return String.join("\n", lines) + "\n";
     }
 
-    private List<String> test(TestReading reading, History history, Side side) {
+    private List<String> test(TestReading reading, ExaminationService.Recorded recorded, IntakeState told) {
+        History history = recorded.history();
+        Side side = recorded.row().side();
         ExaminationTest test = catalogue.test(reading.test());
         List<Attempt> involved = history.attempts(reading.test(), side);
         if (involved.isEmpty()) {
-            return List.of("- " + test.name() + ": not done");
+            return List.of("- " + test.name() + ": not done" + (told.closed(test.id()) ? ", locked: " + told.locked().get(test.id()).get(0).why() : ""));
         }
         List<String> lines = new ArrayList<>();
         String other = history.attempts(reading.test(), side.other()).stream().reduce((first, last) -> last)
                 .map(attempt -> "; " + word(side.other()) + ": " + response(test, attempt)).orElse("");
         lines.add("- " + test.name() + ", " + word(side) + ": " + involved.stream().map(attempt -> response(test, attempt)).collect(Collectors.joining("; repeated: ")) + other);
-        for (Statement statement : interpreter.say(test.region(), reading)) {
+        for (Statement statement : interpreter.say(recorded.row().region(), intake.schools(recorded.row(), told), reading)) {
             lines.add("  " + statement.text());
         }
         return lines;

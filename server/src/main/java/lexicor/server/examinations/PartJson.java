@@ -17,6 +17,18 @@ public record PartJson(@NotBlank(message = "allowed: the name of a part") @Size(
         @Schema(nullable = true) @Min(value = 1, message = "allowed: 1 to 99") @Max(value = 99, message = "allowed: 1 to 99") Integer repeat,
         @Schema(nullable = true) @Size(max = 20, message = "allowed: at most 20 characters") String direction) {
 
+    static PartJson of(Part part) {
+        Part.Context context = part.context();
+        String position = context.position().isEmpty() ? null : context.position();
+        Integer repeat = context.repeat() == 1 ? null : context.repeat();
+        String direction = context.direction().isEmpty() ? null : context.direction();
+        if (part instanceof Part.Measured measured) {
+            return new PartJson(part.key(), null, measured.value(), measured.unit(), null, position, repeat, direction);
+        }
+        return part instanceof Part.Chosen chosen ? new PartJson(part.key(), chosen.choice(), null, null, null, position, repeat, direction)
+                : new PartJson(part.key(), null, null, null, ((Part.Said) part).text(), position, repeat, direction);
+    }
+
     boolean oneValue() {
         int values = (choice == null ? 0 : 1) + (measure == null ? 0 : 1) + (text == null ? 0 : 1);
         return values == 1 && (measure == null) == (unit == null);

@@ -1,8 +1,10 @@
 package lexicor.server.examinations;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
 import java.util.List;
 import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.examination.History;
 import lexicor.core.examination.Reading;
 import lexicor.core.weighing.ClusterCount;
 import lexicor.core.weighing.Lens;
@@ -19,15 +21,24 @@ import lexicor.core.weighing.Unweighed;
  *
  * @param knows     number of the last command that is included
  * @param lastTest  the test recorded last; absent before the first
+ * @param safety    whether testing is open
  */
-public record WeighingJson(long knows, @Schema(nullable = true) String lastTest, List<TestState> tests, List<StandingJson> standings,
+public record WeighingJson(long knows, @Schema(nullable = true) String lastTest, List<TestState> tests, SafetyJson safety, List<StandingJson> standings,
         List<ClusterJson> clusters, List<OutlookJson> outlooks) {
 
     /** How far a test has got. */
     public enum Progress { OPEN, PARTLY, READ, VOID, LEFT_OUT }
 
     /** A test and what its response means, in sentences. */
-    public record TestState(String testId, Progress progress, List<StatementJson> statements) {
+    public record TestState(String testId, Progress progress, List<StatementJson> statements, @Schema(nullable = true) LockJson lock,
+            List<RivalEntryJson> rivals) {
+    }
+
+    /** One of several entries that contradict each other. */
+    public record RivalEntryJson(AttemptJson attempt, String author, Instant at) {
+        static RivalEntryJson of(History.Entry entry) {
+            return new RivalEntryJson(AttemptJson.of(entry.attempt()), entry.author(), entry.at());
+        }
     }
 
     /** One sentence: {@code lead} says what of which conditions, {@code phrase} why. */

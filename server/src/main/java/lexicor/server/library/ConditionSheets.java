@@ -14,6 +14,7 @@ import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.weighing.Separation;
 import lexicor.core.weighing.WeighingSettings;
+import lexicor.server.settings.ClinicSettings;
 import org.springframework.stereotype.Component;
 
 /** Puts together what the sheet of a condition shows. */
@@ -23,15 +24,17 @@ class ConditionSheets {
     private final Catalogue catalogue;
     private final Evidence evidence;
     private final TestSheets names;
+    private final ClinicSettings settings;
 
-    ConditionSheets(Catalogue catalogue, Evidence evidence, TestSheets names) {
+    ConditionSheets(Catalogue catalogue, Evidence evidence, TestSheets names, ClinicSettings settings) {
+        this.settings = settings;
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.names = names;
     }
 
     ConditionSheetJson sheet(Condition condition) {
-        Thresholds thresholds = catalogue.thresholds();
+        Thresholds thresholds = settings.now().thresholds();
         Optional<Pattern> pattern = Optional.ofNullable(catalogue.patterns().get(condition.id()));
         List<ExaminationTest> speaking = catalogue.tests().values().stream().filter(test -> test.readingFor(condition.id()).isPresent()).toList();
         return new ConditionSheetJson(condition.id().value(), condition.name(), condition.region(), condition.scope(), LibraryIndex.start(condition),
@@ -43,7 +46,7 @@ class ConditionSheets {
                 findings(pattern.map(Pattern::expects)), findings(pattern.map(Pattern::against)), findings(pattern.map(Pattern::defining)),
                 pattern.map(Pattern::clues).orElse(List.of()).stream().map(shift -> new ConditionSheetJson.ClueJson(shift.clue().label(), shift.step().logOdds())).toList(),
                 pattern.map(Pattern::rivals).orElse(List.of()).stream().map(rival -> rival(condition.id(), rival)).toList(),
-                pattern.map(known -> new ConditionSheetJson.SettlesJson(known.settles().by(), known.settles().soon())).orElse(null),
+                pattern.flatMap(known -> known.settles()).map(settles -> new ConditionSheetJson.SettlesJson(settles.by(), settles.soon())).orElse(null),
                 catalogue.clusters().stream().filter(cluster -> cluster.condition().equals(condition.id())).map(TestSheets::named).toList());
     }
 

@@ -7,6 +7,7 @@ import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.Routine;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.intake.IntakeForm;
 import lexicor.server.problems.NotFound;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,8 +21,10 @@ class LibraryController {
 
     private final Catalogue catalogue;
     private final LibraryIndex index;
+    private final IntakeForm intake;
 
-    LibraryController(Catalogue catalogue, LibraryIndex index) {
+    LibraryController(Catalogue catalogue, LibraryIndex index, IntakeForm intake) {
+        this.intake = intake;
         this.catalogue = catalogue;
         this.index = index;
     }
@@ -29,13 +32,25 @@ class LibraryController {
     /** A region's routine with the cards of its tests. */
     @GetMapping("/regions/{region}")
     RegionJson region(@PathVariable String region) {
+        Routine routine = known(region);
+        return new RegionJson(region, catalogue.revision(),
+                routine.steps().stream().map(step -> new RegionJson.StepJson(step.position(), step.tests().stream().map(TestId::value).toList())).toList(),
+                routine.order().stream().map(catalogue::test).map(LibraryController::test).toList());
+    }
+
+    /** What is asked in a region before the hands. */
+    @GetMapping("/regions/{region}/intake")
+    IntakeFormJson intake(@PathVariable String region) {
+        known(region);
+        return IntakeFormJson.of(intake, catalogue, region);
+    }
+
+    private Routine known(String region) {
         Routine routine = catalogue.routines().get(region);
         if (routine == null) {
             throw new NotFound("There is no region '" + region + "'. Allowed: " + String.join(", ", catalogue.routines().keySet()));
         }
-        return new RegionJson(region, catalogue.revision(),
-                routine.steps().stream().map(step -> new RegionJson.StepJson(step.position(), step.tests().stream().map(TestId::value).toList())).toList(),
-                routine.order().stream().map(catalogue::test).map(LibraryController::test).toList());
+        return routine;
     }
 
     /** All tests, conditions and clusters in short, with the names that several tests go by. */

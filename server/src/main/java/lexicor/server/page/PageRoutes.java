@@ -13,7 +13,7 @@ class PageRoutes implements WebMvcConfigurer {
 
     @Override
     public void addViewControllers(ViewControllerRegistry views) {
-        for (String route : new String[] {"/", "/{view:[a-z-]+}", "/examinations/{id}", "/examinations/{id}/{view}", "/library/{kind}", "/library/{kind}/{id}"}) {
+        for (String route : new String[] {"/", "/{view:[a-z-]+}", "/examinations/{id}", "/examinations/{id}/{view}", "/cases/{id}", "/setup/{view}", "/library/{kind}", "/library/{kind}/{id}"}) {
             views.addViewController(route).setViewName("forward:/index.html");
         }
     }

@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.orm.ObjectOptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -44,6 +45,28 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
     @ExceptionHandler
     ProblemDetail conflict(Conflict fault) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, fault.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail forbidden(Forbidden fault) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, fault.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail notSignedIn(NotSignedIn fault) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, fault.getMessage());
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> tooManyTries(TooManyTries fault) {
+        return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS).header(HttpHeaders.RETRY_AFTER, String.valueOf(fault.seconds()))
+                .body(ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, fault.getMessage()));
+    }
+
+    /** Two people changed the same thing; the second one is asked to look again. */
+    @ExceptionHandler
+    ProblemDetail overtaken(ObjectOptimisticLockingFailureException fault) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "Somebody else changed this in the meantime. Please look at it again.");
     }
 
     /** Two savers met at the same moment; the second attempt finds what the first has left. */

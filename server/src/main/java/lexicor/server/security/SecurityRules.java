@@ -1,37 +1,76 @@
 package lexicor.server.security;
 
+import static lexicor.server.accounts.Role.ADMINISTRATOR;
+import static lexicor.server.accounts.Role.STEWARD;
+import static lexicor.server.accounts.Role.THERAPIST;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import lexicor.server.accounts.AccountService;
+import lexicor.server.accounts.SignedIn;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.ProviderManager;
+import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.provisioning.InMemoryUserDetailsManager;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
+import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /**
- * There are no accounts yet, so the server listens to its own machine only. Everything not named here is refused;
- * changes need the token against cross-site requests, except the calculators, which keep nothing.
+ * Who may ask for what. Everything not named here is refused; changes need the token against cross-site requests, except
+ * the calculators, which keep nothing.
  */
 @Configuration
 class SecurityRules {
 
     private static final String CONTENT = "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
-    private static final String[] PAGE = {"/", "/{view:[a-z-]+}", "/examinations/**", "/library/**", "/assets/**", "/index.html", "/favicon.svg"};
+    private static final String[] PAGE = {"/", "/{view:[a-z-]+}", "/cases/**", "/examinations/**", "/library/**", "/setup/**", "/assets/**", "/index.html", "/favicon.svg"};
 
     @Bean
-    SecurityFilterChain rules(HttpSecurity http) throws Exception {
+    SecurityFilterChain rules(HttpSecurity http, AccountService accounts, SecurityContextRepository sessions) throws Exception {
         return http
                 .authorizeHttpRequests(requests -> requests
                         .requestMatchers(HttpMethod.GET, PAGE).permitAll()
                         .requestMatchers(HttpMethod.HEAD, PAGE).permitAll()
-                        .requestMatchers("/api/**", "/v3/api-docs", "/v3/api-docs.yaml", "/actuator/health", "/error").permitAll()
+                        .requestMatchers(HttpMethod.GET, "/v3/api-docs", "/v3/api-docs.yaml", "/actuator/health").permitAll()
+                        .requestMatchers("/error").permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/calculate/**", "/api/session", "/api/first-account").permitAll()
+                        .requestMatchers(HttpMethod.GET, "/api/session").permitAll()
+                        .requestMatchers("/api/session/**").authenticated()
+                        .requestMatchers(HttpMethod.GET, "/api/library/**", "/api/settings").authenticated()
+                        .requestMatchers("/api/cases/**", "/api/examinations/**").hasRole(THERAPIST.name())
+                        .requestMatchers(HttpMethod.GET, "/api/settings/history").hasAnyRole(STEWARD.name(), ADMINISTRATOR.name())
+                        .requestMatchers(HttpMethod.PUT, "/api/settings/**").hasRole(STEWARD.name())
+                        .requestMatchers("/api/accounts/**").hasRole(ADMINISTRATOR.name())
+                        .requestMatchers(HttpMethod.GET, "/api/audit").hasRole(ADMINISTRATOR.name())
                         .anyRequest().denyAll())
                 .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/calculate/**"))
+                .securityContext(context -> context.securityContextRepository(sessions))
+                .addFilterBefore(new SessionCheck(person -> !(person instanceof SignedIn known) || accounts.isCurrent(known)), AuthorizationFilter.class)
+                .exceptionHandling(faults -> faults
+                        .authenticationEntryPoint((request, response, fault) -> refuse(response, HttpStatus.UNAUTHORIZED, "Please sign in."))
+                        .accessDeniedHandler((request, response, fault) -> refuse(response, HttpStatus.FORBIDDEN,
+                                fault instanceof CsrfException ? "The page's token is missing or old. Please try again." : "Your role does not allow this.")))
                 .headers(headers -> headers
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT))
+                        .crossOriginOpenerPolicy(opener -> opener.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
+                        .crossOriginResourcePolicy(resource -> resource.policy(CrossOriginResourcePolicy.SAME_ORIGIN))
+                        .permissionsPolicyHeader(permissions -> permissions.policy("camera=(), microphone=(), geolocation=()"))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER)))
                 .formLogin(AbstractHttpConfigurer::disable)
                 .httpBasic(AbstractHttpConfigurer::disable)
@@ -40,9 +79,26 @@ class SecurityRules {
                 .build();
     }
 
-    /** Nobody can sign in yet; this keeps a generated account from appearing. */
     @Bean
-    UserDetailsService nobody() {
-        return new InMemoryUserDetailsManager();
+    PasswordEncoder passwordEncoder() {
+        return new BCryptPasswordEncoder();
+    }
+
+    @Bean
+    SecurityContextRepository sessions() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    AuthenticationManager authenticationManager(UserDetailsService people, PasswordEncoder passwords) {
+        DaoAuthenticationProvider provider = new DaoAuthenticationProvider(people);
+        provider.setPasswordEncoder(passwords);
+        return new ProviderManager(provider);
+    }
+
+    private static void refuse(HttpServletResponse response, HttpStatus status, String detail) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.getWriter().write("{\"status\":%d,\"title\":\"%s\",\"detail\":\"%s\"}".formatted(status.value(), status.getReasonPhrase(), detail));
     }
 }

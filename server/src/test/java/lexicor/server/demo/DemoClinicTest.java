@@ -21,11 +21,13 @@ class DemoClinicTest {
     private DemoClinic clinic;
 
     @Test
-    void six_shoulder_cases_stand_at_different_stages() throws Exception {
+    void the_cases_stand_at_different_stages() throws Exception {
         JsonNode list = list();
-        assertThat(list).hasSize(6);
+        assertThat(list).hasSize(11);
         assertThat(list).extracting(line -> line.get("done").asInt()).contains(1, 2, 5);
-        assertThat(list).extracting(line -> line.get("caseCode").asString()).doesNotHaveDuplicates();
+        assertThat(list).extracting(line -> line.get("state").asString()).contains("BEGUN", "SUSPENDED", "SCREENED", "TESTING", "DONE");
+        assertThat(list).extracting(line -> line.get("region").asString()).contains("shoulder", "elbow", "wrist", "hand");
+        assertThat(list).extracting(line -> line.at("/person/code").asString()).doesNotHaveDuplicates();
     }
 
     @Test
@@ -36,6 +38,6 @@ class DemoClinicTest {
     }
 
     private JsonNode list() throws Exception {
-        return JsonMapper.shared().readTree(server.get().uri("/api/examinations").exchange().getResponse().getContentAsString());
+        return JsonMapper.shared().readTree(server.get().uri("/api/cases").exchange().getResponse().getContentAsString()).get("lines");
     }
 }

@@ -26,7 +26,7 @@ class RestartTest {
         UUID id;
         try (ConfigurableApplicationContext server = start()) {
             ExaminationService service = server.getBean(ExaminationService.class);
-            id = service.start(Visit.start("RS-1"));
+            id = service.open(Visit.start("RS-1"));
             service.add(id, List.of(arc, neer, visit.undo(neer), visit.move("sh-hawkins")));
         }
         try (ConfigurableApplicationContext server = start()) {

@@ -6,7 +6,10 @@ import java.util.Set;
 import java.util.UUID;
 import java.time.Instant;
 import lexicor.core.catalogue.Setting;
+import lexicor.core.examination.Answer;
 import lexicor.core.examination.Side;
+import lexicor.server.cases.Affected;
+import lexicor.server.cases.CaseDetails;
 
 /** Short ways to write down what a therapist does in a visit. The right side is the involved one. */
 public final class Visit {
@@ -14,8 +17,16 @@ public final class Visit {
     private final UUID client = UUID.randomUUID();
     private long order;
 
-    public static StartRequest start(String caseCode) {
-        return new StartRequest(UUID.randomUUID(), caseCode, 52, "Sail mender", "shoulder", Side.RIGHT, Setting.FIRST_CONTACT);
+    public static VisitRequest.NewCase start(String caseCode) {
+        return new VisitRequest.NewCase(UUID.randomUUID(), caseCode, new CaseDetails(null, 1974, null, "Sail mender"), visit("shoulder", Affected.RIGHT));
+    }
+
+    public static VisitRequest visit(String region, Affected side) {
+        return new VisitRequest(UUID.randomUUID(), region, side, null, Setting.FIRST_CONTACT, null);
+    }
+
+    public CommandJson tell(Answer... answers) {
+        return command(CommandKind.TELL, "sh-arc", null, List.of(), Arrays.stream(answers).map(AnswerJson::of).toList());
     }
 
     public CommandJson record(String test, String... answers) {
@@ -36,8 +47,12 @@ public final class Visit {
     }
 
     private CommandJson command(CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts) {
+        return command(kind, standAt, undoes, attempts, List.of());
+    }
+
+    private CommandJson command(CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts, List<AnswerJson> answers) {
         order++;
-        return new CommandJson(UUID.randomUUID(), client, order, Instant.parse("2026-11-20T10:00:00Z").plusSeconds(order), kind, standAt, undoes, attempts, null, null);
+        return new CommandJson(UUID.randomUUID(), client, order, Instant.parse("2026-11-20T10:00:00Z").plusSeconds(order), kind, standAt, undoes, attempts, answers, null, null);
     }
 
     private static AttemptJson attempt(String test, Set<UUID> supersedes, String... answers) {

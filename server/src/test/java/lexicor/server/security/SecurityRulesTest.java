@@ -22,7 +22,7 @@ class SecurityRulesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/", "/new", "/examinations/3f0c", "/examinations/3f0c/weighing", "/library", "/library/ledger", "/library/tests/sh-arc"})
+    @ValueSource(strings = {"/", "/new", "/examinations/3f0c", "/examinations/3f0c/weighing", "/examinations/3f0c/intake", "/cases/3f0c", "/setup", "/setup/schools", "/sign-in", "/library", "/library/ledger", "/library/tests/sh-arc"})
     void every_view_has_an_address(String address) {
         assertThat(server.get().uri(address)).hasStatusOk().hasForwardedUrl("/index.html");
     }
@@ -35,7 +35,7 @@ class SecurityRulesTest {
 
     @Test
     void a_change_needs_the_token_against_cross_site_requests() {
-        assertThat(server.post().uri("/api/examinations").contentType(MediaType.APPLICATION_JSON).content("{}")).hasStatus(403);
+        assertThat(server.post().uri("/api/cases").contentType(MediaType.APPLICATION_JSON).content("{}")).hasStatus(403);
     }
 
     @Test

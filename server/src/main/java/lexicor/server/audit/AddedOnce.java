@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.audit;
 
 import jakarta.persistence.Id;
 import jakarta.persistence.MappedSuperclass;
@@ -10,7 +10,7 @@ import org.springframework.data.domain.Persistable;
 
 /** A row whose id comes from outside and which is added once and never changed, so that saving it needs no look-up first. */
 @MappedSuperclass
-abstract class AddedOnce implements Persistable<UUID> {
+public abstract class AddedOnce implements Persistable<UUID> {
 
     @Id
     private UUID id;

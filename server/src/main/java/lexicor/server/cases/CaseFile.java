@@ -1,0 +1,96 @@
+package lexicor.server.cases;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.envers.AuditTable;
+import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
+
+/** A person known by a code, and by a name only where the clinic wants it. */
+@Entity
+@Audited
+@AuditTable("case_file_history")
+public class CaseFile {
+
+    @Id
+    private UUID id;
+
+    @Column(nullable = false, updatable = false, unique = true)
+    private String code;
+
+    private String name;
+
+    private Integer birthYear;
+
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(15)")
+    private Dominance dominance;
+
+    @Column(nullable = false)
+    private String occupation;
+
+    @NotAudited
+    @Column(nullable = false, updatable = false)
+    private Instant createdAt;
+
+    @Version
+    private int version;
+
+    protected CaseFile() {
+        // for the mapper
+    }
+
+    CaseFile(UUID id, String code, CaseDetails details, Instant createdAt) {
+        this.id = id;
+        this.code = code;
+        this.createdAt = createdAt;
+        change(details);
+    }
+
+    final void change(CaseDetails details) {
+        this.name = details.name() == null || details.name().isBlank() ? null : details.name().strip();
+        this.birthYear = details.birthYear();
+        this.dominance = details.dominance();
+        this.occupation = details.occupation() == null ? "" : details.occupation().strip();
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String code() {
+        return code;
+    }
+
+    public Optional<String> name() {
+        return Optional.ofNullable(name);
+    }
+
+    public Optional<Integer> birthYear() {
+        return Optional.ofNullable(birthYear);
+    }
+
+    public Optional<Dominance> dominance() {
+        return Optional.ofNullable(dominance);
+    }
+
+    /** Empty where nobody said. */
+    public String occupation() {
+        return occupation;
+    }
+
+    public Instant createdAt() {
+        return createdAt;
+    }
+
+    public int version() {
+        return version;
+    }
+}

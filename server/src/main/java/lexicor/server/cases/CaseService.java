@@ -1,0 +1,194 @@
+package lexicor.server.cases;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import lexicor.server.problems.BadInput;
+import lexicor.server.problems.Conflict;
+import lexicor.server.problems.NotFound;
+import org.springframework.data.domain.Limit;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps cases, finds them by the beginnings of their words, and knows where each stands. */
+@Service
+public class CaseService {
+
+    /** Oldest age that is taken for a person's. */
+    static final int OLDEST = 120;
+
+    /** A search stops counting there: nobody reads on. */
+    static final int MOST_FOUND = 500;
+
+    private static final Pattern NUMBER_AT_END = Pattern.compile("^(.*?)(\\d+)$");
+
+    private final CaseFiles files;
+    private final Episodes episodes;
+    private final CaseStandings standings;
+    private final JdbcTemplate jdbc;
+    private final Clock clock;
+
+    CaseService(CaseFiles files, Episodes episodes, CaseStandings standings, JdbcTemplate jdbc, Clock clock) {
+        this.files = files;
+        this.episodes = episodes;
+        this.standings = standings;
+        this.jdbc = jdbc;
+        this.clock = clock;
+    }
+
+    /**
+     * A page of the list.
+     *
+     * @param total cases found in all
+     * @param more  whether there are more than were counted
+     */
+    public record Page(List<CaseStanding> standings, Map<UUID, CaseFile> files, long total, boolean more) {
+    }
+
+    /** Opens a case; the same id again returns the one that is there. */
+    @Transactional
+    public CaseFile open(UUID id, String code, CaseDetails details, Instant at) {
+        Optional<CaseFile> known = files.findById(id);
+        if (known.isPresent()) {
+            return known.get();
+        }
+        check(details);
+        if (files.findByCode(code).isPresent()) {
+            throw new BadInput("code", "'" + code + "' is in use; allowed: another code, or that case from the list");
+        }
+        CaseFile file = files.saveAndFlush(new CaseFile(id, code, details, at));
+        remember(file);
+        return file;
+    }
+
+    /** Changes what is known of a person. */
+    @Transactional
+    public CaseFile change(UUID id, CaseDetails details, int version) {
+        CaseFile file = file(id);
+        if (file.version() != version) {
+            throw new Conflict("Somebody else changed this case in the meantime. What you typed is still here; please compare.");
+        }
+        check(details);
+        file.change(details);
+        files.saveAndFlush(file);
+        remember(file);
+        return file;
+    }
+
+    private void check(CaseDetails details) {
+        int year = clock.instant().atZone(ZoneId.systemDefault()).getYear();
+        if (details.birthYear() != null && (details.birthYear() > year || details.birthYear() < year - OLDEST)) {
+            throw new BadInput("birthYear", "allowed: " + (year - OLDEST) + " to " + year);
+        }
+    }
+
+    /** The case, or {@link NotFound}. Never null. */
+    @Transactional(readOnly = true)
+    public CaseFile file(UUID id) {
+        return files.findById(id).orElseThrow(() -> new NotFound("There is no case " + id + " on this server."));
+    }
+
+    /** The complaints of a person, latest first. */
+    @Transactional(readOnly = true)
+    public List<Episode> episodes(UUID caseId) {
+        return episodes.findByCaseFileIdOrderByOpenedAtDesc(caseId);
+    }
+
+    /** The complaint of a region and side, opened where there is none. */
+    @Transactional
+    public Episode episode(CaseFile file, String region, Affected side, Instant at) {
+        return episodes.findFirstByCaseFileIdAndRegionAndSideOrderByOpenedAtDesc(file.id(), region, side)
+                .orElseGet(() -> episodes.save(new Episode(UUID.randomUUID(), file, region, side, at)));
+    }
+
+    /** A code that follows the one used last and is free. */
+    @Transactional(readOnly = true)
+    public String nextCode() {
+        String last = files.findAllByOrderByCreatedAtDesc(Limit.of(1)).stream().map(CaseFile::code).findFirst().orElse("C-0000");
+        Matcher number = NUMBER_AT_END.matcher(last);
+        String stem = number.matches() ? number.group(1) : last + "-";
+        long next = number.matches() ? Long.parseLong(number.group(2)) : 0;
+        int digits = number.matches() ? number.group(2).length() : 1;
+        String code;
+        do {
+            next++;
+            code = stem + String.format(Locale.ROOT, "%0" + digits + "d", next);
+        } while (files.findByCode(code).isPresent());
+        return code;
+    }
+
+    /** Notes where the latest examination of a case stands. */
+    @Transactional
+    public void stands(UUID caseId, UUID examination, String region, VisitState state, Instant at, int done, int total) {
+        CaseStanding standing = standings.findById(caseId).orElseGet(() -> new CaseStanding(caseId));
+        standing.stands(examination, region, state, at, done, total);
+        standings.save(standing);
+    }
+
+    /**
+     * Cases, latest first. Every word looked for has to begin a word of the case: of its code, name, occupation or side.
+     *
+     * @param page from 0
+     */
+    @Transactional(readOnly = true)
+    public Page find(String search, Optional<VisitState> state, Optional<String> region, int page, int size) {
+        List<String> wanted = words(search);
+        if (wanted.isEmpty()) {
+            String inState = state.map(VisitState::name).orElse("");
+            List<CaseStanding> found = standings.page(inState, region.orElse(""), page * size, size);
+            return new Page(found, filesOf(found), standings.countOf(inState, region.orElse("")), false);
+        }
+        Set<UUID> cases = null;
+        boolean more = false;
+        for (String word : wanted) {
+            List<UUID> having = standings.withWord(word, word + Character.MAX_VALUE, MOST_FOUND + 1);
+            more |= having.size() > MOST_FOUND;
+            if (cases == null) {
+                cases = new LinkedHashSet<>(having);
+            } else {
+                cases.retainAll(new HashSet<>(having));
+            }
+        }
+        List<CaseStanding> found = standings.of(new ArrayList<>(cases), Limit.of(MOST_FOUND)).stream()
+                .filter(standing -> state.isEmpty() || standing.state() == state.get()).filter(standing -> region.isEmpty() || standing.region().equals(region.get())).toList();
+        List<CaseStanding> shown = found.subList(Math.min(found.size(), page * size), Math.min(found.size(), (page + 1) * size));
+        return new Page(shown, filesOf(shown), found.size(), more);
+    }
+
+    private Map<UUID, CaseFile> filesOf(List<CaseStanding> found) {
+        return files.findAllById(found.stream().map(CaseStanding::caseId).toList()).stream().collect(Collectors.toMap(CaseFile::id, Function.identity()));
+    }
+
+    private void remember(CaseFile file) {
+        jdbc.update("delete from case_word where case_id = ?", file.id());
+        Set<String> words = new LinkedHashSet<>(words(file.occupation()));
+        file.name().ifPresent(name -> words.addAll(words(name)));
+        words.add(file.code().toLowerCase(Locale.ROOT));
+        jdbc.batchUpdate("insert into case_word (word, case_id) values (?, ?)", words.stream().map(word -> new Object[] {word, file.id()}).toList());
+    }
+
+    /** The words of a text in lower case. A case code is one word. */
+    static List<String> words(String text) {
+        List<String> words = new ArrayList<>();
+        for (String word : text.toLowerCase(Locale.ROOT).split("[\\s,;()]+")) {
+            if (!word.isBlank()) {
+                words.add(word.length() > 80 ? word.substring(0, 80) : word);
+            }
+        }
+        return words.stream().distinct().toList();
+    }
+}

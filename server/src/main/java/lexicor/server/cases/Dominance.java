@@ -1,0 +1,4 @@
+package lexicor.server.cases;
+
+/** The hand that leads. */
+public enum Dominance { RIGHT, LEFT, BOTH }

@@ -1,0 +1,13 @@
+package lexicor.server.cases;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface Episodes extends JpaRepository<Episode, UUID> {
+
+    List<Episode> findByCaseFileIdOrderByOpenedAtDesc(UUID caseId);
+
+    Optional<Episode> findFirstByCaseFileIdAndRegionAndSideOrderByOpenedAtDesc(UUID caseId, String region, Affected side);
+}

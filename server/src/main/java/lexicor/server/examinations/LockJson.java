@@ -1,0 +1,25 @@
+package lexicor.server.examinations;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.intake.IntakeState;
+
+/** Why a test is locked, and the decision against it where there is one. */
+public record LockJson(List<String> why, @Schema(nullable = true) OverrideJson override) {
+
+    /** The lock of a test; null where it has none. */
+    static LockJson of(TestId test, IntakeState told) {
+        if (!told.locked().containsKey(test)) {
+            return null;
+        }
+        IntakeState.Override override = told.overrides().get(test);
+        return new LockJson(told.locked().get(test).stream().map(locked -> locked.why()).toList(),
+                override == null ? null : new OverrideJson(override.by(), override.at(), override.reason()));
+    }
+
+    /** Who does it all the same, since when and why. */
+    public record OverrideJson(String by, Instant at, String reason) {
+    }
+}

@@ -1,0 +1,70 @@
+package lexicor.server.library;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.OptionalInt;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Lock;
+import lexicor.core.catalogue.RedFlag;
+import lexicor.core.intake.IntakeForm;
+
+/** What is asked before the hands in a region. */
+public record IntakeFormJson(String region, List<ZoneJson> zones, List<DrawingJson> drawings, List<QuestionJson> questions, List<RedFlagJson> redFlags,
+        List<LockAskedJson> locks) {
+
+    static IntakeFormJson of(IntakeForm form, Catalogue catalogue, String region) {
+        return new IntakeFormJson(region, form.zonesOf(region).stream().map(ZoneJson::of).toList(), form.drawingsOf(region).stream().map(DrawingJson::of).toList(),
+                form.questionsOf(region).stream().map(question -> QuestionJson.of(question, region)).toList(),
+                catalogue.redFlagsOf(region).stream().map(RedFlagJson::of).toList(), catalogue.locksAsked(region).stream().map(LockAskedJson::of).toList());
+    }
+
+    /** A zone; {@code byStory} where it opens by itself. */
+    public record ZoneJson(String id, String label, boolean byStory) {
+        static ZoneJson of(IntakeForm.Zone zone) {
+            return new ZoneJson(zone.id(), zone.label(), zone.clue().isPresent());
+        }
+    }
+
+    /** A drawing with its areas. */
+    public record DrawingJson(String view, List<AreaJson> areas) {
+        static DrawingJson of(IntakeForm.Drawing drawing) {
+            return new DrawingJson(drawing.view(), drawing.areas().entrySet().stream().map(area -> new AreaJson(area.getKey(), area.getValue())).toList());
+        }
+    }
+
+    /** An area that can be painted. */
+    public record AreaJson(String id, String label) {
+    }
+
+    /** A question: with options, or a scale of whole numbers. {@code none} are the words of the answer that no option holds. */
+    public record QuestionJson(String id, String ask, boolean many, @Schema(nullable = true) String none, List<RegionJson.OptionJson> options,
+            @Schema(nullable = true) Integer from, @Schema(nullable = true) Integer to) {
+        static QuestionJson of(IntakeForm.Question question, String region) {
+            return new QuestionJson(question.id(), question.ask(), question.many(), question.none().orElse(null),
+                    question.options(region).stream().map(option -> new RegionJson.OptionJson(option.value(), option.label())).toList(),
+                    question.scale().map(IntakeForm.Scale::from).orElse(null), question.scale().map(IntakeForm.Scale::to).orElse(null));
+        }
+    }
+
+    /** A red flag. */
+    public record RedFlagJson(String id, String sign, String thinkOf, String then) {
+        static RedFlagJson of(RedFlag flag) {
+            return new RedFlagJson(flag.id(), flag.sign(), flag.thinkOf(), flag.then());
+        }
+    }
+
+    /** A lock with the facts that close it. */
+    public record LockAskedJson(String id, String kinds, String because, List<FactJson> facts) {
+        static LockAskedJson of(Lock lock) {
+            return new LockAskedJson(lock.id(), lock.kinds(), lock.because(), lock.facts().stream().map(FactJson::of).toList());
+        }
+    }
+
+    /** A fact; with weeks where a window counts from its day. */
+    public record FactJson(String id, String label, @Schema(nullable = true) Integer weeks) {
+        static FactJson of(Lock.Fact fact) {
+            OptionalInt weeks = fact.weeks();
+            return new FactJson(fact.id(), fact.label(), weeks.isPresent() ? weeks.getAsInt() : null);
+        }
+    }
+}

@@ -1,0 +1,6 @@
+package lexicor.server.settings;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface ClinicSettingRows extends JpaRepository<ClinicSetting, String> {
+}

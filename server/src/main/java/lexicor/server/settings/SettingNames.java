@@ -1,0 +1,130 @@
+package lexicor.server.settings;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.Thresholds;
+import org.springframework.stereotype.Component;
+
+/** The names of the settings, what each may be, and how it is called in words. */
+@Component
+class SettingNames {
+
+    static final String SCHOOL = "school.";
+    static final String ESTIMATE = "estimate.";
+    static final String SET_ASIDE = "threshold.set-aside";
+    static final String TEST = "threshold.test";
+    static final String ACT = "threshold.act";
+    static final String SERIOUS = "threshold.serious";
+
+    private static final Map<String, String> THRESHOLDS = Map.of(SET_ASIDE, "Set aside below", TEST, "Test further from", ACT, "Working diagnosis above",
+            SERIOUS, "Serious conditions: arrange imaging or referral above");
+
+    /** Settings that are one of a list. */
+    enum Listed {
+        SIDE_OF_REACH("side-of-reach", "Side of the screen within reach", "right", List.of("right", "left")),
+        FORCE_UNIT("force-unit", "Unit of force", "newtons", List.of("newtons", "kilograms")),
+        IDLE_MINUTES("idle-minutes", "Lock the screen after, in minutes", "10", List.of("2", "5", "10", "15", "20"));
+
+        private final String settingName;
+        private final String words;
+        private final String shipped;
+        private final List<String> allowed;
+
+        Listed(String settingName, String words, String shipped, List<String> allowed) {
+            this.settingName = settingName;
+            this.words = words;
+            this.shipped = shipped;
+            this.allowed = allowed;
+        }
+
+        String settingName() {
+            return settingName;
+        }
+
+        String words() {
+            return words;
+        }
+
+        String shipped() {
+            return shipped;
+        }
+
+        List<String> allowed() {
+            return allowed;
+        }
+
+        static Optional<Listed> of(String name) {
+            return List.of(values()).stream().filter(listed -> listed.settingName.equals(name)).findFirst();
+        }
+    }
+
+    private final Catalogue catalogue;
+
+    SettingNames(Catalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
+    static String estimate(String condition, Setting setting) {
+        return ESTIMATE + condition + "." + setting.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** The name in words; empty where there is no such setting. */
+    Optional<String> words(String name) {
+        if (name.startsWith(SCHOOL)) {
+            return school(name).map(Schools.Question::question);
+        }
+        if (name.startsWith(ESTIMATE)) {
+            for (Condition condition : catalogue.conditions().values()) {
+                for (Setting setting : Setting.values()) {
+                    if (estimate(condition.id().value(), setting).equals(name)) {
+                        return Optional.of("Start of " + condition.name() + ", " + (setting == Setting.FIRST_CONTACT ? "first contact" : "specialist clinic"));
+                    }
+                }
+            }
+            return Optional.empty();
+        }
+        return Optional.ofNullable(THRESHOLDS.get(name)).or(() -> Listed.of(name).map(Listed::words));
+    }
+
+    /** What is wrong with a value for a setting that exists, among the others as they are; empty where it can be. */
+    Optional<String> fault(String name, String value, Settings now) {
+        if (name.startsWith(SCHOOL)) {
+            Schools.Question question = school(name).orElseThrow();
+            return question.choice(value).isPresent() ? Optional.empty() : Optional.of("allowed: " + question.choices().stream().map(Schools.Choice::value).toList());
+        }
+        if (Listed.of(name).isPresent()) {
+            List<String> allowed = Listed.of(name).get().allowed();
+            return allowed.contains(value) ? Optional.empty() : Optional.of("allowed: " + String.join(", ", allowed));
+        }
+        double chance = chance(value);
+        if (!(chance >= 0.001 && chance <= 0.999)) {
+            return Optional.of("allowed: a chance from 0.001 to 0.999");
+        }
+        return THRESHOLDS.containsKey(name) ? outOfOrder(name, chance, now.thresholds()) : Optional.empty();
+    }
+
+    private static double chance(String value) {
+        try {
+            return Double.parseDouble(value);
+        } catch (NumberFormatException notANumber) {
+            return Double.NaN;
+        }
+    }
+
+    private static Optional<String> outOfOrder(String name, double chance, Thresholds now) {
+        double setAside = name.equals(SET_ASIDE) ? chance : now.setAside();
+        double test = name.equals(TEST) ? chance : now.test();
+        double act = name.equals(ACT) ? chance : now.act();
+        return setAside < test && test < act ? Optional.empty() : Optional.of("allowed: set aside below test further, test further below working diagnosis");
+    }
+
+    private Optional<Schools.Question> school(String name) {
+        return catalogue.schools().stream().filter(question -> name.equals(SCHOOL + question.id())).findFirst();
+    }
+}

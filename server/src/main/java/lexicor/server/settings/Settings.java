@@ -1,0 +1,62 @@
+package lexicor.server.settings;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.Thresholds;
+
+/**
+ * The clinic's decisions at one revision, over what ships.
+ *
+ * @param revision number of the change that led to them; 0 where nothing was ever changed
+ * @param chosen   what the clinic decided, by name
+ */
+public record Settings(int revision, Map<String, String> chosen, Catalogue catalogue) {
+
+    public Settings {
+        chosen = Map.copyOf(chosen);
+    }
+
+    /** The schools of the clinic. */
+    public Schools schools() {
+        Schools schools = catalogue.usualSchools();
+        for (Schools.Question question : catalogue.schools()) {
+            schools = schools.with(question.id(), chosen.getOrDefault(SettingNames.SCHOOL + question.id(), question.usual()));
+        }
+        return schools;
+    }
+
+    /** Where a chance begins to mean something. */
+    public Thresholds thresholds() {
+        Thresholds shipped = catalogue.thresholds();
+        return new Thresholds(number(SettingNames.SET_ASIDE, shipped.setAside()), number(SettingNames.TEST, shipped.test()),
+                number(SettingNames.ACT, shipped.act()), number(SettingNames.SERIOUS, shipped.serious()));
+    }
+
+    /** The working estimate of a condition in a setting, 0..1. */
+    public double estimate(Condition condition, Setting setting) {
+        return number(SettingNames.estimate(condition.id().value(), setting), condition.start().get(setting));
+    }
+
+    /** The working estimates of conditions in a setting. */
+    public Map<ConditionId, Double> estimates(List<Condition> conditions, Setting setting) {
+        Map<ConditionId, Double> estimates = new LinkedHashMap<>();
+        conditions.forEach(condition -> estimates.put(condition.id(), estimate(condition, setting)));
+        return estimates;
+    }
+
+    /** A choice of a list, or the one that ships. */
+    public String choice(SettingNames.Listed listed) {
+        return chosen.getOrDefault(listed.settingName(), listed.shipped());
+    }
+
+    private double number(String name, double shipped) {
+        String value = chosen.get(name);
+        return value == null ? shipped : Double.parseDouble(value);
+    }
+}
