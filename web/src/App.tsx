@@ -1,28 +1,52 @@
 import { lazy, Suspense } from "react";
-import { Route, Routes } from "react-router";
+import { Navigate, Route, Routes } from "react-router";
 import { BenchView } from "./bench/BenchView";
-import { ClinicView } from "./clinic/ClinicView";
-import { NewExaminationView } from "./clinic/NewExaminationView";
+import { CaseView } from "./cases/CaseView";
+import { CasesView } from "./cases/CasesView";
+import { StartView } from "./cases/StartView";
 import { ExaminationFrame } from "./examination/ExaminationFrame";
+import { IntakeView } from "./intake/IntakeView";
 import { NoteView } from "./note/NoteView";
+import { SessionGate } from "./session/SessionGate";
+import { usePerson } from "./session/session";
 import { Waiting } from "./shared/ui/Message";
 import { NoSuchPage } from "./shared/ui/NoSuchPage";
 import { WeighingView } from "./weighing/WeighingView";
 
 const LibraryRoutes = lazy(() => import("./library/LibraryRoutes"));
+const SetupRoutes = lazy(() => import("./setup/SetupRoutes"));
 
 /** Every view has an address of its own. */
 export function App() {
   return (
+    <SessionGate>
+      <Views />
+    </SessionGate>
+  );
+}
+
+function Views() {
+  const { roles } = usePerson();
+  const therapist = roles.includes("THERAPIST");
+  return (
     <Routes>
-      <Route path="/" element={<ClinicView />} />
-      <Route path="/new" element={<NewExaminationView />} />
-      <Route path="/examinations/:id" element={<ExaminationFrame />}>
-        <Route index element={<BenchView />} />
-        <Route path="weighing" element={<WeighingView />} />
-        <Route path="note" element={<NoteView />} />
-      </Route>
+      {therapist ? (
+        <>
+          <Route path="/" element={<CasesView />} />
+          <Route path="/new" element={<StartView />} />
+          <Route path="/cases/:id" element={<CaseView />} />
+          <Route path="/examinations/:id" element={<ExaminationFrame />}>
+            <Route index element={<BenchView />} />
+            <Route path="intake" element={<IntakeView />} />
+            <Route path="weighing" element={<WeighingView />} />
+            <Route path="note" element={<NoteView />} />
+          </Route>
+        </>
+      ) : (
+        <Route path="/" element={<Navigate replace to={roles.includes("STUDENT") ? "/library" : "/setup"} />} />
+      )}
       <Route path="/library/*" element={<Suspense fallback={<Waiting page what="the library" />}><LibraryRoutes /></Suspense>} />
+      <Route path="/setup/*" element={<Suspense fallback={<Waiting page what="the setup" />}><SetupRoutes /></Suspense>} />
       <Route path="*" element={<NoSuchPage />} />
     </Routes>
   );

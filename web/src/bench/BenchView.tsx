@@ -1,8 +1,9 @@
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
-import { attempt as newAttempt, LEFT_OUT, move, nothing, record, undo, withChoice } from "../examination/commands";
+import { attempt as newAttempt, LEFT_OUT, move, nothing, record, tell, undo, withChoice } from "../examination/commands";
 import { useLive } from "../examination/ExaminationFrame";
-import { choices, latestAttempt, type Part } from "../examination/history";
+import { choices, latestAttempt, type Answer, type Attempt, type Part } from "../examination/history";
+import { LockNotice } from "../intake/LockNotice";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
 import { sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
@@ -13,6 +14,8 @@ import { KeysSheet } from "./KeysSheet";
 import { LastReading } from "./LastReading";
 import { OrderRail } from "./OrderRail";
 import { RankingPanel } from "./RankingPanel";
+import { RivalsPanel } from "./RivalsPanel";
+import { SafetyStrip } from "./SafetyStrip";
 import { ReadingStrip } from "./ReadingStrip";
 import { InvolvedPanel, PART_KEYS, WellPanel, wellAnswers } from "./ResponsePanels";
 import { useKeys, useSingleKeys } from "./useKeys";
@@ -48,6 +51,17 @@ export function BenchView() {
   const next = later.find(untouched);
   const following = order[position + 1] ?? next;
 
+  const known = weighing?.tests.find((each) => each.testId === test.id);
+  const locked = (id: string) => {
+    const lock = weighing?.tests.find((each) => each.testId === id)?.lock;
+    return lock != null && lock.override == null;
+  };
+  const closed = weighing?.safety.state === "SUSPENDED" || locked(test.id);
+  const sayBefore = (answer: Answer) => { live.add(tell([answer], test.id)); };
+  const keepOne = (kept: Attempt, others: Attempt[]) => {
+    live.add(record([{ ...newAttempt(test, kept.side, kept.parts, kept), tryNumber: kept.tryNumber, supersedes: others.map((each) => each.id) }], test.id));
+  };
+
   const recordInvolved = (parts: Part[]) => { live.add(record([newAttempt(test, involved, parts, here)], test.id)); };
   const recordWell = (parts: Part[]) => { live.add(record([newAttempt(test, well, parts, there)], test.id)); };
   const nothingBoth = () => {
@@ -69,36 +83,45 @@ export function BenchView() {
   const toggle = (key: string, value: string) => { recordInvolved(withChoice(test, here?.parts ?? [], key, value)); };
 
   const keys: Record<string, (() => void) | undefined> = {
-    "0": nothingBoth, PageDown: forward, PageUp: () => { go(order[position - 1]); }, Backspace: takeBack, "Ctrl+z": takeBack, "?": () => { setSheet(true); },
+    PageDown: forward, PageUp: () => { go(order[position - 1]); }, Backspace: takeBack, "Ctrl+z": takeBack, "?": () => { setSheet(true); },
   };
-  wellAnswers(test, there).forEach((answer, index) => { keys[String(index + 1)] = () => { recordWell(answer.parts); }; });
-  test.parts.forEach((part) => part.options.forEach((option, index) => {
-    const key = PART_KEYS[part.key]?.[index];
-    if (key) { keys[key] = () => { toggle(part.key, option.value); }; }
-  }));
-  quality.forEach((option, index) => { keys[QUALITY_KEYS[index] ?? ""] = () => { toggle("quality", option.value); }; });
+  if (!closed) {
+    keys["0"] = nothingBoth;
+    wellAnswers(test, there).forEach((answer, index) => { keys[String(index + 1)] = () => { recordWell(answer.parts); }; });
+    test.parts.forEach((part) => part.options.forEach((option, index) => {
+      const key = PART_KEYS[part.key]?.[index];
+      if (key) { keys[key] = () => { toggle(part.key, option.value); }; }
+    }));
+    quality.forEach((option, index) => { keys[QUALITY_KEYS[index] ?? ""] = () => { toggle("quality", option.value); }; });
+  }
   ["j", "k", "l"].forEach((key) => { keys[key] = () => document.getElementById(`arc-${key}`)?.focus(); });
   useKeys(keys, single);
 
-  const statements = weighing?.tests.find((each) => each.testId === test.id)?.statements ?? [];
+  const statements = known?.statements ?? [];
   const note = live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : there ? `Now the ${sideWord(involved)}, the involved side.` : "The uninvolved side first, then the involved one.";
   return (
     <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[13rem_minmax(0,1fr)_21rem]">
-      <OrderRail region={region} progress={progress} current={test.id} onGo={go} />
+      <OrderRail region={region} locked={locked} progress={progress} current={test.id} onGo={go} />
       <div className="flex min-w-0 flex-col gap-1.5 px-4 py-1 lg:overflow-y-auto lg:px-5">
         <LastReading weighing={weighing} testName={(id) => byId.get(id)?.name ?? id} current={test.id} canUndo={state.lastRecording !== undefined} onUndo={takeBack} onKeys={() => { setSheet(true); }} />
+        {weighing && <SafetyStrip safety={weighing.safety} onTell={sayBefore} />}
         <CueCard test={test} />
-        <div className="flex flex-col gap-2.5 md:flex-row">
-          <WellPanel test={test} side={well} attempt={there} onRecord={recordWell} />
-          <InvolvedPanel test={test} side={involved} attempt={here} onRecord={recordInvolved} />
-        </div>
-        <ChoiceRow label="If seen" options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />
+        {known?.lock && <LockNotice key={test.id} testId={test.id} lock={known.lock} onTell={sayBefore} />}
+        {closed ? null : known && known.rivals.length > 0 ? <RivalsPanel test={test} rivals={known.rivals} onKeep={keepOne} /> : (
+          <>
+            <div className="flex flex-col gap-2.5 md:flex-row">
+              <WellPanel test={test} side={well} attempt={there} onRecord={recordWell} />
+              <InvolvedPanel test={test} side={involved} attempt={here} onRecord={recordInvolved} />
+            </div>
+            <ChoiceRow label="If seen" options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />
+          </>
+        )}
         <ReadingStrip statements={live.queue.status === "waiting" ? [] : statements} note={note}>
           {weighing?.lastTest === test.id && live.upToDate && <Effect weighing={weighing} testId={test.id} />}
         </ReadingStrip>
         <div className="bottom-0 mt-auto [@media(min-height:600px)]:sticky flex flex-wrap gap-2 bg-paper pb-1">
-          <Button look={here ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" onClick={nothingBoth}>Nothing, both sides</Button>
-          <Button onClick={leaveOut}>Leave out</Button>
+          <Button look={here ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" disabled={closed} onClick={nothingBoth}>Nothing, both sides</Button>
+          <Button disabled={closed} onClick={leaveOut}>Leave out</Button>
           <Button look={here ? "primary" : "quiet"} keycap="PgDn" className="sm:flex-1 sm:basis-52" onClick={forward}>
             {following ? <>Next<span className="hidden sm:inline">: {byId.get(following)?.shortName}</span></> : "See the weighing"}
           </Button>

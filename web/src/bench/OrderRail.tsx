@@ -1,16 +1,19 @@
 import { useEffect, useRef } from "react";
+import { LockGlyph } from "../intake/LockNotice";
 import type { Schemas } from "../shared/api/client";
 import { ProgressGlyph, progressWords, type Progress } from "../shared/drawings/ProgressGlyph";
 
 interface OrderRailProps {
   region: Schemas["RegionJson"];
   progress: (testId: string) => Progress;
+  /** Whether a test is locked and nobody decided otherwise. */
+  locked: (testId: string) => boolean;
   current: string;
   onGo: (testId: string) => void;
 }
 
 /** The order of the tests, gathered by the patient's position. The current one is the sheet one stands on. */
-export function OrderRail({ region, progress, current, onGo }: OrderRailProps) {
+export function OrderRail({ region, progress, locked, current, onGo }: OrderRailProps) {
   const here = useRef<HTMLButtonElement>(null);
   useEffect(() => { here.current?.scrollIntoView({ inline: "center", block: "nearest" }); }, [current]);
   const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
@@ -28,7 +31,7 @@ export function OrderRail({ region, progress, current, onGo }: OrderRailProps) {
                 <li key={id}>
                   <button type="button" ref={id === current ? here : undefined} aria-current={id === current ? "step" : undefined} onClick={() => { onGo(id); }}
                     className={`flex min-h-12 w-full items-center gap-2 py-1 pr-2 pl-3 text-left text-read leading-tight lg:pl-3 ${id === current ? "border-b-4 border-ink bg-sheet font-semibold lg:border-b-0 lg:border-l-4 lg:pl-2" : "text-soft hover:bg-tan"}`}>
-                    <ProgressGlyph progress={progress(id)} />
+                    {locked(id) ? <LockGlyph /> : <ProgressGlyph progress={progress(id)} />}
                     <span>{names.get(id)}</span>
                     <span className="sr-only">, {progressWords(progress(id))}</span>
                   </button>

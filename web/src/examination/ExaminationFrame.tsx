@@ -1,7 +1,8 @@
 import { useEffect } from "react";
 import { NavLink, Link, Outlet, useOutletContext, useParams } from "react-router";
 import { Refused } from "../shared/api/client";
-import { sideWord } from "../shared/format";
+import { AccountMenu } from "../session/AccountMenu";
+import { affected, whoIs } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { Wordmark } from "../shared/ui/Wordmark";
@@ -22,27 +23,30 @@ export function useLive(): LiveExamination {
 function Frame({ id }: { id: string }) {
   const { live, fault } = useExamination(id);
   useEffect(() => {
-    document.title = live ? `${live.examination.caseCode} · Lexicor` : "Lexicor";
+    document.title = live ? `${live.examination.person.code} · Lexicor` : "Lexicor";
   }, [live]);
   if (!live) {
     return fault ? <Fault fault={fault} /> : <Waiting page what="the examination" />;
   }
-  const { caseCode, age, occupation, side, region } = live.examination;
+  const { person, side, otherSideInvolved, region } = live.examination;
+  const what = affected(side, otherSideInvolved, region);
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh lg:min-h-0 print:h-auto">
       <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-5 py-1">
         <Wordmark />
         <p className="min-w-0 flex-1 basis-64 text-read">
-          <strong>{caseCode}</strong> · {age} · {occupation} · <strong>{sideWord(side)} {region}</strong>
+          <Link to={`/cases/${person.id}`} className="font-semibold underline">{person.code}</Link>{person.name && ` ${person.name}`} · {whoIs(person) && `${whoIs(person)} · `}<strong>{what}</strong>
         </p>
         <nav aria-label="Views of this examination" className="flex">
+          <Tab to="intake" name="Intake" />
           <Tab to="." name="Bench" />
           <Tab to="weighing" name="Weighing" />
           <Tab to="note" name="Note" />
         </nav>
         <SavedState live={live} />
+        <AccountMenu />
       </header>
-      <p className="hidden px-5 text-note print:block">{caseCode} · {age} · {occupation} · {sideWord(side)} {region} · decision support, the therapist concludes</p>
+      <p className="hidden px-5 text-note print:block">{person.code} · {whoIs(person)} · {what} · decision support, the therapist concludes</p>
       <Outlet context={live} />
     </div>
   );

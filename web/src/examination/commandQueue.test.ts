@@ -14,7 +14,7 @@ class MemoryStorage implements Storage {
 }
 
 const command = (order: number): Command => ({
-  id: `command-${String(order)}`, clientId: "tab", order, at: `2026-01-01T00:00:0${String(order)}Z`, kind: "MOVE", standAt: "sh-arc", attempts: [],
+  id: `command-${String(order)}`, clientId: "tab", order, at: `2026-01-01T00:00:0${String(order)}Z`, kind: "MOVE", standAt: "sh-arc", attempts: [], answers: [],
 });
 
 let storage: Storage;

@@ -34,7 +34,7 @@ export class CommandQueue {
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   /**
-   * @param examination whose commands these are
+   * @param examination whose commands these are, and the person who gives them
    * @param client      this page load; what earlier loads left behind is taken over
    * @param saved       told of commands that the server has acknowledged
    */

@@ -1,5 +1,5 @@
 import type { Schemas } from "../shared/api/client";
-import type { Attempt, Command, Part, Side } from "./history";
+import type { Answer, Attempt, Command, Part, Side } from "./history";
 
 export type Test = Schemas["TestJson"];
 
@@ -10,7 +10,7 @@ let order = 0;
 
 function command(kind: Command["kind"], standAt: string, rest: Partial<Command> = {}): Command {
   order += 1;
-  return { id: crypto.randomUUID(), clientId: CLIENT, order, at: new Date().toISOString(), kind, standAt, attempts: [], ...rest };
+  return { id: crypto.randomUUID(), clientId: CLIENT, order, at: new Date().toISOString(), kind, standAt, attempts: [], answers: [], ...rest };
 }
 
 /** Another attempt with these parts in place of `earlier`, or a first one. */
@@ -23,6 +23,11 @@ export function attempt(test: Test, side: Side, parts: Part[], earlier: Attempt 
 
 export function record(attempts: Attempt[], standAt: string): Command {
   return command("RECORD", standAt, { attempts });
+}
+
+/** Something told or seen before the hands. */
+export function tell(answers: Answer[], standAt: string): Command {
+  return command("TELL", standAt, { answers });
 }
 
 export function move(standAt: string): Command {

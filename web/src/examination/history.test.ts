@@ -9,7 +9,7 @@ function attempt(pain: string, supersedes: string[] = []): Attempt {
 }
 
 function command(kind: Command["kind"], rest: Partial<Command> = {}): Command {
-  return { id: id(), clientId: "tab", order: counter, at: "2026-01-01T00:00:00Z", kind, standAt: "sh-neer", attempts: [], ...rest };
+  return { id: id(), clientId: "tab", order: counter, at: "2026-01-01T00:00:00Z", kind, standAt: "sh-neer", attempts: [], answers: [], ...rest };
 }
 
 describe("what counts", () => {

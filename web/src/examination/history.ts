@@ -3,11 +3,16 @@ import type { Schemas } from "../shared/api/client";
 export type Command = Schemas["CommandJson"];
 export type Attempt = Schemas["AttemptJson"];
 export type Part = Schemas["PartJson"];
+export type Answer = Schemas["IntakeAnswerJson"];
 export type Side = Attempt["side"];
 
 /** What of a list of commands counts. */
 export interface InForce {
   attempts: Attempt[];
+  /** What was told before the hands: the answer that holds, by question. */
+  answers: ReadonlyMap<string, Answer>;
+  /** The latest telling that can be taken back. */
+  lastTelling: Command | undefined;
   /** The test at which the examination stands; undefined before the first command. */
   standAt: string | undefined;
   /** The latest recording that can be taken back. */
@@ -22,13 +27,23 @@ export function inForce(commands: readonly Command[]): InForce {
   const undone = new Set<string>();
   const superseded = new Set<string>();
   const attempts: Attempt[] = [];
+  const answers = new Map<string, Answer>();
   let lastRecording: Command | undefined;
+  let lastTelling: Command | undefined;
   for (const command of [...commands].reverse()) {
     if (undone.has(command.id)) {
       continue;
     }
     if (command.kind === "UNDO" && command.undoes) {
       undone.add(command.undoes);
+    }
+    if (command.kind === "TELL") {
+      lastTelling ??= command;
+      for (const answer of [...command.answers].reverse()) {
+        if (!answers.has(answer.question)) {
+          answers.set(answer.question, answer);
+        }
+      }
     }
     if (command.kind === "RECORD") {
       lastRecording ??= command;
@@ -40,7 +55,7 @@ export function inForce(commands: readonly Command[]): InForce {
       }
     }
   }
-  return { attempts, standAt: commands.at(-1)?.standAt, lastRecording };
+  return { attempts, answers, standAt: commands.findLast((command) => command.kind !== "TELL")?.standAt, lastRecording, lastTelling };
 }
 
 /** The latest attempt that counts of a test on a side. */

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useSyncExternalStore } from "react";
+import { usePerson } from "../session/session";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { CommandQueue, type QueueState } from "./commandQueue";
@@ -24,14 +25,15 @@ export interface LiveExamination {
 
 function useQueue(id: string): CommandQueue {
   const cache = useQueryClient();
+  const person = usePerson();
   const queue = useMemo(
     () =>
-      new CommandQueue(id, CLIENT, window.localStorage,
-        (commands) => dataOf(api.POST("/api/examinations/{id}/commands", { params: { path: { id } }, body: { commands } })),
+      new CommandQueue(`${person.name}.${id}`, CLIENT, window.localStorage,
+        (commands) => held(dataOf(api.POST("/api/examinations/{id}/commands", { params: { path: { id } }, body: { commands } }))),
         (commands, numbers) => {
           cache.setQueryData<Examination>(keys.examination(id), (known) => known && { ...known, commands: merged(known.commands, commands, numbers) });
         }),
-    [id, cache],
+    [id, cache, person.name],
   );
   useEffect(() => {
     const flush = () => void queue.flush();
@@ -42,6 +44,15 @@ function useQueue(id: string): CommandQueue {
     };
   }, [queue]);
   return queue;
+}
+
+/** A refusal of the person or of the moment says nothing about the commands: they are kept and sent again. */
+async function held<T>(answer: Promise<T>): Promise<T> {
+  try {
+    return await answer;
+  } catch (fault) {
+    throw fault instanceof Refused && [403, 429].includes(fault.problem.status) ? new Error(fault.message) : fault;
+  }
 }
 
 /** The server's commands with newly acknowledged ones at their numbers. */

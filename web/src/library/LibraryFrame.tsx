@@ -1,9 +1,8 @@
 import { NavLink, Outlet } from "react-router";
-import { Wordmark } from "../shared/ui/Wordmark";
+import { TopBar } from "../session/TopBar";
 
 const PLACES = [
-  { to: "/", label: "Examinations" },
-  { to: "/library", label: "Library" },
+  { to: "/library", label: "Tests and conditions" },
   { to: "/library/ledger", label: "Ledger" },
   { to: "/library/calculators", label: "Calculators" },
 ];
@@ -12,17 +11,15 @@ const PLACES = [
 export function LibraryFrame() {
   return (
     <div className="mx-auto max-w-7xl px-5 pb-12">
-      <header className="no-print flex flex-wrap items-center justify-between gap-x-6 border-b border-line py-2">
-        <Wordmark />
-        <nav aria-label="Places" className="flex flex-wrap gap-x-1">
-          {PLACES.map((place) => (
-            <NavLink key={place.to} to={place.to} end
-              className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-2 text-note sm:px-3 sm:text-read ${isActive ? "border-ink font-semibold" : "border-transparent hover:border-line"}`}>
-              {place.label}
-            </NavLink>
-          ))}
-        </nav>
-      </header>
+      <TopBar />
+      <nav aria-label="Places in the library" className="no-print flex flex-wrap gap-x-1">
+        {PLACES.map((place) => (
+          <NavLink key={place.to} to={place.to} end
+            className={({ isActive }) => `flex min-h-11 items-center px-2 text-read ${isActive ? "font-semibold underline decoration-2 underline-offset-8" : "text-soft hover:underline"}`}>
+            {place.label}
+          </NavLink>
+        ))}
+      </nav>
       <Outlet />
     </div>
   );

@@ -39,6 +39,23 @@ export function when(iso: string): string {
   return `${day.format(date)}, ${clock.format(date)}`;
 }
 
+const fullDay = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric" });
+
+/** A day as "21 Nov 2026". */
+export function onDay(iso: string): string {
+  return fullDay.format(new Date(iso));
+}
+
+/** What is affected: "right shoulder", "both wrists, right is worse". */
+export function affected(side: "LEFT" | "RIGHT", both: boolean, region: string): string {
+  return both ? `both ${region}s, ${sideWord(side)} is worse` : `${sideWord(side)} ${region}`;
+}
+
+/** Who somebody is, as far as it was said: "born 1974, sail mender". */
+export function whoIs(person: { birthYear?: number | null; occupation: string }): string {
+  return [person.birthYear ? `born ${String(person.birthYear)}` : "", person.occupation].filter(Boolean).join(", ");
+}
+
 export function sideWord(side: "LEFT" | "RIGHT"): string {
   return side === "LEFT" ? "left" : "right";
 }

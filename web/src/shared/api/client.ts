@@ -1,3 +1,4 @@
+import { gate } from "./gate";
 import createClient from "openapi-fetch";
 import type { components, paths } from "./schema";
 
@@ -23,15 +24,30 @@ export class Refused extends Error {
   }
 }
 
-const client = createClient<paths>({ baseUrl: "/" });
+/** Sends a request with the token of the moment. */
+function withToken(request: Request): Promise<Response> {
+  const copy = request.clone();
+  const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+  if (token) {
+    copy.headers.set("X-XSRF-TOKEN", decodeURIComponent(token));
+  }
+  return fetch(copy);
+}
 
-client.use({
-  onRequest({ request }) {
-    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
-    if (token) {
-      request.headers.set("X-XSRF-TOKEN", decodeURIComponent(token));
+/** Requests about the session itself answer for themselves. */
+const OWN_ANSWER = ["/api/session", "/api/first-account"];
+
+/** Where the session has ended, a request waits until somebody signed in again, and is then sent once more. */
+const client = createClient<paths>({
+  baseUrl: "/",
+  fetch: async (request) => {
+    for (;;) {
+      const response = await withToken(request);
+      if (response.status !== 401 || OWN_ANSWER.includes(new URL(request.url).pathname)) {
+        return response;
+      }
+      await gate.signedIn();
     }
-    return request;
   },
 });
 
@@ -48,11 +64,11 @@ interface Answer<T> {
  */
 export async function dataOf<T>(answer: Promise<Answer<T>>): Promise<T> {
   const { data, error, response } = await answer;
-  if (response.ok && data !== undefined) {
-    return data;
+  if (response.ok) {
+    return data as T; // absent only where the answer has no content
   }
   const said = (error ?? {}) as Partial<Problem>;
-  if (response.status >= 400 && response.status < 500 && response.status !== 403 && response.status !== 408 && response.status !== 429) {
+  if (response.status >= 400 && response.status < 500 && response.status !== 408) {
     throw new Refused({
       status: response.status,
       title: said.title ?? "Not accepted",

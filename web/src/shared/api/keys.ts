@@ -1,6 +1,16 @@
 /** Names of everything the page keeps from the server, in one place. */
 export const keys = {
-  examinations: ["examinations"] as const,
+  session: ["session"] as const,
+  cases: (find: string, state: string, region: string, page: number) => ["cases", find, state, region, page] as const,
+  allCases: ["cases"] as const,
+  caseSheet: (id: string) => ["case", id] as const,
+  nextCode: ["next-code"] as const,
+  intake: (id: string, number: number) => ["intake", id, number] as const,
+  intakeForm: (region: string) => ["intake-form", region] as const,
+  settings: ["settings"] as const,
+  settingHistory: ["settings", "history"] as const,
+  accounts: ["accounts"] as const,
+  audit: (author: string, action: string, subject: string) => ["audit", author, action, subject] as const,
   examination: (id: string) => ["examination", id] as const,
   weighing: (id: string, number: number) => ["weighing", id, number] as const,
   note: (id: string, number: number) => ["note", id, number] as const,

@@ -155,7 +155,7 @@ public class CaseService {
         Set<UUID> cases = null;
         boolean more = false;
         for (String word : wanted) {
-            List<UUID> having = standings.withWord(word, word + Character.MAX_VALUE, MOST_FOUND + 1);
+            List<UUID> having = withWord(word);
             more |= having.size() > MOST_FOUND;
             if (cases == null) {
                 cases = new LinkedHashSet<>(having);
@@ -167,6 +167,12 @@ public class CaseService {
                 .filter(standing -> state.isEmpty() || standing.state() == state.get()).filter(standing -> region.isEmpty() || standing.region().equals(region.get())).toList();
         List<CaseStanding> shown = found.subList(Math.min(found.size(), page * size), Math.min(found.size(), (page + 1) * size));
         return new Page(shown, filesOf(shown), found.size(), more);
+    }
+
+    /** Cases that have a word with this beginning, one more than are counted at most. */
+    private List<UUID> withWord(String beginning) {
+        return jdbc.query("select distinct case_id from case_word where word >= ? and word < ? fetch first " + (MOST_FOUND + 1) + " rows only",
+                (row, number) -> row.getObject(1, UUID.class), beginning, beginning + Character.MAX_VALUE);
     }
 
     private Map<UUID, CaseFile> filesOf(List<CaseStanding> found) {

@@ -18,10 +18,6 @@ interface CaseStandings extends JpaRepository<CaseStanding, UUID> {
     @Query(nativeQuery = true, value = "select count(*) from case_standing where (:state = '' or state = :state) and (:region = '' or region = :region)")
     long countOf(String state, String region);
 
-    /** Cases that have a word beginning with {@code from} and ending before {@code to}; at most so many. */
-    @Query(nativeQuery = true, value = "select distinct case_id from case_word where word >= :from and word < :to fetch first :most rows only")
-    List<UUID> withWord(String from, String to, int most);
-
     @Query("select standing from CaseStanding standing where standing.caseId in :cases order by standing.lastAt desc")
     List<CaseStanding> of(List<UUID> cases, Limit limit);
 }

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import lexicor.core.catalogue.Setting;
 import lexicor.core.examination.Side;
 import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseJson;
@@ -38,7 +39,7 @@ public record CaseListJson(List<Line> lines, long total, boolean more, int page,
     }
 
     /** An examination in short. */
-    public record VisitJson(UUID id, Instant startedAt, Side side, String author, VisitState state, int done, int total, @Schema(nullable = true) String leader,
+    public record VisitJson(UUID id, Instant startedAt, Side side, Setting setting, String author, VisitState state, int done, int total, @Schema(nullable = true) String leader,
             @Schema(nullable = true) Double chance) {
     }
 }

@@ -90,7 +90,7 @@ class CaseVisitsController {
     private CaseListJson.VisitJson visit(ExaminationService.Recorded recorded) {
         Appraisal.Stage stage = appraisal.stage(recorded);
         Optional<Standing> leader = appraisal.leader(recorded);
-        return new CaseListJson.VisitJson(recorded.row().getId(), recorded.row().startedAt(), recorded.row().side(), recorded.row().author(), stage.state(), stage.done(),
+        return new CaseListJson.VisitJson(recorded.row().getId(), recorded.row().startedAt(), recorded.row().side(), recorded.row().setting(), recorded.row().author(), stage.state(), stage.done(),
                 stage.total(), leader.map(each -> each.condition().name()).orElse(null), leader.map(Standing::now).orElse(null));
     }
 }

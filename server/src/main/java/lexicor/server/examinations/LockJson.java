@@ -7,6 +7,7 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.intake.IntakeState;
 
 /** Why a test is locked, and the decision against it where there is one. */
+@Schema(name = "TestLockJson")
 public record LockJson(List<String> why, @Schema(nullable = true) OverrideJson override) {
 
     /** The lock of a test; null where it has none. */

@@ -98,7 +98,7 @@ class ExaminationApiTest {
         send(id, visit.record("sh-arc", "pain=familiar", "angle-worst=90"), visit.record("sh-neer", "pain=familiar", "quality=guarded"));
         String note = server.get().uri("/api/examinations/" + id + "/note").exchange().getResponse().getContentAsString();
         assertThat(note).contains("Case AA-8, born 1974, Sail mender, first-contact clinic", "Painful arc, right: familiar pain, worst 90°",
-                "Counts for subacromial pain and full-thickness cuff tear: familiar pain, worst at 90°.", "Not read for subacromial pain and full-thickness cuff tear: the patient guarded.",
+                "Counts for subacromial pain and full-thickness cuff tear: familiar pain, worst at 90°.", "Not read for subacromial pain, full-thickness cuff tear and any cuff tear: the patient guarded.",
                 "Subacromial pain: before 65, now 88 in 100", "Empty can: not done", "the conclusion is the therapist's");
     }
 

@@ -38,6 +38,11 @@ public final class Visit {
         return command(CommandKind.RECORD, replaced.testId(), null, List.of(attempt(replaced.testId(), Set.of(replaced.id()), answers)));
     }
 
+    /** Chooses one of several entries in place of all of them. */
+    public CommandJson choosing(AttemptJson kept, List<UUID> all) {
+        return command(CommandKind.RECORD, kept.testId(), null, List.of(new AttemptJson(UUID.randomUUID(), kept.testId(), "usual", kept.side(), kept.tryNumber(), Set.copyOf(all), kept.parts())));
+    }
+
     public CommandJson undo(CommandJson earlier) {
         return command(CommandKind.UNDO, earlier.standAt(), earlier.id(), List.of());
     }

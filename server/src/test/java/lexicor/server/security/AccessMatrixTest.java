@@ -1,0 +1,107 @@
+package lexicor.server.security;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.anonymous;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import lexicor.server.ServerTest;
+import lexicor.server.accounts.Role;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.request.RequestPostProcessor;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Every endpoint of the server against everybody who may ask. An endpoint that stands in no line here fails the test. */
+@ServerTest
+class AccessMatrixTest {
+
+    private static final Set<String> ALL = Set.of("nobody", "THERAPIST", "STUDENT", "STEWARD", "ADMINISTRATOR");
+    private static final Set<String> SIGNED_IN = Set.of("THERAPIST", "STUDENT", "STEWARD", "ADMINISTRATOR");
+
+    /** Who may ask, by method and address. */
+    private static final Map<String, Set<String>> ALLOWED = new TreeMap<>();
+
+    static {
+        allow(ALL, "GET /api/session", "POST /api/session", "POST /api/first-account", "POST /api/calculate/accuracy", "POST /api/calculate/post-test",
+                "POST /api/calculate/group", "POST /api/calculate/interval", "GET /v3/api-docs", "GET /v3/api-docs.yaml", "GET /actuator/health");
+        allow(SIGNED_IN, "DELETE /api/session", "POST /api/session/password", "GET /api/settings", "GET /api/library", "GET /api/library/regions/{region}",
+                "GET /api/library/regions/{region}/intake", "GET /api/library/tests/{id}", "GET /api/library/tests/{id}/effect", "GET /api/library/conditions/{id}",
+                "GET /api/library/clusters/{id}", "GET /api/library/records");
+        allow(Set.of("THERAPIST"), "GET /api/cases", "POST /api/cases", "GET /api/cases/next-code", "GET /api/cases/{id}", "PUT /api/cases/{id}", "POST /api/cases/{id}/examinations",
+                "GET /api/examinations/{id}", "POST /api/examinations/{id}/commands", "GET /api/examinations/{id}/intake", "GET /api/examinations/{id}/weighing",
+                "GET /api/examinations/{id}/note");
+        allow(Set.of("STEWARD"), "PUT /api/settings/{name}");
+        allow(Set.of("STEWARD", "ADMINISTRATOR"), "GET /api/settings/history");
+        allow(Set.of("ADMINISTRATOR"), "GET /api/accounts", "POST /api/accounts", "PUT /api/accounts/{id}", "GET /api/audit");
+    }
+
+    @Autowired
+    private MockMvcTester server;
+
+    @Autowired
+    private List<RequestMappingHandlerMapping> mappings;
+
+    private static void allow(Set<String> whom, String... requests) {
+        List.of(requests).forEach(request -> ALLOWED.put(request, whom));
+    }
+
+    @Test
+    void every_endpoint_answers_those_it_is_for_and_refuses_everybody_else() {
+        List<String> wrong = new ArrayList<>();
+        int asked = 0;
+        for (Map.Entry<String, Set<String>> entry : ALLOWED.entrySet()) {
+            for (String who : ALL) {
+                int status = status(entry.getKey(), who);
+                boolean refused = status == 401 || status == 403;
+                boolean signInItself = entry.getKey().equals("POST /api/session");
+                if (!signInItself && refused == entry.getValue().contains(who)) {
+                    wrong.add(entry.getKey() + " asked by " + who + ": " + status);
+                }
+                asked++;
+            }
+        }
+        assertThat(wrong).as("of %d", asked).isEmpty();
+        System.out.println("access matrix: " + ALLOWED.size() + " endpoints x " + ALL.size() + " = " + asked + " checks, " + wrong.size() + " failures");
+    }
+
+    @Test
+    void nobody_is_told_to_sign_in_and_somebody_of_the_wrong_role_is_told_so() {
+        assertThat(status("GET /api/cases", "nobody")).isEqualTo(401);
+        assertThat(status("GET /api/cases", "STUDENT")).isEqualTo(403);
+        assertThat(status("GET /api/nowhere", "ADMINISTRATOR")).isEqualTo(403);
+    }
+
+    @Test
+    void every_endpoint_that_there_is_stands_in_the_matrix() {
+        List<String> there = new ArrayList<>();
+        for (RequestMappingHandlerMapping mapping : mappings) {
+            mapping.getHandlerMethods().forEach((info, method) -> {
+                for (String path : info.getPatternValues()) {
+                    for (RequestMethod each : info.getMethodsCondition().getMethods()) {
+                        there.add(each + " " + path);
+                    }
+                }
+            });
+        }
+        assertThat(there).hasSizeGreaterThan(30).filteredOn(request -> request.contains("/api/") && !request.contains("swagger")).allSatisfy(request -> assertThat(ALLOWED).containsKey(request));
+    }
+
+    private int status(String request, String who) {
+        String[] words = request.split(" ");
+        String address = words[1].replace("{region}", "shoulder").replace("{name}", "force-unit").replace("{id}", UUID.randomUUID().toString());
+        RequestPostProcessor person = who.equals("nobody") ? anonymous() : user("somebody").roles(Role.valueOf(who).name());
+        return server.method(HttpMethod.valueOf(words[0])).uri(address).with(person).with(csrf()).contentType(MediaType.APPLICATION_JSON).content("{}").exchange()
+                .getResponse().getStatus();
+    }
+}

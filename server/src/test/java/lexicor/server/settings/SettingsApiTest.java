@@ -1,0 +1,113 @@
+package lexicor.server.settings;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.UUID;
+import lexicor.server.Asking;
+import lexicor.server.LexicorApplication;
+import lexicor.server.accounts.Role;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import tools.jackson.databind.JsonNode;
+
+/** On a record of its own, since settings count for everybody. */
+@SpringBootTest(classes = LexicorApplication.class, properties = {"spring.datasource.url=jdbc:h2:mem:settings;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
+@AutoConfigureMockMvc
+class SettingsApiTest {
+
+    @Autowired
+    private MockMvcTester server;
+
+    private Asking steward;
+    private Asking therapist;
+
+    @BeforeEach
+    void ask() {
+        steward = Asking.as(server, "fell", Role.STEWARD);
+        therapist = Asking.as(server, "dale", Role.THERAPIST);
+    }
+
+    @Test
+    void a_change_is_kept_with_who_and_what_it_was_before_and_can_be_put_back() {
+        choose("force-unit", "kilograms", 200);
+        assertThat(listed("force-unit").get("value").asString()).isEqualTo("kilograms");
+        steward.put("/api/settings/force-unit", "{}", 200);
+        assertThat(listed("force-unit").get("value").asString()).isEqualTo("newtons");
+        JsonNode history = steward.get("/api/settings/history", 200);
+        assertThat(history.at("/0/label").asString()).isEqualTo("Unit of force");
+        assertThat(history.at("/0/before").asString()).isEqualTo("kilograms");
+        assertThat(history.get(0).has("after")).as("as it ships").isFalse();
+        assertThat(history.at("/0/author").asString()).isEqualTo("fell");
+        assertThat(history.at("/1/after").asString()).isEqualTo("kilograms");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            force-unit                          | stone      | value | newtons, kilograms
+            moon                                | yes        | name  | is not a setting
+            estimate.moon.first-contact         | 0.2        | name  | is not a setting
+            estimate.acj.first-contact          | 1          | value | 0.001 to 0.999
+            estimate.acj.first-contact          | much       | value | 0.001 to 0.999
+            threshold.act                       | 0.2        | value | test further below working diagnosis
+            school.sulcus-hands                 | three      | value | one-steadies, both-pull
+            """)
+    void what_cannot_be_is_named(String name, String value, String field, String allowed) {
+        JsonNode fault = choose(name, value, 400);
+        assertThat(fault.get("field").asString()).isEqualTo(field);
+        assertThat(fault.get("detail").asString()).contains(allowed);
+    }
+
+    @Test
+    void an_examination_keeps_the_estimates_it_began_with() {
+        String before = open("ST-1");
+        assertThat(start(before).get("estimate").asDouble()).isEqualTo(0.12);
+        choose("estimate.acj.first-contact", "0.3", 200);
+        String after = open("ST-2");
+        assertThat(start(before).get("estimate").asDouble()).isEqualTo(0.12);
+        assertThat(start(after).get("estimate").asDouble()).isEqualTo(0.3);
+        choose("estimate.acj.first-contact", "0.4", 200);
+        assertThat(start(after).get("estimate").asDouble()).isEqualTo(0.3);
+        JsonNode weighing = therapist.get("/api/examinations/" + after + "/weighing", 200);
+        assertThat(weighing.get("standings").valueStream().filter(each -> each.get("conditionId").asString().equals("acj")).findFirst().orElseThrow().get("before").asDouble())
+                .as("the weighing starts there").isEqualTo(0.3);
+    }
+
+    @Test
+    void the_clinics_thresholds_stand_on_the_condition_sheets() {
+        choose("threshold.set-aside", "0.08", 200);
+        assertThat(therapist.get("/api/library/conditions/acj", 200).at("/thresholds/setAside").asDouble()).isEqualTo(0.08);
+    }
+
+    @Test
+    void the_clinics_school_counts_for_examinations_begun_afterwards() {
+        choose("school.positive-apprehension", "apprehension-or-pain", 200);
+        JsonNode school = steward.get("/api/settings", 200).get("schools").valueStream().filter(each -> each.get("name").asString().equals("school.positive-apprehension")).findFirst()
+                .orElseThrow();
+        assertThat(school.get("choice").asString()).isEqualTo("apprehension-or-pain");
+        assertThat(school.get("usual").asString()).isEqualTo("apprehension");
+    }
+
+    private JsonNode choose(String name, String value, int status) {
+        return steward.put("/api/settings/" + name, "{\"value\":\"" + value + "\"}", status);
+    }
+
+    private JsonNode listed(String name) {
+        return steward.get("/api/settings", 200).get("listed").valueStream().filter(each -> each.get("name").asString().equals(name)).findFirst().orElseThrow();
+    }
+
+    private String open(String code) {
+        return therapist.post("/api/cases", "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"" + code + "\",\"details\":{},\"visit\":{\"id\":\"" + UUID.randomUUID()
+                + "\",\"region\":\"shoulder\",\"side\":\"LEFT\",\"setting\":\"FIRST_CONTACT\"}}", 201).get("id").asString();
+    }
+
+    private JsonNode start(String examination) {
+        return therapist.get("/api/examinations/" + examination + "/intake", 200).get("starts").valueStream()
+                .filter(each -> each.get("conditionId").asString().equals("acj")).findFirst().orElseThrow();
+    }
+}

@@ -1,0 +1,24 @@
+import { stateWord, type VisitState } from "./states";
+
+/** How far an examination has got: strokes for its tests, or a stop sign of its own shape, and words. */
+export function StateMark({ state, done, total }: { state: VisitState; done: number; total: number }) {
+  if (state === "SUSPENDED") {
+    return (
+      <span className="flex items-center gap-2 text-note font-semibold">
+        <svg width={22} height={22} aria-hidden="true"><path d="M3 3h16v16H3z" fill="none" stroke="var(--color-for)" strokeWidth={3} /><path d="M7 11h8" stroke="var(--color-for)" strokeWidth={3} /></svg>
+        Suspended, red flag
+      </span>
+    );
+  }
+  const words = state === "TESTING" ? `${String(done)} of ${String(total)} tested` : stateWord(state);
+  return (
+    <span className="text-note">
+      <svg width={total * 20} height={14} aria-hidden="true" className="mb-0.5 block">
+        {Array.from({ length: total }, (_, index) => (
+          <path key={index} d={`M${String(index * 20 + 1)} 7h15`} stroke={index < done ? "var(--color-ink)" : "var(--color-line)"} strokeWidth={6} />
+        ))}
+      </svg>
+      {words}
+    </span>
+  );
+}

@@ -1,0 +1,79 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useSyncExternalStore, type ReactNode } from "react";
+import { api, dataOf, type Schemas } from "../shared/api/client";
+import { gate } from "../shared/api/gate";
+import { keys } from "../shared/api/keys";
+import { Button } from "../shared/ui/Button";
+import { Message, Waiting } from "../shared/ui/Message";
+import { Wordmark } from "../shared/ui/Wordmark";
+import { FirstAccountForm } from "./FirstAccountForm";
+import { PersonContext, type Person } from "./session";
+import { SignInForm } from "./SignInForm";
+import { useIdleLock } from "./useIdleLock";
+import { useSettings } from "../setup/useSettings";
+
+type Session = Schemas["SessionJson"];
+
+/** Lets somebody in who is signed in. Once in, a session that ends covers the page and leaves it as it is. */
+export function SessionGate({ children }: { children: ReactNode }) {
+  const cache = useQueryClient();
+  const session = useQuery({ queryKey: keys.session, queryFn: () => dataOf(api.GET("/api/session")), staleTime: Infinity, refetchOnWindowFocus: false });
+  const { closed } = useSyncExternalStore(gate.subscribe, () => gate.state);
+  if (session.isPending) {
+    return <Waiting page what="Lexicor" />;
+  }
+  if (session.isError) {
+    return <Message page title="The server is not answering" action={<Button look="primary" onClick={() => void session.refetch()}>Try again</Button>}>What you recorded is safe, on the server or in this browser.</Message>;
+  }
+  const { person, firstAccount, demoPeople } = session.data;
+  const enter = (next: Session) => {
+    if (person && next.person?.id !== person.id) {
+      window.location.assign("/"); // somebody else begins with a page of their own
+      return;
+    }
+    cache.setQueryData(keys.session, next);
+    gate.open();
+  };
+  if (!person) {
+    return <Door title={firstAccount ? "First start" : "Sign in"}>{firstAccount ? <FirstAccountForm onSignedIn={enter} /> : <SignInForm demoPeople={demoPeople} onSignedIn={enter} />}</Door>;
+  }
+  return (
+    <PersonContext value={person}>
+      <IdleLock />
+      <div inert={closed} className={closed ? "invisible" : undefined}>{children}</div>
+      {closed && <Cover person={person} demoPeople={demoPeople.filter((each) => each.name === person.name)} onSignedIn={enter} />}
+    </PersonContext>
+  );
+}
+
+function IdleLock() {
+  const settings = useSettings();
+  const minutes = Number(settings?.listed.find((each) => each.name === "idle-minutes")?.value ?? 10);
+  useIdleLock(minutes);
+  return null;
+}
+
+/** The way in. */
+function Door({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <main className="mx-auto max-w-lg px-5 pt-8 pb-10">
+      <Wordmark />
+      <h1 className="mt-6 mb-4 font-serif text-head font-semibold">{title}</h1>
+      {children}
+      <p className="mt-8 text-note text-soft">Decision support for licensed practice under local scope and protocols. It is not a diagnosis: the therapist concludes.</p>
+    </main>
+  );
+}
+
+/** Covers everything until the same person is back. */
+function Cover({ person, demoPeople, onSignedIn }: { person: Person; demoPeople: Session["demoPeople"]; onSignedIn: (session: Session) => void }) {
+  return (
+    <div role="dialog" aria-modal="true" aria-labelledby="cover-title" className="no-print fixed inset-0 z-50 overflow-y-auto bg-paper">
+      <div className="mx-auto max-w-lg px-5 pt-8 pb-10">
+        <h1 id="cover-title" className="mt-6 font-serif text-head font-semibold">Locked</h1>
+        <p className="mt-1 mb-4 text-read">Everything is as you left it, {person.displayName}. Sign in to go on. Somebody else begins with a page of their own.</p>
+        <SignInForm demoPeople={demoPeople} name={person.name} onSignedIn={onSignedIn} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,29 @@
+import type { ReactNode } from "react";
+import { NavLink } from "react-router";
+import { Wordmark } from "../shared/ui/Wordmark";
+import { AccountMenu } from "./AccountMenu";
+import { usePerson } from "./session";
+
+/** The head of every view outside an examination: where to go, who is here. */
+export function TopBar({ children }: { children?: ReactNode }) {
+  const { roles } = usePerson();
+  return (
+    <header className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line py-1">
+      <Wordmark />
+      <nav aria-label="Parts of Lexicor" className="flex">
+        {roles.includes("THERAPIST") && <Part to="/" name="Cases" />}
+        <Part to="/library" name="Library" />
+        <Part to="/setup" name="Setup" />
+      </nav>
+      <span className="ml-auto flex flex-wrap items-center gap-x-3">{children}<AccountMenu /></span>
+    </header>
+  );
+}
+
+function Part({ to, name }: { to: string; name: string }) {
+  return (
+    <NavLink to={to} end={to === "/"} className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-3 text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`}>
+      {name}
+    </NavLink>
+  );
+}

@@ -1,0 +1,31 @@
+import { capital } from "../shared/format";
+import { Button } from "../shared/ui/Button";
+import { Waiting } from "../shared/ui/Message";
+import { SetupPart } from "./SetupPart";
+import { useChoose, useMayChange } from "./useChoose";
+import { useSettings } from "./useSettings";
+
+/** How the screen is held, in which units is measured, when it locks. */
+export function ScreenView() {
+  const settings = useSettings();
+  const choose = useChoose();
+  const may = useMayChange();
+  if (!settings) {
+    return <Waiting what="the settings" />;
+  }
+  return (
+    <SetupPart title="Screen and units" about="For every device of the clinic.">
+      {settings.listed.map((listed) => (
+        <div key={listed.name} role="group" aria-labelledby={listed.name} className="border-t border-line py-3">
+          <p id={listed.name} className="text-read font-semibold">{listed.label}</p>
+          <div className="mt-1 flex flex-wrap gap-2">
+            {listed.allowed.map((value) => (
+              <Button key={value} look="choice" chosen={listed.value === value} disabled={!may} className="disabled:opacity-100"
+                onClick={() => { choose.mutate(value === listed.shipped ? { name: listed.name } : { name: listed.name, value }); }}>{capital(value)}</Button>
+            ))}
+          </div>
+        </div>
+      ))}
+    </SetupPart>
+  );
+}

@@ -1,0 +1,34 @@
+import { Navigate, Route, Routes } from "react-router";
+import { NoSuchPage } from "../shared/ui/NoSuchPage";
+import { usePerson } from "../session/session";
+import { AccountsView } from "./AccountsView";
+import { AuditView } from "./AuditView";
+import { ChangesView } from "./ChangesView";
+import { EstimatesView } from "./EstimatesView";
+import { PasswordView } from "./PasswordView";
+import { SchoolsView } from "./SchoolsView";
+import { ScreenView } from "./ScreenView";
+import { SetupFrame } from "./SetupFrame";
+import { ThresholdsView } from "./ThresholdsView";
+
+/** Everything that the clinic and each person decide for themselves. */
+export default function SetupRoutes() {
+  const { roles } = usePerson();
+  const administrator = roles.includes("ADMINISTRATOR");
+  return (
+    <Routes>
+      <Route element={<SetupFrame />}>
+        <Route index element={<Navigate replace to={administrator && !roles.includes("STEWARD") ? "accounts" : "schools"} />} />
+        <Route path="schools" element={<SchoolsView />} />
+        <Route path="thresholds" element={<ThresholdsView />} />
+        <Route path="estimates" element={<EstimatesView />} />
+        <Route path="screen" element={<ScreenView />} />
+        {(administrator || roles.includes("STEWARD")) && <Route path="changes" element={<ChangesView />} />}
+        {administrator && <Route path="accounts" element={<AccountsView />} />}
+        {administrator && <Route path="audit" element={<AuditView />} />}
+        <Route path="password" element={<PasswordView />} />
+      </Route>
+      <Route path="*" element={<NoSuchPage />} />
+    </Routes>
+  );
+}

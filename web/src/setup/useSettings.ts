@@ -1,0 +1,8 @@
+import { useQuery } from "@tanstack/react-query";
+import { api, dataOf, type Schemas } from "../shared/api/client";
+import { keys } from "../shared/api/keys";
+
+/** The clinic's settings; undefined until they are here. */
+export function useSettings(): Schemas["SettingsJson"] | undefined {
+  return useQuery({ queryKey: keys.settings, queryFn: () => dataOf(api.GET("/api/settings")), staleTime: 60_000 }).data;
+}
