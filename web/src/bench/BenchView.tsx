@@ -5,6 +5,7 @@ import { useLive } from "../examination/ExaminationFrame";
 import { choices, latestAttempt, type Answer, type Attempt, type Part } from "../examination/history";
 import { LockNotice } from "../intake/LockNotice";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
+import { useSettings } from "../setup/useSettings";
 import { sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { ChoiceRow } from "./ChoiceRow";
@@ -28,6 +29,7 @@ export function BenchView() {
   const navigate = useNavigate();
   const [sheet, setSheet] = useState(false);
   const [single, setSingle] = useSingleKeys();
+  const reachLeft = useSettings()?.listed.find((each) => each.name === "side-of-reach")?.value === "left";
   const { region, state, weighing } = live;
   const order = region.steps.flatMap((step) => step.testIds);
   const byId = useMemo(() => new Map(region.tests.map((each) => [each.id, each])), [region]);
@@ -98,9 +100,9 @@ export function BenchView() {
   useKeys(keys, single);
 
   const statements = known?.statements ?? [];
-  const note = live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : there ? `Now the ${sideWord(involved)}, the involved side.` : "The uninvolved side first, then the involved one.";
+  const note = closed ? "Nothing is recorded while this is closed." : live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : there ? `Now the ${sideWord(involved)}, the involved side.` : "The uninvolved side first, then the involved one.";
   return (
-    <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[13rem_minmax(0,1fr)_21rem]">
+    <main className={`grid min-h-0 flex-1 grid-cols-1 ${reachLeft ? "lg:grid-cols-[21rem_minmax(0,1fr)_13rem] lg:[&>aside]:order-first lg:[&>nav]:order-last" : "lg:grid-cols-[13rem_minmax(0,1fr)_21rem]"}`}>
       <OrderRail region={region} locked={locked} progress={progress} current={test.id} onGo={go} />
       <div className="flex min-w-0 flex-col gap-1.5 px-4 py-1 lg:overflow-y-auto lg:px-5">
         <LastReading weighing={weighing} testName={(id) => byId.get(id)?.name ?? id} current={test.id} canUndo={state.lastRecording !== undefined} onUndo={takeBack} onKeys={() => { setSheet(true); }} />
@@ -120,9 +122,9 @@ export function BenchView() {
           {weighing?.lastTest === test.id && live.upToDate && <Effect weighing={weighing} testId={test.id} />}
         </ReadingStrip>
         <div className="bottom-0 mt-auto [@media(min-height:600px)]:sticky flex flex-wrap gap-2 bg-paper pb-1">
-          <Button look={here ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" disabled={closed} onClick={nothingBoth}>Nothing, both sides</Button>
+          <Button look={here || closed ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" disabled={closed} onClick={nothingBoth}>Nothing, both sides</Button>
           <Button disabled={closed} onClick={leaveOut}>Leave out</Button>
-          <Button look={here ? "primary" : "quiet"} keycap="PgDn" className="sm:flex-1 sm:basis-52" onClick={forward}>
+          <Button look={here || closed ? "primary" : "quiet"} keycap="PgDn" className="sm:flex-1 sm:basis-52" onClick={forward}>
             {following ? <>Next<span className="hidden sm:inline">: {byId.get(following)?.shortName}</span></> : "See the weighing"}
           </Button>
         </div>

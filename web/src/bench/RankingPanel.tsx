@@ -21,7 +21,7 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName }:
   const informed = weighing.standings.filter((standing) => standing.informed);
   const open = weighing.standings.filter((standing) => !standing.informed);
   return (
-    <aside aria-label="Where it stands" aria-busy={!upToDate} className="flex flex-col gap-2 border-t border-line bg-sheet px-4 py-3 lg:overflow-y-auto lg:border-t-0 lg:border-l">
+    <aside aria-label="Where it stands" aria-busy={!upToDate} className="flex flex-col gap-1.5 border-t border-line bg-sheet px-4 py-2 lg:overflow-y-auto lg:border-t-0 lg:border-l">
       <h2 className="flex items-baseline justify-between text-note font-semibold text-soft">
         Where it stands <span className="font-normal">{waiting ? "without the last entries" : "in 100, could be"}</span>
       </h2>

@@ -20,7 +20,7 @@ const JOINTS: readonly Joint[] = [
 ];
 
 /** Half of the figure seen from the front, the patient's right; the other half is its mirror. */
-const HALF = "M220 20c-20 0-31 15-31 36 0 14 6 25 15 31v10c-8 7-24 8-38 10-13 2-20 10-24 24l-18 70-22 76c-6 8-12 20-15 34-2 12-3 24 0 28 4 4 8-4 10-8 0 8-1 20 3 21 5 1 7-10 9-18 1 7 2 17 6 16 5-1 4-13 5-20 3-4 6-9 6-16l1-28 28-73 16-62c2 24 1 44-3 68-2 16-4 34-4 52v90h56z";
+const HALF = "M220 20c-20 0-31 15-31 36 0 14 6 25 15 31v10c-8 7-24 8-38 10-13 2-20 10-24 24l-18 70-22 76c-6 8-12 20-15 34-2 12-3 24 0 28 4 4 8-4 10-8 0 8-1 20 3 21 5 1 7-10 9-18 1 7 2 17 6 16 5-1 4-13 5-20 3-4 6-9 6-16l1-28 28-73 16-62c2 24 1 44-3 68-2 16-4 34-4 52v84h56z";
 
 interface BodyFigureProps {
   region: Region | undefined;
@@ -49,7 +49,7 @@ export function BodyFigure({ region, side, onChoose }: BodyFigureProps) {
         <g fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={2} strokeLinejoin="round">
           <path d={HALF} />
           <path d={HALF} transform={`translate(${String(WIDTH)} 0) scale(-1 1)`} />
-          <path d="M220 18v364" stroke="var(--color-sheet)" strokeWidth={5} />
+          <path d="M220 23v355" stroke="var(--color-sheet)" strokeWidth={5} />
         </g>
         <g stroke="var(--color-edge)" strokeWidth={1.5} fill="none">
           <path d="M176 118c16-6 30-7 40-4M264 118c-16-6-30-7-40-4" />

@@ -6,11 +6,11 @@ export function StateMark({ state, done, total }: { state: VisitState; done: num
     return (
       <span className="flex items-center gap-2 text-note font-semibold">
         <svg width={22} height={22} aria-hidden="true"><path d="M3 3h16v16H3z" fill="none" stroke="var(--color-for)" strokeWidth={3} /><path d="M7 11h8" stroke="var(--color-for)" strokeWidth={3} /></svg>
-        Suspended, red flag
+        Suspended
       </span>
     );
   }
-  const words = state === "TESTING" ? `${String(done)} of ${String(total)} tested` : stateWord(state);
+  const words = state === "TESTING" ? `${String(done)} of ${String(total)} done` : stateWord(state);
   return (
     <span className="text-note">
       <svg width={total * 20} height={14} aria-hidden="true" className="mb-0.5 block">

@@ -8,6 +8,7 @@ import { LockedList } from "./LockedList";
 import { PaintFigures } from "./PaintFigures";
 import { Chip, QuestionBlock } from "./QuestionBlock";
 import { RedFlags } from "./RedFlags";
+import { SchoolList } from "./SchoolList";
 import { StartRail } from "./StartRail";
 import { StopPanel } from "./StopPanel";
 import { options, useIntake, type Intake } from "./useIntake";
@@ -29,8 +30,8 @@ export function IntakeView() {
           <section aria-labelledby="story">
             <h1 id="story" className="font-serif text-head font-semibold">What is told</h1>
             <Zones intake={intake} />
-            <div className="mt-4 grid items-start gap-x-8 gap-y-4 xl:grid-cols-2">
-              {form.questions.filter((question) => question.id !== "clues").map((question) => <QuestionBlock key={question.id} question={question} intake={intake} />)}
+            <div className="mt-3 gap-x-8 xl:columns-2">
+              {form.questions.filter((question) => question.id !== "clues").map((question) => <div key={question.id} className="break-inside-avoid pb-4"><QuestionBlock question={question} intake={intake} /></div>)}
             </div>
           </section>
           <div className="grid items-start gap-x-8 gap-y-6 xl:grid-cols-2">
@@ -42,11 +43,12 @@ export function IntakeView() {
           </div>
           <RedFlags intake={intake} />
           <FactList intake={intake} />
+          <SchoolList intake={intake} />
           {state && state.locked.length > 0 && <LockedList locked={state.locked} onTell={(answer) => { intake.tell(answer); }} />}
         </div>
         <div className="no-print sticky bottom-0 mt-auto flex flex-wrap items-center gap-3 border-t border-line bg-paper px-5 py-2">
           <Link to=".." relative="path" className="flex min-h-12 items-center rounded border-2 border-ink bg-tan px-6 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line">To the bench</Link>
-          <span role="status" className="text-read">{state?.safety.state === "SUSPENDED" ? "Testing is suspended." : state?.safety.state === "NOT_YET_ASKED" ? "Red flags are not all asked." : state ? "Red flags asked." : ""}</span>
+          <span role="status" className="text-read">{state?.safety.state === "SUSPENDED" ? <strong>Testing is suspended.</strong> : state?.safety.state === "NOT_YET_ASKED" ? <a href="#red-flags" className="inline-flex min-h-12 items-center underline">Red flags are not all asked</a> : state ? "Red flags asked." : ""}</span>
           {live.state.lastTelling && <Button className="ml-auto" onClick={() => { if (live.state.lastTelling) { live.add(undo(live.state.lastTelling)); } }}>Undo last answer</Button>}
         </div>
       </div>

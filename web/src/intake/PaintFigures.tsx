@@ -13,6 +13,9 @@ interface PaintFiguresProps {
   first: Brush;
 }
 
+/** Two drawings fit side by side. */
+const SHOWN = 0.94;
+
 const BRUSHES: readonly [Brush, string][] = [["pain-areas", "Pain"], ["tingling-areas", "Tingling"]];
 
 /** Figures on which pain (hatched) and tingling (dotted) are painted, area by area. */
@@ -35,7 +38,7 @@ export function PaintFigures({ drawings, side, intake, first }: PaintFiguresProp
           </button>
         ))}
       </div>
-      <div className="mt-2 flex flex-wrap gap-4">
+      <div className="mt-2 flex flex-wrap gap-x-2 gap-y-4">
         {drawings.map((drawing) => {
           const view = VIEWS[drawing.view];
           if (!view) {
@@ -43,9 +46,9 @@ export function PaintFigures({ drawings, side, intake, first }: PaintFiguresProp
           }
           return (
             <figure key={drawing.view}>
-              <svg viewBox={`0 0 ${String(view.width)} ${String(view.height)}`} width={view.width} height={view.height} role="group" aria-label={`${view.title}, ${side.toLowerCase()} side`} className="max-w-full touch-manipulation">
+              <svg viewBox={`0 0 ${String(view.width)} ${String(view.height)}`} width={SHOWN * view.width} height={SHOWN * view.height} role="group" aria-label={`${view.title}, ${side.toLowerCase()} side`} className="max-w-full touch-manipulation">
                 <Patterns scope={drawing.view} />
-                <g transform={side === "LEFT" ? `translate(${String(view.width)} 0) scale(-1 1)` : undefined}>
+                <g transform={(side === "LEFT") !== (view.mirrored ?? false) ? `translate(${String(view.width)} 0) scale(-1 1)` : undefined}>
                   <path d={view.outline} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={2} strokeLinejoin="round" />
                   {drawing.areas.map((area) => {
                     const pain = painted("pain-areas", area.id);

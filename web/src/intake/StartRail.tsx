@@ -7,7 +7,7 @@ import { options, type Intake } from "./useIntake";
 
 type Start = Schemas["StartJson"];
 
-const WIDTH = 300;
+const WIDTH = 340;
 const INSET = 12;
 const STEP = 0.05;
 const scale = oddsScale(WIDTH, INSET);
@@ -24,7 +24,7 @@ export function StartRail({ starts, intake }: { starts: Start[]; intake: Intake 
   return (
     <section aria-labelledby="starts">
       <h2 id="starts" className="font-serif text-2xl font-semibold">Where it starts</h2>
-      <p className="text-note text-soft">Chance in 100 before any test. Triangle: working estimate. Disc: start now; drag it, or use the arrow keys. Delete puts it back.</p>
+      <p className="text-note text-soft">In 100, before any test. Triangle: working estimate; disc: start now. Drag it or use the arrow keys; Delete puts it back.</p>
       <div role="group" aria-label="How sure the starts are" className="mt-2 flex items-center gap-1.5">
         <span className="text-note text-soft">How sure</span>
         {["firm", "usual", "vague"].map((width) => (
@@ -45,7 +45,7 @@ export function StartRail({ starts, intake }: { starts: Start[]; intake: Intake 
 
 function Scale() {
   return (
-    <svg viewBox={`0 0 ${String(WIDTH)} 18`} aria-hidden="true" className="mt-2 block w-full">
+    <svg viewBox={`0 0 ${String(WIDTH)} 18`} aria-hidden="true" className="mt-2 block w-85">
       {MARKS.map((mark) => <text key={mark} x={scale(mark)} y={13} textAnchor="middle" className="fill-soft text-[12px]">{Math.round(100 * mark)}</text>)}
     </svg>
   );
@@ -73,8 +73,8 @@ function StartRow({ start, intake }: { start: Start; intake: Intake }) {
         <span className="shrink-0"><strong>{inHundred(chance)}</strong>{own && <button type="button" onClick={reset} className="ml-2 min-h-8 text-note underline">put back</button>}</span>
       </div>
       {start.inactive ? <p className="text-note text-soft">Counts only: {start.inactive.toLowerCase()}</p> : (
-        <div className="relative h-8">
-          <svg viewBox={`0 0 ${String(WIDTH)} 32`} preserveAspectRatio="none" aria-hidden="true" className="absolute inset-0 size-full">
+        <div className="relative h-8 w-85">
+          <svg viewBox={`0 0 ${String(WIDTH)} 32`} aria-hidden="true" className="absolute inset-0 size-full">
             <path d={`M${String(INSET)} 16H${String(WIDTH - INSET)}`} stroke="var(--color-edge)" />
             <Steps start={start} />
             <path d={`M${String(scale(start.estimate))} 20l-5 9h10z`} fill="var(--color-paper)" stroke="var(--color-ink)" strokeWidth={1.5} />

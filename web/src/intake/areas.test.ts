@@ -39,6 +39,8 @@ describe("what can be painted", () => {
 
   it("has the trunk of a right arm to the right from the front, and to the left from behind", () => {
     expect(start(VIEWS["arm-front"]?.areas["neck-front"] ?? "")[0]).toBeGreaterThan(start(VIEWS["arm-front"]?.areas["upper-arm-outer"] ?? "")[0]);
-    expect(start(VIEWS["arm-back"]?.areas["neck-back"] ?? "")[0]).toBeLessThan(start(VIEWS["arm-back"]?.areas["upper-arm-back"] ?? "")[0]);
+    expect(start(VIEWS["arm-back"]?.areas["neck-back"] ?? "")[0]).toBeGreaterThan(start(VIEWS["arm-back"]?.areas["upper-arm-back"] ?? "")[0]);
+    expect(VIEWS["arm-front"]?.mirrored ?? false).toBe(false);
+    expect(VIEWS["arm-back"]?.mirrored).toBe(true);
   });
 });

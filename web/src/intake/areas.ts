@@ -1,33 +1,40 @@
 /**
- * Outlines of the areas that can be painted, for the right side; the left is the mirror image. Measures are those of each
+ * Outlines of the areas that can be painted, for the right side unless a view says otherwise; the left is the mirror image. Measures are those of each
  * view's own box. An arm hangs with the trunk towards the middle of the body, a hand stands with its fingers up.
  */
 export interface View {
   title: string;
   width: number;
   height: number;
+  /** Whether a right side is drawn as the mirror image of the paths. */
+  mirrored?: boolean;
   /** The outline behind the areas. */
   outline: string;
   /** Area by id. */
   areas: Record<string, string>;
 }
 
+const ARM = "M140 8C139 20 138 28 134 36C118 47 98 48 84 56C62 66 54 84 52 108C50 130 44 150 41 172C36 196 34 206 31 226C27 250 27 262 28 274C24 292 24 306 30 330L58 334C64 318 66 300 65 278C70 260 80 238 86 213C90 192 98 164 104 132C105 128 106 126 108 124C114 150 116 170 116 190H168V8Z";
+const NECK = "M140 8C139 20 138 28 134 36C146 42 158 44 168 44V8Z";
+const FOREARM = "M34 203L86 213C80 238 70 260 65 278L28 274C27 252 30 226 34 203Z";
+const HAND = "M28 274L65 278C66 300 64 318 58 334L30 330C24 306 24 290 28 274Z";
+
 const ARM_FRONT: View = {
   title: "Front",
   width: 170,
   height: 340,
-  outline: "M168 8h-34v26c-18 14-52 12-70 24-18 12-24 34-26 62l-6 62-8 72 6 34 4 44h30l2-44 14-36 20-74 18-54v40h50z",
+  outline: ARM,
   areas: {
-    "neck-front": "M136 8h32v34h-40z",
-    "shoulder-top": "M128 44h-4c-18 2-40 4-58 13l10 20h52z",
-    "shoulder-front": "M78 80h52v46h-46l-16-18z",
-    "upper-arm-outer": "M62 62l12 18-10 30-4 58-28-4 6-46c2-28 8-46 24-56z",
-    "upper-arm-front": "M68 114l16 16h28l-14 42-34-4z",
-    "elbow-outer": "M32 168l28 4-4 30-27-2z",
-    "elbow-front": "M63 172l19 3-6 30-16-2z",
-    "elbow-inner": "M86 175l12 1-8 32-11-2z",
-    "forearm-front": "M29 204l60 9-12 32-9 14-42-4z",
-    "hand-front": "M26 259l43 4-3 66h-30l-4-38z",
+    "neck-front": NECK,
+    "shoulder-top": "M134 36C118 47 98 48 84 56C78 59 72 64 67 70L112 74C130 66 150 60 168 58V44C158 44 146 42 134 36Z",
+    "shoulder-front": "M67 70L112 74V112C108 118 106 124 104 132L76 124C68 110 66 88 67 70Z",
+    "upper-arm-outer": "M67 70C57 80 53 94 52 108C50 130 45 150 41 172L62 176C66 158 70 140 76 124C68 110 66 90 67 70Z",
+    "upper-arm-front": "M76 124L104 132C100 150 96 164 92 180L62 176C66 158 70 140 76 124Z",
+    "elbow-outer": "M41 172L54 175L50 207L34 203C37 192 39 182 41 172Z",
+    "elbow-front": "M54 175L78 178L72 211L50 207Z",
+    "elbow-inner": "M78 178L92 180C90 192 88 203 86 213L72 211Z",
+    "forearm-front": FOREARM,
+    "hand-front": HAND,
   },
 };
 
@@ -35,15 +42,16 @@ const ARM_BACK: View = {
   title: "Back",
   width: 170,
   height: 340,
-  outline: "M2 8h34v26c18 14 52 12 70 24 18 12 24 34 26 62l6 62 8 72-6 34-4 44h-30l-2-44-14-36-20-74-18-54v40H2z",
+  mirrored: true,
+  outline: ARM,
   areas: {
-    "neck-back": "M2 8h32l8 34H2z",
-    "shoulder-blade": "M2 48h40l18 30-8 52H2z",
-    "shoulder-back": "M46 46c18 4 44 4 60 16l-4 44-40 22-4 0 6-52z",
-    "upper-arm-back": "M64 132l40-22 20-40c6 14 8 32 10 50l4 46-60 8z",
-    "elbow-back": "M80 178l58-8 4 30-54 8z",
-    "forearm-back": "M90 212l53-8 4 50-42 6-5-14z",
-    "hand-back": "M105 264l42-6-5 34-4 37h-30z",
+    "neck-back": NECK,
+    "shoulder-blade": "M114 74C130 66 150 60 168 58V152L116 162C115 148 112 136 108 124L112 112Z",
+    "shoulder-back": "M134 36C118 47 98 48 84 56C62 66 54 84 52 104L104 130C106 124 108 118 112 112L114 74C130 66 150 60 168 58V44C158 44 146 42 134 36Z",
+    "upper-arm-back": "M52 104L104 130C100 148 96 164 92 180L41 172C46 150 50 128 52 104Z",
+    "elbow-back": "M41 172L92 180C90 192 88 203 86 213L34 203C37 192 39 182 41 172Z",
+    "forearm-back": FOREARM,
+    "hand-back": HAND,
   },
 };
 

@@ -18,7 +18,7 @@ export function SetupFrame() {
       <div className="mt-4 grid gap-x-10 gap-y-2 md:grid-cols-[12rem_minmax(0,1fr)]">
         <nav aria-label="Parts of the setup" className="no-print flex flex-wrap md:flex-col">
           {places.map(([to = "", name]) => (
-            <NavLink key={to} to={to} className={({ isActive }) => `flex min-h-11 items-center border-b-4 px-2 text-read md:border-b-0 md:border-l-4 md:px-3 ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`}>{name}</NavLink>
+            <NavLink key={to} to={`/setup/${to}`} className={({ isActive }) => `flex min-h-11 items-center border-b-4 px-2 text-read md:border-b-0 md:border-l-4 md:px-3 ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`}>{name}</NavLink>
           ))}
         </nav>
         <main><Outlet /></main>

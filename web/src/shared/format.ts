@@ -51,9 +51,9 @@ export function affected(side: "LEFT" | "RIGHT", both: boolean, region: string):
   return both ? `both ${region}s, ${sideWord(side)} is worse` : `${sideWord(side)} ${region}`;
 }
 
-/** Who somebody is, as far as it was said: "born 1974, sail mender". */
+/** Who somebody is, as far as it was said: "Sail mender, born 1974". */
 export function whoIs(person: { birthYear?: number | null; occupation: string }): string {
-  return [person.birthYear ? `born ${String(person.birthYear)}` : "", person.occupation].filter(Boolean).join(", ");
+  return [person.occupation, person.birthYear ? `born ${String(person.birthYear)}` : ""].filter(Boolean).join(", ");
 }
 
 export function sideWord(side: "LEFT" | "RIGHT"): string {

@@ -17,14 +17,14 @@ function heldBecause(standing: Schemas["StandingJson"], cluster: Schemas["Cluste
 
 /** Every weight with its number on the beam, what it does to the odds, and where its figure comes from. */
 export function LoadList({ standing, testName, cluster }: LoadListProps) {
-  const title = (load: Schemas["LoadJson"]) => (load.testIds.length > 1 ? (cluster?.name ?? "Set") : testName(load.testIds[0] ?? ""));
+  const title = (load: Schemas["LoadJson"]) => (load.testIds.length === 0 ? "Told" : load.testIds.length > 1 ? (cluster?.name ?? "Set") : testName(load.testIds[0] ?? ""));
   if (standing.loads.length === 0) {
     return <p className="text-read">Nothing has been weighed for this condition. It stands where it began: {inHundred(standing.before)} in 100, a working estimate.</p>;
   }
   return (
     <div>
       <ol className="border-t border-line">
-        {standing.loads.map((load, index) => <Row key={title(load)} number={index + 1} title={title(load)} load={load} />)}
+        {standing.loads.map((load, index) => <Row key={title(load) + load.phrase} number={index + 1} title={title(load)} load={load} />)}
       </ol>
       {standing.held.length > 0 && (
         <>
@@ -32,7 +32,7 @@ export function LoadList({ standing, testName, cluster }: LoadListProps) {
             {heldBecause(standing, cluster)} (hatched)
           </h2>
           <ol className="border-t border-line">
-            {standing.held.map((load, index) => <Row key={title(load)} number={standing.loads.length + index + 1} title={title(load)} load={load} />)}
+            {standing.held.map((load, index) => <Row key={title(load) + load.phrase} number={standing.loads.length + index + 1} title={title(load)} load={load} />)}
           </ol>
         </>
       )}

@@ -41,7 +41,7 @@ export function WeighingView() {
               : <>still where it began, <strong>{inHundred(standing.before)}</strong> in 100</>}
           </p>
         </div>
-        {standing.scope && <p className="text-note text-soft">{standing.scope}. Began at {inHundred(standing.before)} in 100, a working estimate ({settingWords(live.examination.setting).toLowerCase()}).</p>}
+        {standing.scope && <p className="text-note text-soft">{standing.scope}. Began at {inHundred(standing.before)} in 100: the working estimate ({settingWords(live.examination.setting).toLowerCase()}) with what was told.</p>}
         {standing.above && <p className="mt-2 border-l-4 border-ink pl-3 text-note">Stands above {sentence(standing.above)}, of which it is a part. The figures come from different studies and contradict each other: take neither at its word.</p>}
         {!live.upToDate && <p role="status" className="mt-2 border-l-4 border-ink pl-3 text-note">The last entries are not included yet.</p>}
         <Beam standing={standing} />

@@ -24,7 +24,7 @@ class AccessibilityJourneyTest {
     @ParameterizedTest
     @CsvSource({"1280, 800", "390, 844", "640, 400"})
     void every_view_is_clean(int width, int height) {
-        try (BrowserContext context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height))) {
+        try (BrowserContext context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(width, height))) {
             Page page = context.newPage();
             List<String> complaints = new ArrayList<>();
             page.onConsoleMessage(message -> {
@@ -52,9 +52,33 @@ class AccessibilityJourneyTest {
             clean(page, "weighing with a source open", page.getByText("Of 1000 such people").first());
             page.navigate(examination + "/note");
             clean(page, "note", page.getByText("Where it stands"));
+            page.navigate(examination + "/intake");
+            clean(page, "intake", page.getByText("Where it starts"));
+            page.navigate(Suite.server().address() + "/?state=SUSPENDED");
+            page.getByText("SL-0430").click();
+            clean(page, "suspended", page.getByText("Stop. Refer, per local pathway."));
+            page.navigate(Suite.server().address() + "/");
+            page.getByText("SL-0432").click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+            clean(page, "intake of a hand", page.getByText("Tingling or numbness"));
+            page.navigate(Suite.server().address() + "/");
+            page.getByText("SL-0431").click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+            page.locator("summary").last().click();
+            clean(page, "locks", page.getByText("Locked today"));
             page.navigate(Suite.server().address() + "/new");
+            page.getByLabel("Year of birth").fill("19");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start").setExact(true)).click();
-            clean(page, "form with faults", page.getByText("No names."));
+            clean(page, "start with faults", page.getByText("Tap the joint that hurts."));
+            page.navigate(Suite.server().address() + "/");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0412")).click();
+            clean(page, "case", page.getByText("Complaints and visits"));
+            page.navigate(Suite.server().address() + "/setup/schools");
+            clean(page, "schools", page.getByText("What counts as a positive apprehension?"));
+            page.navigate(Suite.server().address() + "/setup/estimates");
+            clean(page, "estimates", page.getByText("Subacromial pain"));
+            page.navigate(Suite.server().address() + "/setup/password");
+            clean(page, "password", page.getByLabel("Present password"));
             page.navigate(Suite.server().address() + "/library");
             clean(page, "library", page.getByText("Painful arc", new Page.GetByTextOptions().setExact(true)));
             page.navigate(Suite.server().address() + "/library?find=kim");
@@ -73,6 +97,26 @@ class AccessibilityJourneyTest {
             page.navigate(Suite.server().address() + "/nowhere");
             clean(page, "no such page", page.getByText("There is no such page"));
             Assertions.assertThat(complaints).as("what the browser complained of, and what came from outside").isEmpty();
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "390, 844", "640, 400"})
+    void what_the_administrator_sees_and_the_door_are_clean(int width, int height) {
+        try (BrowserContext context = Suite.signedIn("J. Gill, administrator", new Browser.NewContextOptions().setViewportSize(width, height))) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/setup/accounts");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New account")).click();
+            clean(page, "accounts", page.getByText("First password"));
+            page.navigate(Suite.server().address() + "/setup/audit");
+            clean(page, "audit", page.getByText("signed in").first());
+            page.navigate(Suite.server().address() + "/setup/changes");
+            clean(page, "changes", page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Who changed what")));
+        }
+        try (BrowserContext context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height))) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address());
+            clean(page, "sign-in", page.getByText("Demo clinic: go in as"));
         }
     }
 

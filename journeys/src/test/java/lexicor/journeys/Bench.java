@@ -19,18 +19,19 @@ final class Bench {
         this.page = page;
     }
 
-    /** Fills in and sends the form for a right shoulder seen at first contact. */
+    /** Begins a right shoulder seen at first contact, with the red flags asked, and goes to the bench. */
     static Bench startExamination(Page page, String server, String caseCode) {
-        page.navigate(server + "/");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Start an examination")).first().click();
+        page.navigate(server + "/new");
         page.getByLabel("Case code").fill(caseCode);
-        page.getByLabel("Age").fill("47");
+        page.getByLabel("Year of birth").fill("1986");
         page.getByLabel("Occupation or sport").fill("Ferry deckhand");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Right").setExact(true)).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start").setExact(true)).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Right shoulder")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start: right shoulder")).click();
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Red flags")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench")).click();
         Bench bench = new Bench(page);
         assertThat(bench.title()).hasText("Painful arc");
-        return bench;
+        return bench.settled();
     }
 
     Locator title() {

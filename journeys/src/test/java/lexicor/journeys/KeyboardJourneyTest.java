@@ -12,17 +12,30 @@ class KeyboardJourneyTest {
 
     @Test
     void five_tests_by_keyboard_alone() {
-        try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))) {
+        try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800))) {
             Page page = context.newPage();
             page.navigate(Suite.server().address() + "/new");
+            tabTo(page, "shoulder");
+            press(page, "Space");
             tabTo(page, "Case code");
+            press(page, "Control+a");
             type(page, "KB-1");
             press(page, "Tab");
-            type(page, "39");
+            type(page, "1987");
             press(page, "Tab");
             type(page, "Signal technician");
-            press(page, "Tab", "Space");
-            tabTo(page, "Start");
+            tabTo(page, "Start: right shoulder");
+            press(page, "Enter");
+            assertThat(page.getByText("What is told")).isVisible();
+            tabTo(page, "Slowly");
+            press(page, "Space");
+            tabTo(page, "Nothing of these");
+            press(page, "Space");
+            tabTo(page, "None of these");
+            press(page, "Space");
+            tabTo(page, "None of these");
+            press(page, "Space");
+            tabTo(page, "To the bench");
             press(page, "Enter");
             Bench bench = new Bench(page);
             assertThat(bench.title()).hasText("Painful arc");
@@ -59,7 +72,7 @@ class KeyboardJourneyTest {
 
     @Test
     void single_keys_can_be_switched_off() {
-        try (var context = Suite.browser().newContext()) {
+        try (var context = Suite.therapist(new Browser.NewContextOptions())) {
             Page page = context.newPage();
             Bench bench = Bench.startExamination(page, Suite.server().address(), "KB-2");
             press(page, "?");
@@ -83,9 +96,9 @@ class KeyboardJourneyTest {
 
     /** Tabs until the focus is on the thing of this name. */
     private static void tabTo(Page page, String name) {
-        for (int i = 0; i < 30; i++) {
+        for (int i = 0; i < 90; i++) {
             page.keyboard().press("Tab");
-            Object focused = page.evaluate("() => { const e = document.activeElement; return e.labels?.[0]?.textContent ?? e.textContent; }");
+            Object focused = page.evaluate("() => { const e = document.activeElement; return e.labels?.[0]?.textContent ?? e.textContent.trim(); }");
             if (name.equals(focused)) {
                 return;
             }

@@ -37,7 +37,7 @@ class LibraryJourneyTest {
 
     @BeforeEach
     void open() {
-        context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"));
+        context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"));
         page = context.newPage();
     }
 

@@ -34,7 +34,7 @@ class RankingSpeedTest {
 
     @Test
     void fifty_taps_each_reach_the_ranking() {
-        try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800))) {
+        try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800))) {
             Page page = context.newPage();
             Bench bench = Bench.startExamination(page, Suite.server().address(), "SP-1");
             bench.tap("Nothing, both sides").tap("Nothing, both sides").settled();

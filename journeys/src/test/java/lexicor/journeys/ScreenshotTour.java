@@ -16,7 +16,7 @@ class ScreenshotTour {
 
     @Test
     void the_main_views() {
-        try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+        try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
             Page page = context.newPage();
             open(page, "/");
             assertThat(page.getByText("SL-0412")).isVisible();
@@ -45,7 +45,7 @@ class ScreenshotTour {
             assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Full-thickness cuff tear");
             take(page, "weighing-chain");
         }
-        try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+        try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
             Page page = context.newPage();
             open(page, "/library?find=crank");
             assertThat(page.getByText("is the name of 2 tests")).isVisible();
@@ -69,7 +69,7 @@ class ScreenshotTour {
             assertThat(page.getByText("After it")).isVisible();
             take(page, "calculators");
         }
-        try (var context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(390, 844).setLocale("en-GB"))) {
+        try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(390, 844).setLocale("en-GB"))) {
             Page page = context.newPage();
             open(page, "/");
             page.getByText("SL-0424").click();

@@ -1,11 +1,15 @@
 package lexicor.journeys;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** One browser and one server with demo data for all journeys that leave them running. */
 final class Suite {
@@ -14,6 +18,8 @@ final class Suite {
     private static final Browser BROWSER = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
             .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-quic")));
     private static final RunningServer SERVER = RunningServer.start(RunningServer.freshData(), true, 0);
+
+    private static final Map<String, String> SIGNED_IN = new ConcurrentHashMap<>();
 
     static {
         Runtime.getRuntime().addShutdownHook(new Thread(SERVER::close));
@@ -28,5 +34,29 @@ final class Suite {
 
     static RunningServer server() {
         return SERVER;
+    }
+
+    /** A browser of its own in which the demo clinic's therapist is signed in. */
+    static BrowserContext therapist(Browser.NewContextOptions options) {
+        return signedIn("R. Tarn, therapist", options);
+    }
+
+    /** A browser of its own in which somebody of the demo clinic is signed in. */
+    static BrowserContext signedIn(String person, Browser.NewContextOptions options) {
+        String state = SIGNED_IN.computeIfAbsent(person, name -> {
+            try (BrowserContext context = BROWSER.newContext()) {
+                Page page = context.newPage();
+                page.navigate(SERVER.address());
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).click();
+                page.getByRole(AriaRole.NAVIGATION).first().waitFor();
+                return context.storageState();
+            }
+        });
+        return BROWSER.newContext(options.setStorageState(state));
+    }
+
+    /** The usual size of the bench. */
+    static Browser.NewContextOptions tablet() {
+        return new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB");
     }
 }

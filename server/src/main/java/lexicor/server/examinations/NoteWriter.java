@@ -68,7 +68,7 @@ class NoteWriter {
             lines.add("- Not moved by any weighed finding, still where it started (chance in 100): " + String.join(", ", open));
         }
         lines.add("");
-        lines.add("Chances begin at working estimates for the setting and use published accuracy that no clinician has yet compared with");
+        lines.add("Chances begin at working estimates for the setting, moved by what was told, and use published accuracy that no clinician has yet compared with");
         lines.add("the original papers. Findings outside a set are added up as if independent, which overstates.");
         lines.add("Decision support: the conclusion is the therapist's.");
         return String.join("\n", lines) + "\n";

@@ -1,0 +1,2 @@
+/** Measures with large records, apart from the tests. */
+package lexicor.bench;

@@ -1,0 +1,123 @@
+package lexicor.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+
+/** Who may do what, as each of them meets it. */
+class PeopleJourneyTest {
+
+    @Test
+    void a_student_reads_the_library_and_sees_no_case() {
+        try (BrowserContext context = Suite.signedIn("E. Brook, student", Suite.tablet())) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address());
+            assertThat(page).hasURL(Pattern.compile("/library$"));
+            assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cases"))).isHidden();
+            page.navigate(Suite.server().address() + "/new");
+            assertThat(page.getByText("There is no such page")).isVisible();
+        }
+    }
+
+    @Test
+    void a_steward_changes_an_estimate_and_everybody_sees_who_did() {
+        try (BrowserContext context = Suite.signedIn("M. Fell, steward", Suite.tablet())) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/setup/estimates");
+            page.getByLabel("Find a condition").fill("trigger");
+            Locator field = page.getByLabel("Trigger finger, first contact");
+            field.fill("200");
+            field.press("Enter");
+            assertThat(page.getByText("From 0.1 to 99.9.")).isVisible();
+            assertThat(field).hasValue("200");
+            field.fill("14");
+            field.press("Enter");
+            assertThat(page.getByText("ships as 10")).isVisible();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Who changed what")).click();
+            assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Start of Trigger finger, first contact")).first()).containsText("fell");
+        }
+        try (BrowserContext context = Suite.therapist(Suite.tablet())) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/setup/estimates");
+            assertThat(page.getByText("A steward can change this.")).isVisible();
+            assertThat(page.getByLabel("Trigger finger, first contact")).isDisabled();
+        }
+    }
+
+    @Test
+    void an_administrator_makes_an_account_and_its_owner_signs_in_works_and_signs_out() {
+        try (BrowserContext context = Suite.signedIn("J. Gill, administrator", Suite.tablet()); BrowserContext other = Suite.browser().newContext(Suite.tablet())) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/setup/accounts");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New account")).click();
+            page.getByLabel("Sign-in name").fill("gill");
+            page.getByLabel("Name as others see it").fill("P. Marsh");
+            page.getByLabel("First password").fill("short");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account")).click();
+            assertThat(page.getByText("Allowed: 10 to 72 characters.")).isVisible();
+            page.getByLabel("First password").fill("nine slow barges");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account")).click();
+            assertThat(page.getByText("'gill' is in use")).isVisible();
+            page.getByLabel("Sign-in name").fill("marsh");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account")).click();
+            assertThat(page.getByText("P. Marsh")).isVisible();
+
+            Page own = other.newPage();
+            own.navigate(Suite.server().address());
+            own.getByLabel("Sign-in name").fill("marsh");
+            own.getByLabel("Password").fill("nine slow barges");
+            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in").setExact(true)).click();
+            assertThat(own.getByText("SL-0412")).isVisible();
+            own.getByText("P. Marsh").click();
+            own.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Change password")).click();
+            own.getByLabel("Present password").fill("nine slow barges");
+            own.getByLabel("New password").fill("ten slower barges");
+            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change password")).click();
+            assertThat(own.getByText("Changed")).isVisible();
+            own.getByText("P. Marsh").click();
+            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign out")).click();
+            assertThat(own.getByLabel("Sign-in name")).isVisible();
+
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Audit")).click();
+            page.getByLabel("Person").fill("marsh");
+            assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("case list"))).isVisible();
+            assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("signed out"))).isVisible();
+        }
+    }
+
+    @Test
+    void a_screen_left_alone_is_covered_and_is_as_it_was_after_signing_in() {
+        try (BrowserContext context = Suite.browser().newContext(Suite.tablet())) {
+            Page page = context.newPage();
+            page.clock().install();
+            page.navigate(Suite.server().address());
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("R. Tarn, therapist")).click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New patient")).click();
+            page.getByLabel("Occupation or sport").fill("Lock keeper");
+            page.clock().fastForward("09:00");
+            assertThat(page.getByLabel("Occupation or sport")).isVisible();
+            page.clock().fastForward("10:30");
+            assertThat(page.getByText("Everything is as you left it, R. Tarn.")).isVisible();
+            assertThat(page.getByLabel("Occupation or sport")).isHidden();
+            page.getByLabel("Password").fill("demo-clinic-only");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in").setExact(true)).click();
+            assertThat(page.getByLabel("Occupation or sport")).hasValue("Lock keeper");
+        }
+    }
+
+    @Test
+    void no_answer_of_the_server_can_be_framed_sniffed_or_scripted_into() {
+        try (BrowserContext context = Suite.browser().newContext()) {
+            var headers = context.newPage().navigate(Suite.server().address()).headers();
+            Assertions.assertThat(headers.get("content-security-policy")).startsWith("default-src 'self'").doesNotContain("unsafe");
+            Assertions.assertThat(headers).containsEntry("x-content-type-options", "nosniff").containsEntry("x-frame-options", "DENY")
+                    .containsEntry("referrer-policy", "no-referrer").containsEntry("cross-origin-opener-policy", "same-origin");
+        }
+    }
+}
