@@ -5,12 +5,11 @@ import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";
 import { FactList } from "./FactList";
 import { LockedList } from "./LockedList";
-import { PaintFigures } from "./PaintFigures";
+import { needsWidth, PaintFigures } from "./PaintFigures";
 import { Chip, QuestionBlock } from "./QuestionBlock";
 import { RedFlags } from "./RedFlags";
 import { SchoolList } from "./SchoolList";
 import { StartRail } from "./StartRail";
-import { StopPanel } from "./StopPanel";
 import { options, useIntake, type Intake } from "./useIntake";
 
 /** What is told and seen before the hands, and where it leaves each condition at the start. */
@@ -26,7 +25,6 @@ export function IntakeView() {
     <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <div className="flex min-w-0 flex-col lg:overflow-y-auto">
         <div className="flex flex-col gap-7 px-5 pt-3 pb-6">
-          {state && <StopPanel safety={state.safety} onTell={(answer) => { intake.tell(answer); }} />}
           <section aria-labelledby="story">
             <h1 id="story" className="font-serif text-head font-semibold">What is told</h1>
             <Zones intake={intake} />
@@ -34,7 +32,7 @@ export function IntakeView() {
               {form.questions.filter((question) => question.id !== "clues").map((question) => <div key={question.id} className="break-inside-avoid pb-4"><QuestionBlock question={question} intake={intake} /></div>)}
             </div>
           </section>
-          <div className="grid items-start gap-x-8 gap-y-6 xl:grid-cols-2">
+          <div className={`grid items-start gap-x-8 gap-y-6 ${needsWidth(form.drawings) ? "" : "xl:grid-cols-2"}`}>
             <section aria-labelledby="paint">
               <h2 id="paint" className="mb-1 font-serif text-2xl font-semibold">Paint where</h2>
               <PaintFigures key={String(tingling)} drawings={form.drawings} side={live.examination.side} intake={intake} first={tingling ? "tingling-areas" : "pain-areas"} />
@@ -48,7 +46,7 @@ export function IntakeView() {
         </div>
         <div className="no-print sticky bottom-0 mt-auto flex flex-wrap items-center gap-3 border-t border-line bg-paper px-5 py-2">
           <Link to=".." relative="path" className="flex min-h-12 items-center rounded border-2 border-ink bg-tan px-6 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line">To the bench</Link>
-          <span role="status" className="text-read">{state?.safety.state === "SUSPENDED" ? <strong>Testing is suspended.</strong> : state?.safety.state === "NOT_YET_ASKED" ? <a href="#red-flags" className="inline-flex min-h-12 items-center underline">Red flags are not all asked</a> : state ? "Red flags asked." : ""}</span>
+          <span role="status" className="text-read">{state?.safety.state === "SUSPENDED" ? <a href="#red-flags" className="inline-flex min-h-12 items-center font-semibold underline">Testing is suspended</a> : state?.safety.state === "NOT_YET_ASKED" ? <a href="#red-flags" className="inline-flex min-h-12 items-center underline">Red flags are not all asked</a> : state ? "Red flags asked." : ""}</span>
           {live.state.lastTelling && <Button className="ml-auto" onClick={() => { if (live.state.lastTelling) { live.add(undo(live.state.lastTelling)); } }}>Undo last answer</Button>}
         </div>
       </div>

@@ -13,8 +13,13 @@ interface PaintFiguresProps {
   first: Brush;
 }
 
-/** Two drawings fit side by side. */
-const SHOWN = 0.94;
+/** How large a view is drawn: two arms fit half the page, two hands need all of it, so that a finger can be met. */
+const SHOWN = { half: 0.94, all: 1.6 };
+
+/** Whether the drawings need the whole width. */
+export function needsWidth(drawings: Schemas["DrawingJson"][]): boolean {
+  return drawings.some((drawing) => (VIEWS[drawing.view]?.width ?? 0) > 200);
+}
 
 const BRUSHES: readonly [Brush, string][] = [["pain-areas", "Pain"], ["tingling-areas", "Tingling"]];
 
@@ -27,6 +32,7 @@ export function PaintFigures({ drawings, side, intake, first }: PaintFiguresProp
     intake.tell(options(brush, values.includes(area) ? values.filter((each) => each !== area) : [...values, area]));
   };
   const labels = drawings.flatMap((drawing) => drawing.areas);
+  const shown = needsWidth(drawings) ? SHOWN.all : SHOWN.half;
   return (
     <div>
       <div role="group" aria-label="Brush" className="flex gap-1.5">
@@ -46,7 +52,7 @@ export function PaintFigures({ drawings, side, intake, first }: PaintFiguresProp
           }
           return (
             <figure key={drawing.view}>
-              <svg viewBox={`0 0 ${String(view.width)} ${String(view.height)}`} width={SHOWN * view.width} height={SHOWN * view.height} role="group" aria-label={`${view.title}, ${side.toLowerCase()} side`} className="max-w-full touch-manipulation">
+              <svg viewBox={`0 0 ${String(view.width)} ${String(view.height)}`} width={shown * view.width} height={shown * view.height} role="group" aria-label={`${view.title}, ${side.toLowerCase()} side`} className="max-w-full touch-manipulation">
                 <Patterns scope={drawing.view} />
                 <g transform={(side === "LEFT") !== (view.mirrored ?? false) ? `translate(${String(view.width)} 0) scale(-1 1)` : undefined}>
                   <path d={view.outline} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={2} strokeLinejoin="round" />

@@ -18,12 +18,30 @@ export function StopPanel({ safety, onTell }: { safety: Schemas["SafetyJson"]; o
           {open.map((flag) => <OpenFlag key={flag.id} flag={flag} onTell={onTell} />)}
         </section>
       )}
-      {released.map((flag) => flag.release && (
-        <p key={flag.id} className="border-l-4 border-ink bg-sheet px-4 py-2 text-note">
-          <strong>Red flag released:</strong> {flag.sign}. By {flag.release.by}, {when(flag.release.at)}: “{flag.release.reason}”
-        </p>
-      ))}
+      {released.map((flag) => <ReleasedFlag key={flag.id} flag={flag} />)}
     </>
+  );
+}
+
+/** Who released a flag, and why. */
+function ReleasedFlag({ flag }: { flag: Flag }) {
+  return flag.release && (
+    <p className="border-l-4 border-ink bg-sheet px-4 py-2 text-note">
+      <strong>Red flag released:</strong> {flag.sign}. By {flag.release.by}, {when(flag.release.at)}: “{flag.release.reason}”
+    </p>
+  );
+}
+
+/** What a flag that is present leads to, right where it was answered. */
+export function FlagOutcome({ flag, onTell }: { flag: Flag; onTell: (answer: Answer) => void }) {
+  if (flag.release) {
+    return <ReleasedFlag flag={flag} />;
+  }
+  return (
+    <section role="alert" aria-label="Testing is suspended" className="mb-1 border-4 border-for bg-sheet px-4 py-3">
+      <p className="font-serif text-2xl font-semibold">Testing is suspended</p>
+      <OpenFlag flag={flag} onTell={onTell} />
+    </section>
   );
 }
 

@@ -47,10 +47,10 @@ export function AuditView() {
           <tbody>
             {entries.map((entry) => (
               <tr key={entry.id} className="border-t border-line align-top text-read">
-                <td className="py-1.5 pr-4 whitespace-nowrap">{when(entry.at)}</td>
-                <td className="py-1.5 pr-4">{entry.author}</td>
-                <td className="py-1.5 pr-4">{WORDS[entry.action]}</td>
-                <td className="py-1.5">{entry.subject !== "session" && entry.subject}{entry.subjectId && <> <button type="button" onClick={() => { setSubject(entry.subjectId); }} className="min-h-8 text-note break-all text-soft underline">{entry.subjectId}</button></>}{entry.detail && <span className="text-note text-soft"> {entry.detail}</span>}</td>
+                <td className="py-1.5 pr-2 sm:pr-4 whitespace-nowrap">{when(entry.at)}</td>
+                <td className="py-1.5 pr-2 sm:pr-4">{entry.author}</td>
+                <td className="py-1.5 pr-2 sm:pr-4">{WORDS[entry.action]}</td>
+                <td className="py-1.5">{entry.subject !== "session" && entry.subject}{entry.subjectId && <> <button type="button" onClick={() => { setSubject(entry.subjectId); }} className="min-h-8 text-read wrap-anywhere underline">{entry.subjectName || entry.subjectId}</button></>}{entry.detail && <span className="text-note text-soft"> {entry.detail}</span>}</td>
               </tr>
             ))}
           </tbody>

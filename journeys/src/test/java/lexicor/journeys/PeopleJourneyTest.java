@@ -73,7 +73,7 @@ class PeopleJourneyTest {
             own.getByLabel("Sign-in name").fill("marsh");
             own.getByLabel("Password").fill("nine slow barges");
             own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in").setExact(true)).click();
-            assertThat(own.getByText("SL-0412")).isVisible();
+            assertThat(own.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases"))).isVisible();
             own.getByText("P. Marsh").click();
             own.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Change password")).click();
             own.getByLabel("Present password").fill("nine slow barges");

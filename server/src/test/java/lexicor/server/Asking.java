@@ -5,6 +5,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import java.io.UnsupportedEncodingException;
+import java.net.URI;
 import lexicor.server.accounts.Role;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
@@ -44,7 +45,7 @@ public final class Asking {
 
     private JsonNode ask(HttpMethod method, String address, Object body, int status) {
         String content = body instanceof String text ? text : JsonMapper.shared().writeValueAsString(body);
-        MvcTestResult result = server.method(method).uri(address).with(user(name).roles(role.name())).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(content).exchange();
+        MvcTestResult result = server.method(method).uri(URI.create(address)).with(user(name).roles(role.name())).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(content).exchange();
         try {
             String answer = result.getResponse().getContentAsString();
             assertThat(result.getResponse().getStatus()).as("%s %s: %s", method, address, answer).isEqualTo(status);

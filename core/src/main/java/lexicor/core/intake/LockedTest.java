@@ -1,6 +1,8 @@
 package lexicor.core.intake;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 import java.util.Optional;
 import lexicor.core.catalogue.Lock;
 import lexicor.core.catalogue.TestId;
@@ -12,8 +14,10 @@ import lexicor.core.catalogue.TestId;
  */
 public record LockedTest(TestId test, Lock lock, Lock.Fact fact, Optional<LocalDate> until) {
 
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK);
+
     /** The reason in a sentence without a full stop. */
     public String why() {
-        return fact.label() + until.map(date -> ", locked until " + date).orElse("") + ": " + lock.because();
+        return fact.label() + until.map(date -> ", locked until " + DAY.format(date)).orElse("") + ": " + lock.because();
     }
 }

@@ -3,8 +3,7 @@ package lexicor.core.weighing;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.function.Supplier;
-import lexicor.core.evidence.Belief;
+import java.util.function.Function;
 
 /**
  * Keeps the draws made last, so that a tap costs only what is new. Draws depend on nothing but their key, so keeping
@@ -12,10 +11,15 @@ import lexicor.core.evidence.Belief;
  */
 final class DrawStore {
 
-    private static final int MOST = 1024;
+    private static final int MOST = 768;
 
-    /** Everything that draws depend on. */
-    record Key(Belief belief, boolean positive, WeighingSettings settings, long seed) {
+    /**
+     * Everything that draws depend on.
+     *
+     * @param what   name of what is drawn
+     * @param belief what it is drawn from
+     */
+    record Key(String what, Object belief, int draws, double betweenStudies, long seed) {
     }
 
     private final Map<Key, double[]> kept = Collections.synchronizedMap(new LinkedHashMap<>(64, 0.75f, true) {
@@ -26,10 +30,10 @@ final class DrawStore {
     });
 
     /** The draws of a key, made now if they are not kept. The array must not be changed. */
-    double[] draws(Key key, Supplier<double[]> make) {
+    double[] draws(Key key, Function<Key, double[]> make) {
         double[] known = kept.get(key);
         if (known == null) {
-            known = make.get();
+            known = make.apply(key);
             kept.put(key, known);
         }
         return known;

@@ -97,7 +97,7 @@ class IntakeTest {
         void every_reason_is_told_with_its_end() {
             var locked = check.locked(List.of(LockFinding.on("shoulder-dislocation", LocalDate.of(2026, 2, 16)), LockFinding.of("dislocates-easily")), TODAY);
             assertThat(locked.get(TestId.of("sh-fulcrum"))).extracting(LockedTest::why).containsExactly(
-                    "Shoulder dislocation, locked until 2026-03-30: stress could displace it",
+                    "Shoulder dislocation, locked until 30 Mar 2026: stress could displace it",
                     "Recurrent dislocation, or dislocates easily: the joint could come out; apprehension only slowly and by an experienced examiner");
         }
 

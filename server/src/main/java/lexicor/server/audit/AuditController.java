@@ -1,6 +1,9 @@
 package lexicor.server.audit;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -15,9 +18,11 @@ class AuditController {
     static final int PAGE = 50;
 
     private final AuditEntries entries;
+    private final List<SubjectNames> names;
 
-    AuditController(AuditEntries entries) {
+    AuditController(AuditEntries entries, List<SubjectNames> names) {
         this.entries = entries;
+        this.names = names;
     }
 
     /**
@@ -29,6 +34,10 @@ class AuditController {
     @Traced(action = Action.SAW, subject = "audit")
     public List<AuditEntry.Json> page(@RequestParam(defaultValue = "9223372036854775807") long before, @RequestParam(defaultValue = "") String author,
             @RequestParam(required = false) Action action, @RequestParam(defaultValue = "") String subjectId) {
-        return entries.find(before, author.strip(), action, subjectId.strip(), Limit.of(PAGE)).stream().map(AuditEntry::json).toList();
+        List<AuditEntry> found = entries.find(before, author.strip(), action, subjectId.strip(), Limit.of(PAGE));
+        List<UUID> ids = found.stream().flatMap(entry -> entry.subjectUuid().stream()).distinct().toList();
+        Map<UUID, String> known = new HashMap<>();
+        names.forEach(kind -> known.putAll(kind.of(ids)));
+        return found.stream().map(entry -> entry.json(entry.subjectUuid().map(known::get).orElse(""))).toList();
     }
 }

@@ -8,12 +8,17 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Pattern;
 import org.hibernate.annotations.Immutable;
 
 /** One line of the audit. */
 @Entity
 @Immutable
 class AuditEntry {
+
+    private static final Pattern UUID_FORM = Pattern.compile("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}");
 
     @Id
     @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -51,12 +56,22 @@ class AuditEntry {
         this.detail = detail;
     }
 
-    Json json() {
-        return new Json(id, at, author, action, subject, subjectId, detail);
+    /** The subject's id, where it is one that the record gave. */
+    Optional<UUID> subjectUuid() {
+        return UUID_FORM.matcher(subjectId).matches() ? Optional.of(UUID.fromString(subjectId)) : Optional.empty();
     }
 
-    /** A line as the administrator reads it. */
+    /** The line, with the name by which people know its subject. */
+    Json json(String subjectName) {
+        return new Json(id, at, author, action, subject, subjectId, subjectName == null ? "" : subjectName, detail);
+    }
+
+    /**
+     * A line as the administrator reads it.
+     *
+     * @param subjectName empty where it has none or is no longer there
+     */
     @io.swagger.v3.oas.annotations.media.Schema(name = "AuditEntryJson")
-    record Json(long id, Instant at, String author, Action action, String subject, String subjectId, String detail) {
+    record Json(long id, Instant at, String author, Action action, String subject, String subjectId, String subjectName, String detail) {
     }
 }

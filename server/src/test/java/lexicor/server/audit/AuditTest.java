@@ -74,6 +74,7 @@ class AuditTest {
         assertThat(actions(administrator, id)).first().isEqualTo("TOOK_OUT examination");
         JsonNode line = administrator.get("/api/audit?subjectId=" + id, 200).get(0);
         assertThat(line.get("author").asString()).isEqualTo("dale");
+        assertThat(line.get("subjectName").asString()).isEqualTo("AU-1, left shoulder");
         assertThat(Asking.as(server, "brook", Role.ADMINISTRATOR).get("/api/audit?author=dale&action=TOOK_OUT", 200)).isNotEmpty();
     }
 
