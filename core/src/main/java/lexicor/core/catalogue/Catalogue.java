@@ -13,7 +13,7 @@ import java.util.stream.Stream;
  */
 public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map<ConditionId, Condition> conditions,
         Map<ConditionId, Pattern> patterns, List<Cluster> clusters, List<DependencyGroup> groups, List<Schools.Question> schools, List<Lock> locks, List<RedFlag> redFlags,
-        Map<String, Pattern.Clue> clues, List<SharedName> sharedNames, Thresholds thresholds, Map<String, Routine> routines) {
+        Map<String, Pattern.Clue> clues, List<SharedName> sharedNames, Thresholds thresholds, Effort effort, Map<String, Routine> routines) {
 
     /** The test, or {@link IllegalArgumentException} that names it. Never null. */
     public ExaminationTest test(TestId id) {

@@ -57,7 +57,9 @@ public final class CatalogueReader {
                 "groups", "locks", "red-flags", "shared-names", "routines");
         PartVocabulary vocabulary = PartVocabulary.read(open(index.text("parts")));
         SchoolReader schools = new SchoolReader(open(index.text("schools")));
-        Thresholds thresholds = thresholds(open(index.text("thresholds")));
+        SourceNode working = open(index.text("thresholds")).allowing("set-aside", "test", "act", "serious", "change-position-seconds", "least-bits");
+        Thresholds thresholds = thresholds(working);
+        Effort effort = new Effort(working.number("change-position-seconds", 0, 600), working.number("least-bits", 0, 1));
         open(index.text("clues")).items().forEach(this::clue);
         each(index, "conditions", this::condition);
         TestReader testReader = new TestReader(vocabulary, known, schools);
@@ -76,7 +78,7 @@ public final class CatalogueReader {
         requireExplainedNames(index);
         return new Catalogue(Fingerprint.of(texts), Collections.unmodifiableMap(known.tests), Collections.unmodifiableMap(known.conditions),
                 Collections.unmodifiableMap(patterns), List.copyOf(known.clusters.values()), List.copyOf(groups), schools.questions(),
-                List.copyOf(locks), List.copyOf(redFlags.values()), Map.copyOf(known.clues), List.copyOf(sharedNames), thresholds, Collections.unmodifiableMap(routines));
+                List.copyOf(locks), List.copyOf(redFlags.values()), Map.copyOf(known.clues), List.copyOf(sharedNames), thresholds, effort, Collections.unmodifiableMap(routines));
     }
 
     /** A file holds one entry or a list of them. */
@@ -104,7 +106,6 @@ public final class CatalogueReader {
     }
 
     private static Thresholds thresholds(SourceNode node) {
-        node.allowing("set-aside", "test", "act", "serious");
         double setAside = node.number("set-aside", 0.001, 0.999);
         double test = node.number("test", setAside, 0.999);
         return new Thresholds(setAside, test, node.number("act", test, 0.999), node.number("serious", 0.001, 0.999));
@@ -197,14 +198,7 @@ public final class CatalogueReader {
             step.allowing("position", "tests");
             steps.add(new Routine.Step(step.text("position"), known.tests(step, "tests")));
         }
-        List<ClusterId> clusters = new ArrayList<>();
-        for (SourceNode item : node.list("clusters")) {
-            ClusterId cluster = known.cluster(item);
-            if (!known.clusters.get(cluster).components().stream().allMatch(Cluster.Component::single)) {
-                throw item.fault("cluster '" + cluster + "' counts alternatives or history; allowed in a routine: single findings");
-            }
-            clusters.add(cluster);
-        }
+        List<ClusterId> clusters = node.list("clusters").stream().map(known::cluster).toList();
         routines.put(node.text("region"), new Routine(node.text("region"), node.list("conditions").stream().map(known::condition).toList(), clusters, steps));
     }
 

@@ -3,6 +3,7 @@ package lexicor.core.catalogue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lexicor.core.source.Place;
 
 /**
@@ -43,6 +44,11 @@ public record Cluster(ClusterId id, String name, ConditionId condition, List<Com
 
         public CriterionId criterion() {
             return anyOf.get(0).criterion();
+        }
+
+        /** Short name: the test's id, the clue's, or the alternatives joined. */
+        public String key() {
+            return clue.map(Pattern.Clue::id).orElseGet(() -> anyOf.stream().map(finding -> finding.test().value()).distinct().collect(Collectors.joining("/")));
         }
 
         /** Whether it is a single finding, with neither alternatives nor history. */

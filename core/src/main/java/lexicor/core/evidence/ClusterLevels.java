@@ -28,6 +28,35 @@ public final class ClusterLevels {
         return cluster.levels().stream().map(level -> shown(level, evidence, converted)).toList();
     }
 
+    /**
+     * What weighs one level, by the best that was published: shares of exactly this count, else a ratio of exactly this
+     * count. Empty where only "at least" is known and cannot be taken apart: such a figure never stands for an exact count.
+     */
+    public static Optional<LevelFigure> figure(Cluster cluster, Cluster.Level level, Evidence evidence) {
+        if (level.direction() == Cluster.Direction.NONE) {
+            return Optional.empty();
+        }
+        AccuracyRecord record = evidence.record(RecordId.of(level.record()));
+        if (!(evidence.tie(record.id()) instanceof Tie.ToCluster tie)) {
+            return Optional.empty();
+        }
+        Optional<CountLevels.Exact> exact = converted(cluster, evidence).stream().filter(band -> band.from() == level.from() && band.to() == level.to()).findFirst();
+        if (exact.isPresent()) {
+            return Optional.of(new LevelFigure.Shares(record, tie.series(), exact.get().belief(), true));
+        }
+        if (level.direction() == Cluster.Direction.AT_LEAST) {
+            return Optional.empty();
+        }
+        if (level.direction() != Cluster.Direction.LEVEL) {
+            boolean positive = level.direction() == Cluster.Direction.POSITIVE;
+            return evidence.inUse(level).map(use -> new LevelFigure.Shares(record, tie.series(), use.belief(), positive));
+        }
+        if (record.sizesKnown() && record.sensitivity().isPresent() && record.specificity().isPresent() && Weighable.of(record) instanceof Weighable.Yes yes) {
+            return Optional.of(new LevelFigure.Shares(record, tie.series(), yes.belief(), true));
+        }
+        return record.lrPositive().isPresent() ? Optional.of(new LevelFigure.RatioOnly(record, tie.series(), record.lrPositive().getAsDouble())) : Optional.empty();
+    }
+
     private static Shown shown(Cluster.Level level, Evidence evidence, List<CountLevels.Exact> converted) {
         if (level.direction() == Cluster.Direction.NONE) {
             return new Shown(level, OptionalDouble.empty(), OptionalDouble.empty(), "no figure was published");

@@ -19,8 +19,18 @@ public final class CountLevels {
     public record AtLeast(int count, double with, double without) {
     }
 
-    /** An exact band of counts, both ends included, with its likelihood ratio. */
-    public record Exact(int from, int to, double likelihoodRatio) {
+    /**
+     * An exact band of counts, both ends included.
+     *
+     * @param belief of the band's share with the condition (as sensitivity) and without it (as 1 - specificity): a band of
+     *               L has Beta(k + 1/2, n - k + (L - 1) / 2), the margin of a Dirichlet with 1/2 for each band
+     */
+    public record Exact(int from, int to, Belief belief) {
+
+        /** Of exactly this band. */
+        public double likelihoodRatio() {
+            return belief.likelihoodRatioPositive();
+        }
     }
 
     private record Band(int from, int to, double with, double without) {
@@ -63,9 +73,9 @@ public final class CountLevels {
                 merged.add(band);
             }
         }
-        double half = merged.size() / 2.0;
-        return merged.stream().map(band -> new Exact(band.from(), band.to(),
-                ((with * band.with() + 0.5) / (with + half)) / ((without * band.without() + 0.5) / (without + half)))).toList();
+        double others = (merged.size() - 1) / 2.0;
+        return merged.stream().map(band -> new Exact(band.from(), band.to(), new Belief(with * band.with() + 0.5, with * (1 - band.with()) + others,
+                without * (1 - band.without()) + others, without * band.without() + 0.5))).toList();
     }
 
     /**

@@ -31,6 +31,7 @@ public final class Evidence {
     private final Schools usual;
     private final Map<String, List<AccuracyRecord>> bySubject;
     private final Map<Asked, Optional<EvidenceInUse>> answered = new ConcurrentHashMap<>();
+    private final Map<Asked, String> reasons = new ConcurrentHashMap<>();
 
     /** What was asked of the policy. Content never changes, so an answer holds for good. */
     private record Asked(TestId test, ConditionId condition, Schools schools) {
@@ -127,6 +128,10 @@ public final class Evidence {
 
     /** Why nothing weighs a test for a condition, in plain words. */
     public String whyNotWeighed(TestId test, ConditionId condition) {
+        return reasons.computeIfAbsent(new Asked(test, condition, usual), asked -> reasonsAgainst(test, condition));
+    }
+
+    private String reasonsAgainst(TestId test, ConditionId condition) {
         List<AccuracyRecord> about = about(test, condition);
         if (about.isEmpty()) {
             return "no accuracy study in the ledger";

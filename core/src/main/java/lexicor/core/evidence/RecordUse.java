@@ -29,8 +29,8 @@ public record RecordUse(Use use, String because) {
         if (tie instanceof Tie.Later later) {
             return new RecordUse(Use.WAITING, "its card is still to be written (" + later.region() + ")");
         }
-        if (tie instanceof Tie.ToClue) {
-            return new RecordUse(Use.SHOWN, "a clue shifts the start by a working step; its figures are not weighed");
+        if (tie instanceof Tie.ToClue clue) {
+            return ofClue(record, clue, evidence);
         }
         if (tie instanceof Tie.ToCluster cluster) {
             return ofCluster(record, cluster, evidence, catalogue);
@@ -44,12 +44,22 @@ public record RecordUse(Use use, String because) {
         if (level.isEmpty()) {
             return new RecordUse(Use.SHOWN, "no count level rests on it");
         }
-        boolean exact = level.get().direction() == Cluster.Direction.LEVEL || level.get().direction() == Cluster.Direction.AT_LEAST;
-        if (!exact && Weighable.of(record) instanceof Weighable.No no) {
+        if (ClusterLevels.figure(catalogue.cluster(tie.cluster()), level.get(), evidence).isEmpty()) {
+            return new RecordUse(Use.SHOWN, Weighable.of(record) instanceof Weighable.No no && level.get().direction() != Cluster.Direction.AT_LEAST ? no.because()
+                    : "published for this count or more, which cannot be taken apart");
+        }
+        return counted ? new RecordUse(Use.IN_USE, "it weighs the level of its set") : new RecordUse(Use.SHOWN, "its set is not counted by the routine in force");
+    }
+
+    private static RecordUse ofClue(AccuracyRecord record, Tie.ToClue tie, Evidence evidence) {
+        Optional<EvidenceInUse> inUse = evidence.inUse(tie.clue(), tie.condition());
+        if (inUse.isPresent() && inUse.get().record().id().equals(record.id())) {
+            return new RecordUse(Use.IN_USE, "it weighs what was told, which then does not move the start");
+        }
+        if (Weighable.of(record) instanceof Weighable.No no) {
             return new RecordUse(Use.SHOWN, no.because());
         }
-        return counted && evidence.inUse(level.get()).isPresent() ? new RecordUse(Use.IN_USE, "it weighs the level of its set")
-                : new RecordUse(Use.SHOWN, "its set is not counted by the routine in force");
+        return new RecordUse(Use.SHOWN, record.review() ? "a review: shown and never pooled with single studies" : preferred(record, inUse.orElseThrow(), evidence));
     }
 
     private static RecordUse ofTest(AccuracyRecord record, Tie.ToTest tie, Evidence evidence, Catalogue catalogue, Schools schools) {

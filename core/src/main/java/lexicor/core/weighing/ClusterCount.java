@@ -1,8 +1,11 @@
 package lexicor.core.weighing;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Reading;
@@ -15,23 +18,38 @@ import lexicor.core.examination.Reading;
  * @param voided    components done and not interpretable, so that they can no longer be counted
  * @param open      components still to be done, in the cluster's order
  * @param level     the level, once no outcome of what is uncounted can change it
+ * @param barred    why its figure may not be used in this visit; empty where it may
  */
-public record ClusterCount(Cluster cluster, List<TestId> positives, List<TestId> negatives, List<TestId> voided, List<TestId> open,
-        Optional<Cluster.Level> level) {
+public record ClusterCount(Cluster cluster, List<Cluster.Component> positives, List<Cluster.Component> negatives, List<Cluster.Component> voided,
+        List<Cluster.Component> open, Optional<Cluster.Level> level, String barred) {
 
     /** Counts the components by their readings. */
     public static ClusterCount of(Cluster cluster, Function<Cluster.Component, Reading.Result> result) {
-        List<TestId> positives = those(cluster, result, Reading.Result.POSITIVE);
-        List<TestId> negatives = those(cluster, result, Reading.Result.NEGATIVE);
-        int most = cluster.components().size() - negatives.size();
-        Optional<Cluster.Level> level = cluster.levels().stream()
-                .filter(candidate -> candidate.covers(positives.size()) && candidate.covers(most)).findFirst();
-        return new ClusterCount(cluster, positives, negatives, those(cluster, result, Reading.Result.NOT_INTERPRETABLE),
-                those(cluster, result, Reading.Result.NOT_YET_KNOWN), level);
+        Map<Cluster.Component, Reading.Result> results = new HashMap<>();
+        cluster.components().forEach(component -> results.put(component, result.apply(component)));
+        List<Cluster.Component> positives = those(cluster, results, Reading.Result.POSITIVE);
+        List<Cluster.Component> voided = those(cluster, results, Reading.Result.NOT_INTERPRETABLE);
+        List<Cluster.Component> open = those(cluster, results, Reading.Result.NOT_YET_KNOWN);
+        int least = count(cluster, positives.stream());
+        int most = count(cluster, Stream.of(positives, voided, open).flatMap(List::stream));
+        Optional<Cluster.Level> level = cluster.levels().stream().filter(candidate -> candidate.covers(least) && candidate.covers(most)).findFirst();
+        return new ClusterCount(cluster, positives, those(cluster, results, Reading.Result.NEGATIVE), voided, open, level, "");
     }
 
-    private static List<TestId> those(Cluster cluster, Function<Cluster.Component, Reading.Result> result, Reading.Result wanted) {
-        return cluster.components().stream().filter(component -> result.apply(component) == wanted).map(Cluster.Component::test).toList();
+    /** The count of these components, where each block counts up to its cap. */
+    private static int count(Cluster cluster, Stream<Cluster.Component> components) {
+        Map<String, Integer> byBlock = new HashMap<>();
+        components.forEach(component -> byBlock.merge(component.block(), 1, Integer::sum));
+        return byBlock.entrySet().stream().mapToInt(block -> Math.min(block.getValue(), cluster.atMost().getOrDefault(block.getKey(), Integer.MAX_VALUE))).sum();
+    }
+
+    private static List<Cluster.Component> those(Cluster cluster, Map<Cluster.Component, Reading.Result> results, Reading.Result wanted) {
+        return cluster.components().stream().filter(component -> results.get(component) == wanted).toList();
+    }
+
+    /** The same, its figure not to be used. */
+    ClusterCount barred(String because) {
+        return new ClusterCount(cluster, positives, negatives, voided, open, level, because);
     }
 
     /** Whether the level is known though components are still open. */
@@ -44,8 +62,23 @@ public record ClusterCount(Cluster cluster, List<TestId> positives, List<TestId>
         return level.isEmpty() && open.isEmpty();
     }
 
+    /** Whether anything of it was counted. */
+    public boolean begun() {
+        return counted() > 0;
+    }
+
     /** Components that count, positive or negative. */
     public int counted() {
         return positives.size() + negatives.size();
+    }
+
+    /** Positives as the set counts them, where a block has a cap. */
+    public int count() {
+        return count(cluster, positives.stream());
+    }
+
+    /** Tests behind what was counted. */
+    List<TestId> tests() {
+        return Stream.of(positives, negatives).flatMap(List::stream).flatMap(component -> component.anyOf().stream()).map(Cluster.Finding::test).distinct().toList();
     }
 }

@@ -1,13 +1,33 @@
 package lexicor.core.weighing;
 
+import lexicor.core.catalogue.Schools;
+
 /** A way of adding up. */
 public enum Lens {
-    /** The cluster's level in place of its components, anything else chained. */
-    CLUSTER,
-    /** Before the cluster's level is known: the strongest of its components, anything else chained. */
-    STRONGEST_SINGLE,
-    /** Every finding multiplied, as if they were independent. */
+    /** Every finding, what tests of one group share counted once. */
     CHAIN,
-    /** Nothing to add up. */
-    NONE
+    /** A decided set in place of its tests, and what does not share ground with it; the strongest finding where no set is decided. */
+    CLUSTER,
+    /** The strongest single finding and nothing else. */
+    STRONGEST_SINGLE,
+    /** How many of the tests that speak about the condition are positive: no chance follows. */
+    TALLY;
+
+    /** The question on which schools differ here. */
+    public static final String QUESTION = "adding-up";
+
+    /** The lens that the schools in force look through. */
+    public static Lens of(Schools schools) {
+        return switch (schools.choice(QUESTION)) {
+            case "set" -> CLUSTER;
+            case "strongest" -> STRONGEST_SINGLE;
+            case "tally" -> TALLY;
+            default -> CHAIN;
+        };
+    }
+
+    /** The lens that gives the chance: a count gives none, so the chain does. */
+    Lens forChance() {
+        return this == TALLY ? CHAIN : this;
+    }
 }

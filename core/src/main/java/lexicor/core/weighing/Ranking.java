@@ -2,20 +2,51 @@ package lexicor.core.weighing;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import lexicor.core.catalogue.ConditionId;
 
-/** All conditions of a region: the informed ones by chance, then those that nothing has informed yet. */
-public record Ranking(List<Standing> standings, List<ClusterCount> clusters) {
+/**
+ * All conditions of a visit: the informed ones by chance, then those that nothing has informed yet, then those for which
+ * nothing is measured by their pattern, and at the foot those that are unlikely by definition.
+ *
+ * @param plausible plausible log odds of each condition, one per draw, the narrower never above the wider; empty where
+ *                  nothing was drawn
+ */
+public record Ranking(List<Standing> standings, List<ClusterCount> clusters, Map<ConditionId, double[]> plausible) {
 
     public Ranking {
-        standings = standings.stream().sorted(Comparator.comparing(Standing::informed).reversed()
+        standings = standings.stream().sorted(Comparator.comparing(Ranking::shelf)
+                .thenComparing(Comparator.comparingInt((Standing standing) -> standing.measured() ? 0 : standing.pattern().balance()).reversed())
                 .thenComparing(Comparator.comparingDouble(Standing::now).reversed())).toList();
         clusters = List.copyOf(clusters);
+        plausible = Map.copyOf(plausible);
+    }
+
+    private static int shelf(Standing standing) {
+        if (standing.pattern().unlikely()) {
+            return 3;
+        }
+        return !standing.measured() ? 2 : standing.informed() ? 0 : 1;
     }
 
     /** The standing of a condition, or {@link IllegalArgumentException}. Never null. */
     public Standing of(ConditionId condition) {
         return standings.stream().filter(standing -> standing.condition().id().equals(condition)).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("condition '" + condition + "' is not ranked"));
+    }
+
+    /** Share of plausible readings of the evidence in which one condition stands above another, 0..1; half of the ties. */
+    public double ahead(ConditionId one, ConditionId other) {
+        double[] first = plausible.get(one);
+        double[] second = plausible.get(other);
+        if (first == null || second == null) {
+            double difference = of(one).now() - of(other).now();
+            return difference > 0 ? 1 : difference < 0 ? 0 : 0.5;
+        }
+        double ahead = 0;
+        for (int i = 0; i < first.length; i++) {
+            ahead += first[i] > second[i] ? 1 : first[i] == second[i] ? 0.5 : 0;
+        }
+        return ahead / first.length;
     }
 }

@@ -12,13 +12,14 @@ import lexicor.core.catalogue.Setting;
 /**
  * What a visit brings to the weighing before the first test.
  *
- * @param region  whose conditions are ranked
- * @param setting where the patient is seen
- * @param starts  where each condition starts; one without a start is not ranked
- * @param clues   clues that were asked, and whether each holds; those with published accuracy are weighed
- * @param schools the schools in force
+ * @param region      whose conditions are ranked
+ * @param setting     where the patient is seen
+ * @param starts      where each condition starts; one without a start is not ranked
+ * @param clues       clues that were asked, and whether each holds; those with published accuracy are weighed
+ * @param schools     the schools in force
+ * @param assumptions what the weighing assumes
  */
-public record Visit(String region, Setting setting, Map<ConditionId, Start> starts, Map<String, Boolean> clues, Schools schools) {
+public record Visit(String region, Setting setting, Map<ConditionId, Start> starts, Map<String, Boolean> clues, Schools schools, Assumptions assumptions) {
 
     /**
      * A start.
@@ -50,6 +51,16 @@ public record Visit(String region, Setting setting, Map<ConditionId, Start> star
                 starts.put(condition.id(), new Start(condition.start().get(setting), WeighingSettings.USUAL.startDeviation()));
             }
         }
-        return new Visit(region, setting, starts, Map.of(), catalogue.usualSchools());
+        return new Visit(region, setting, starts, Map.of(), catalogue.usualSchools(), Assumptions.usual(catalogue));
+    }
+
+    /** The same with other schools. */
+    public Visit with(Schools others) {
+        return new Visit(region, setting, starts, clues, others, assumptions);
+    }
+
+    /** The same with other assumptions. */
+    public Visit with(Assumptions others) {
+        return new Visit(region, setting, starts, clues, schools, others);
     }
 }

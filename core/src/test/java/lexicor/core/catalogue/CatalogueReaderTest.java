@@ -20,7 +20,7 @@ class CatalogueReaderTest {
         Catalogue catalogue = CatalogueReader.shipped();
         assertThat(catalogue.routine("shoulder").order()).extracting(TestId::value)
                 .containsExactly("sh-arc", "sh-er-resist", "sh-empty-can", "sh-neer", "sh-hawkins");
-        assertThat(catalogue.conditionsOf("shoulder")).hasSize(10);
+        assertThat(catalogue.conditionsOf("shoulder")).hasSize(23);
         assertThat(catalogue.revision()).isEqualTo(CatalogueReader.shipped().revision()).hasSize(12);
     }
 
@@ -49,7 +49,7 @@ class CatalogueReaderTest {
             tests/sh-neer.yaml    | positions: [Sitting  | positions: []  # [Sitting | field 'positions' is missing
             tests/shoulder-first.yaml | 'change: less, by: 1}' | 'change: smaller, by: 1}' | 'smaller' is not known here; allowed: less, same, more
             tests/shoulder-first.yaml | '{part: pain-level, repeats: 2}' | '{part: pain-level}' | part 'pain-level' is taken once
-            tests/shoulder-first.yaml | 'question: positive-apprehension' | 'question: positive' | question 'positive' is not known; allowed: positive-apprehension
+            tests/shoulder-first.yaml | 'question: positive-apprehension' | 'question: positive' | question 'positive' is not known; allowed: adding-up, positive-apprehension
             tests/shoulder-first.yaml | 'apprehension-or-pain: apprehension-or-pain}' | 'apprehension-or-ache: pain}' | is no answer to 'positive-apprehension'
             tests/shoulder-first.yaml | '{release-after-relocation: done}' | '{release-after-relocation: never}' | 'never' is no answer to 'release-after-relocation'; allowed: not-done, done
             tests/shoulder-first.yaml | 'criterion: apprehension-relieved, because' | 'criterion: relieved, because' | criterion 'relieved' is not known
@@ -70,7 +70,7 @@ class CatalogueReaderTest {
             locks.yaml            | 'sh-release, sh-fulcrum, sh-hyperabduction' | 'sh-releas' | test 'sh-releas' is not known
             schools.yaml          | 'usual: apprehension'    | 'usual: apprehensive'     | 'apprehensive' is no answer to 'positive-apprehension'
             shared-names.yaml     | 'name: crank test'       | 'name: cranks'            | 'cranks' explains
-            routines.yaml         | 'clusters: [cl-subacromial-5]' | 'clusters: [cl-cuff-weakness-3]' | counts alternatives or history
+            thresholds.yaml       | 'least-bits: 0.01'       | 'least-bits: 2'           | field 'least-bits' is 2.0; allowed: 0.0 to 1.0
             thresholds.yaml       | 'act: 0.75'              | 'act: 0.2'                | field 'act' is 0.2; allowed: 0.25 to 0.999
             clusters.yaml         | criterion: weakness  | criterion: weak           | criterion 'weak' is not known; allowed: pain
             clusters.yaml         | from: 3              | from: 2                   | a count of 2 falls into two levels

@@ -61,8 +61,8 @@ class StudyFiguresTest {
             E282 | IN_USE  | by those who described the test: expect optimism
             E212 | UNUSED  | a question of its own
             E025 | IN_USE  | weighs the level of its set
-            E029 | SHOWN   | not counted by the routine
-            E036 | SHOWN   | working step
+            E029 | IN_USE  | weighs the level of its set
+            E036 | IN_USE  | weighs what was told
             E090 | UNUSED  | healthy people only
             E099 | IN_USE  | largest independent
             E016 | WAITING | still to be written

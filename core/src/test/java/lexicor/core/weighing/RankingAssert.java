@@ -49,6 +49,6 @@ final class RankingAssert extends AbstractAssert<RankingAssert, Ranking> {
 
     private String weights(String condition) {
         return actual.of(ConditionId.of(condition)).loads().stream()
-                .map(load -> load.phrase() + " x " + load.likelihoodRatio() + " (" + load.evidence().record().id() + ")").toList().toString();
+                .map(load -> load.phrase() + " x " + load.likelihoodRatio() + " (" + load.source() + ")").toList().toString();
     }
 }

@@ -29,7 +29,7 @@ class VisitTest {
         Visit usual = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
         Map<ConditionId, Visit.Start> starts = new LinkedHashMap<>(usual.starts());
         starts.putAll(changed);
-        return new Visit("shoulder", Setting.FIRST_CONTACT, starts, clues, usual.schools());
+        return new Visit("shoulder", Setting.FIRST_CONTACT, starts, clues, usual.schools(), usual.assumptions());
     }
 
     @Test
@@ -48,7 +48,8 @@ class VisitTest {
 
     @Test
     void a_clue_without_published_accuracy_weighs_nothing() {
-        assertThat(WEIGHING.weigh(visit(Map.of(), Map.of("diabetes", true)), List.of(), 1)).isEqualTo(WEIGHING.weigh(visit(Map.of(), Map.of()), List.of(), 1));
+        assertThat(WEIGHING.weigh(visit(Map.of(), Map.of("diabetes", true)), List.of(), 1).standings())
+                .isEqualTo(WEIGHING.weigh(visit(Map.of(), Map.of()), List.of(), 1).standings());
     }
 
     @Test

@@ -45,8 +45,7 @@ class WeighingPropertiesTest {
         for (Standing standing : weigh(script).standings()) {
             double odds = standing.before() / (1 - standing.before()) * standing.likelihoodRatio();
             assertThat(standing.now()).isBetween(0.0, 1.0).isCloseTo(odds / (1 + odds), within(1e-12));
-            double decibans = standing.loads().stream().mapToDouble(Load::decibans).sum();
-            assertThat(decibans).isCloseTo(10 * Math.log10(standing.likelihoodRatio()), within(1e-9));
+            assertThat(standing.loads()).as("what is summed is what was found").hasSize((int) standing.loads().stream().distinct().count());
         }
     }
 
@@ -55,8 +54,13 @@ class WeighingPropertiesTest {
         for (Standing standing : weigh(script).standings()) {
             List<String> counted = standing.loads().stream().flatMap(load -> load.tests().stream()).map(Object::toString).toList();
             assertThat(counted).as(standing.condition().name()).doesNotHaveDuplicates();
-            if (standing.lens() == Lens.CLUSTER || standing.lens() == Lens.STRONGEST_SINGLE) {
-                assertThat(standing.loads()).as("one weight stands for the whole set").hasSize(1);
+        }
+        for (String school : List.of("set", "strongest")) {
+            Visit visit = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+            for (Standing standing : WEIGHING.weigh(visit.with(visit.schools().with(Lens.QUESTION, school)), readings(script), 1).standings()) {
+                List<String> counted = standing.loads().stream().flatMap(load -> load.tests().stream()).map(Object::toString).toList();
+                assertThat(counted).as(standing.condition().name() + " by " + school).doesNotHaveDuplicates();
+                assertThat(standing.held()).noneMatch(standing.loads()::contains);
             }
         }
     }
@@ -81,15 +85,30 @@ class WeighingPropertiesTest {
         }
     }
 
-    @Property(tries = 100)
-    void the_chances_after_either_answer_average_to_the_chance_before(@ForAll @IntRange(max = 4) int test) {
-        ExaminationTest asked = CATALOGUE.test(TestId.of(TESTS.get(test)));
-        Outlook outlook = WEIGHING.outlook(weigh(List.of()), Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT), List.of(), asked.id());
-        for (Outlook.Change change : outlook.changes()) {
-            Belief belief = EVIDENCE.inUse(asked.id(), change.condition().id()).orElseThrow().belief();
-            double positive = change.now() * belief.sensitivity() + (1 - change.now()) * (1 - belief.specificity());
-            assertThat(positive * change.ifPositive() + (1 - positive) * change.ifNegative()).isCloseTo(change.now(), within(1e-12));
+    /** Whatever was found before: the chances after either answer average to the chance now, and information is never negative. */
+    @Property(tries = 150)
+    void the_chances_after_either_answer_average_to_the_chance_now(@ForAll @Size(4) List<@IntRange(max = 5) Integer> script) {
+        Visit visit = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+        List<TestReading> found = readings(script);
+        Ranking now = WEIGHING.weigh(visit, found, 1);
+        TestValue value = Foresight.of(WEIGHING, visit, found).value(TestId.of("sh-hawkins"), Optional.empty());
+        for (TestValue.Change change : value.changes()) {
+            double positive = change.positive();
+            assertThat(change.now()).isCloseTo(now.of(change.condition().id()).now(), within(1e-12));
+            assertThat(positive * change.ifPositive() + (1 - positive) * change.ifNegative()).isCloseTo(change.now(), within(1e-10));
+            assertThat(change.bits()).isGreaterThanOrEqualTo(0);
         }
+    }
+
+    /** What is foreseen of an answer is what the ranking says once it was given. */
+    @Property(tries = 60)
+    void an_answer_brings_what_was_foreseen(@ForAll @Size(4) List<@IntRange(max = 4) Integer> script, @ForAll boolean positive) {
+        Visit visit = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+        TestValue value = Foresight.of(WEIGHING, visit, readings(script)).value(TestId.of("sh-hawkins"), Optional.empty());
+        List<Integer> more = new ArrayList<>(script);
+        more.add(positive ? 2 : 1);
+        Ranking after = weigh(more);
+        value.changes().forEach(change -> assertThat(positive ? change.ifPositive() : change.ifNegative()).isCloseTo(after.of(change.condition().id()).now(), within(1e-9)));
     }
 
     @Property(tries = 40)

@@ -1,0 +1,73 @@
+package lexicor.core.weighing;
+
+import java.util.List;
+import lexicor.core.catalogue.DependencyGroup;
+
+/**
+ * How far the answers of a dependency group repeat each other: their latent correlation among those with the condition and
+ * among those without it.
+ *
+ * @param present  point value with the condition, 0..0.95
+ * @param absent   point value without it
+ * @param origin   where it comes from
+ * @param interval middle 95 % of what is believed; the point itself where somebody chose it
+ * @param lessons  what each published set taught; empty where none did
+ */
+public record Correlation(DependencyGroup group, double present, double absent, Origin origin, Interval interval, List<RhoLesson> lessons,
+        Beliefs beliefs) {
+
+    /** The highest that can be chosen. */
+    public static final double MOST = RhoBelief.MOST;
+
+    /** Where a correlation comes from. */
+    public enum Origin {
+        /** No study gives it. */
+        ASSUMED,
+        /** The published count levels of sets of these tests gave it. */
+        LEARNT,
+        /** Somebody set it by hand. */
+        CHOSEN
+    }
+
+    /** Both ends within 0..0.95. */
+    public record Interval(double lower, double upper) {
+    }
+
+    /** What is drawn from. */
+    record Beliefs(RhoBelief present, RhoBelief absent) {
+    }
+
+    public Correlation {
+        lessons = List.copyOf(lessons);
+    }
+
+    static Correlation assumed(DependencyGroup group) {
+        RhoBelief belief = RhoBelief.assumed(group.rho());
+        return new Correlation(group, group.rho(), group.rho(), Origin.ASSUMED, interval(belief), List.of(), new Beliefs(belief, belief));
+    }
+
+    static Correlation learnt(DependencyGroup group, RhoBelief present, RhoBelief absent, List<RhoLesson> lessons) {
+        return new Correlation(group, present.median(), absent.median(), Origin.LEARNT, interval(present), lessons, new Beliefs(present, absent));
+    }
+
+    /** The same group with a correlation set by hand, without doubt. */
+    Correlation chosen(double rho) {
+        if (!(rho >= 0 && rho <= MOST)) {
+            throw new IllegalArgumentException("rho of " + group.id() + " is " + rho + "; allowed: 0 to " + MOST);
+        }
+        RhoBelief belief = RhoBelief.fixed(rho);
+        return new Correlation(group, rho, rho, Origin.CHOSEN, new Interval(rho, rho), lessons, new Beliefs(belief, belief));
+    }
+
+    private static Interval interval(RhoBelief belief) {
+        return new Interval(belief.quantile(0.025), belief.quantile(0.975));
+    }
+
+    double rho(boolean withCondition) {
+        return withCondition ? present : absent;
+    }
+
+    RhoBelief belief(boolean withCondition) {
+        return withCondition ? beliefs.present() : beliefs.absent();
+    }
+}

@@ -1,0 +1,130 @@
+package lexicor.core.weighing;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.Belief;
+import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.examination.TestReading;
+
+/**
+ * What tests that are still open could tell, given what was found. The information of an answer about a condition is the
+ * expected fall of its entropy, from the chance of each answer with and without the condition given everything so far:
+ * tests of a group that has spoken already promise less. A test known by a clinic's own estimate promises nothing here.
+ */
+public final class Foresight {
+
+    private static final double SERIOUS_COUNTS = 2;
+
+    private final Weighing weighing;
+    private final Visit visit;
+    private final Map<ConditionId, Weighing.Model> models = new LinkedHashMap<>();
+
+    private Foresight(Weighing weighing, Visit visit, List<TestReading> tests) {
+        this.weighing = weighing;
+        this.visit = visit;
+        weighing.catalogue().conditionsOf(visit.region()).stream().filter(condition -> visit.starts().containsKey(condition.id()))
+                .forEach(condition -> models.put(condition.id(), weighing.model(visit, tests, condition)));
+    }
+
+    /** From what a visit has found so far. */
+    public static Foresight of(Weighing weighing, Visit visit, List<TestReading> tests) {
+        return new Foresight(weighing, visit, tests);
+    }
+
+    /**
+     * Every one of these tests with what it could tell for its time, the best first.
+     *
+     * @param position in which the patient is now; empty where it is not known
+     */
+    public List<TestValue> values(Collection<TestId> open, Optional<String> position) {
+        return open.stream().map(test -> value(test, position)).sorted(Comparator.comparingDouble(TestValue::bitsPerMinute).reversed()).toList();
+    }
+
+    /** What one test could tell. */
+    public TestValue value(TestId id, Optional<String> position) {
+        ExaminationTest test = weighing.catalogue().test(id);
+        List<TestValue.Change> changes = new ArrayList<>();
+        models.values().forEach(model -> change(test, model).ifPresent(changes::add));
+        changes.sort(Comparator.comparing(TestValue.Change::live).thenComparing(TestValue.Change::bits).reversed());
+        boolean moves = position.isPresent() && !test.positions().contains(position.get());
+        double seconds = test.seconds() + (moves ? weighing.catalogue().effort().changePosition() : 0);
+        double bits = bits(changes);
+        return new TestValue(id, bits, seconds, moves, bits >= weighing.catalogue().effort().leastBits(), changes);
+    }
+
+    /** The best of each family, since what a test says of a part it says of the whole too. */
+    private double bits(List<TestValue.Change> changes) {
+        Map<ConditionId, Double> byFamily = new HashMap<>();
+        changes.stream().filter(TestValue.Change::live).forEach(change -> byFamily.merge(family(change.condition()),
+                change.bits() * (change.condition().serious().isPresent() ? SERIOUS_COUNTS : 1), Math::max));
+        return byFamily.values().stream().mapToDouble(Double::doubleValue).sum();
+    }
+
+    private ConditionId family(Condition condition) {
+        return weighing.catalogue().widerThan(condition.id()).stream().filter(models::containsKey).reduce((first, last) -> last).orElse(condition.id());
+    }
+
+    private Optional<TestValue.Change> change(ExaminationTest test, Weighing.Model model) {
+        return predicted(test.id(), model).map(predicted -> {
+            double now = model.now();
+            LogOdds odds = LogOdds.ofChance(now);
+            double ifPositive = odds.times(predicted.likelihoodRatio(true)).chance();
+            double ifNegative = odds.times(predicted.likelihoodRatio(false)).chance();
+            double positive = now * predicted.withCondition() + (1 - now) * predicted.withoutCondition();
+            double bits = Math.max(0, entropy(now) - positive * entropy(ifPositive) - (1 - positive) * entropy(ifNegative));
+            boolean live = now >= visit.assumptions().thresholds().setAside() || model.condition().serious().isPresent();
+            return new TestValue.Change(model.condition(), now, ifPositive, ifNegative, predicted.withCondition(), predicted.withoutCondition(), bits, live);
+        });
+    }
+
+    private Optional<PointModel.Predicted> predicted(TestId test, Weighing.Model model) {
+        ConditionId condition = model.condition().id();
+        return weighing.catalogue().test(test).readingFor(condition).flatMap(reads -> weighing.evidence().inUse(test, condition, visit.schools()))
+                .map(EvidenceInUse::belief).map(belief -> model.builder().worthless(belief) ? alone(belief)
+                        : model.points().predict(model.correlations().of(test, condition), new Weight.Proportions(belief, true)));
+    }
+
+    private static PointModel.Predicted alone(Belief belief) {
+        return new PointModel.Predicted(belief.sensitivity(), 1 - belief.specificity());
+    }
+
+    /**
+     * How well open tests tell two conditions apart: the mean of |log LR for one - log LR for the other| over what each
+     * would answer given what was found, in decibans. A test that speaks of but one of the two by figures, or of each by
+     * another answer, is not among them.
+     */
+    public List<Separation> separating(ConditionId one, ConditionId other, Collection<TestId> open) {
+        List<Separation> separations = new ArrayList<>();
+        for (TestId test : open) {
+            Optional<EvidenceInUse> first = weighing.evidence().inUse(test, one, visit.schools());
+            Optional<EvidenceInUse> second = weighing.evidence().inUse(test, other, visit.schools());
+            if (first.isPresent() && second.isPresent() && first.get().criterion().equals(second.get().criterion())) {
+                predicted(test, models.get(one)).ifPresent(a -> predicted(test, models.get(other)).ifPresent(b -> separations.add(new Separation(test, between(a, b)))));
+            }
+        }
+        separations.sort(Comparator.comparingDouble(Separation::decibans).reversed());
+        return separations;
+    }
+
+    private static double between(PointModel.Predicted a, PointModel.Predicted b) {
+        double gapIfPositive = Math.abs(Math.log(a.likelihoodRatio(true) / b.likelihoodRatio(true)));
+        double gapIfNegative = Math.abs(Math.log(a.likelihoodRatio(false) / b.likelihoodRatio(false)));
+        double positive = (a.withCondition() + b.withCondition()) / 2;
+        return Decibans.of(positive * gapIfPositive + (1 - positive) * gapIfNegative);
+    }
+
+    /** Entropy of a chance, in bits. */
+    static double entropy(double chance) {
+        return chance <= 0 || chance >= 1 ? 0 : -(chance * Math.log(chance) + (1 - chance) * Math.log1p(-chance)) / Math.log(2);
+    }
+}

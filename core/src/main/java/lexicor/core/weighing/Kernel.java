@@ -1,0 +1,158 @@
+package lexicor.core.weighing;
+
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * Numbers for one group of answers within linked groups. The group's factor w and the wider factor v are standard normal
+ * with correlation sqrt(b / rho), b = min(link, rho); answers are independent given w, so a group's part at each v is
+ * the mean of the product of its answers over w given v:
+ * sum over w of density((w - v sqrt(b / rho)) / sqrt(1 - b / rho)) prod Phi(s (z + sqrt(rho) w) / sqrt(1 - rho)).
+ * This is the double integral over nested factors in another order, so that each answer is computed once per w and not
+ * once per pair.
+ */
+final class Kernel {
+
+    /** How fine the sums are. */
+    enum Rule {
+        /** Relative error below 1e-8 for 1 to 10 answers, rho to 0.95 and links to 0.5. */
+        FINE(9, 72, 9, 0.5, 0.2, 0.7),
+        /** For draws: a log likelihood ratio is off by less than 0.02 for rho to 0.8, where draws spread over more than 1. */
+        COARSE(5, 8, 5.4, 0.6, 10, 10);
+
+        private final double edge;
+        private final int steps;
+        private final double innerEdge;
+        private final double mostStep;
+        private final double ofAnswer;
+        private final double ofKernel;
+
+        Rule(double edge, int steps, double innerEdge, double mostStep, double ofAnswer, double ofKernel) {
+            this.edge = edge;
+            this.steps = steps;
+            this.innerEdge = innerEdge;
+            this.mostStep = mostStep;
+            this.ofAnswer = ofAnswer;
+            this.ofKernel = ofKernel;
+        }
+
+        /** Values of the wider factor. */
+        int outer() {
+            return steps + 1;
+        }
+
+        double wider(int index) {
+            return -edge + 2 * edge * index / steps;
+        }
+
+        /** Weights of the values of the wider factor; they sum to nearly 1. */
+        double[] outerWeights() {
+            double[] weights = new double[outer()];
+            for (int v = 0; v < weights.length; v++) {
+                weights[v] = Math.exp(Normal.logDensity(wider(v))) * 2 * edge / steps;
+            }
+            return weights;
+        }
+    }
+
+    private record Key(double rho, double link, Rule rule) {
+    }
+
+    private static final ConcurrentHashMap<Key, Kernel> KEPT = new ConcurrentHashMap<>();
+    private static final int MOST_KEPT = 2000;
+
+    private final double[] shifts;
+    private final double rest;
+    private final double[][] weights;
+    private final int outer;
+
+    private Kernel(double rho, double link, Rule rule) {
+        double shared = Math.min(link, rho);
+        rest = Math.sqrt(1 - rho);
+        outer = rule.outer();
+        if (rho - shared < 1e-9) {
+            weights = null;
+            shifts = new double[outer];
+            for (int v = 0; v < outer; v++) {
+                shifts[v] = Math.sqrt(rho) * rule.wider(v) / rest;
+            }
+            return;
+        }
+        double slope = Math.sqrt(shared / rho);
+        double spread = Math.sqrt(1 - shared / rho);
+        double step = Math.min(rule.mostStep, Math.min(rule.ofAnswer * rest / Math.sqrt(rho), rule.ofKernel * spread));
+        int inner = (int) Math.ceil(2 * rule.innerEdge / step) + 1;
+        shifts = new double[inner];
+        weights = new double[outer][inner];
+        for (int w = 0; w < inner; w++) {
+            shifts[w] = -rule.innerEdge + 2 * rule.innerEdge * w / (inner - 1);
+        }
+        for (int v = 0; v < outer; v++) {
+            fill(weights[v], slope * rule.wider(v), spread, 2 * rule.innerEdge / (inner - 1));
+        }
+        for (int w = 0; w < inner; w++) {
+            shifts[w] *= Math.sqrt(rho) / rest;
+        }
+    }
+
+    private void fill(double[] row, double centre, double spread, double step) {
+        for (int w = 0; w < row.length; w++) {
+            row[w] = Math.exp(Normal.logDensity((shifts[w] - centre) / spread)) / spread * step;
+        }
+    }
+
+    static Kernel of(double rho, double link, Rule rule) {
+        if (KEPT.size() > MOST_KEPT) {
+            KEPT.clear();
+        }
+        return KEPT.computeIfAbsent(new Key(rho, link, rule), key -> new Kernel(key.rho(), key.link(), key.rule()));
+    }
+
+    int inner() {
+        return shifts.length;
+    }
+
+    /** What is added to z / sqrt(1 - rho) at each value of the group's factor. */
+    double[] shifts() {
+        return shifts;
+    }
+
+    double scale() {
+        return 1 / rest;
+    }
+
+    /** Chance of one answer at each value of the group's factor. */
+    double[] answer(double share, boolean positive) {
+        double z = Normal.quantile(share) / rest;
+        double[] column = new double[shifts.length];
+        for (int w = 0; w < column.length; w++) {
+            column[w] = Normal.below(positive ? z + shifts[w] : -(z + shifts[w]));
+        }
+        return column;
+    }
+
+    /** The mean over the group's factor at each value of the wider one. */
+    double[] at(double[] product) {
+        if (weights == null) {
+            return product.clone();
+        }
+        double[] profile = new double[outer];
+        into(product, profile);
+        return profile;
+    }
+
+    /** The same into an array of {@link Rule#outer()} numbers. */
+    void into(double[] product, double[] profile) {
+        if (weights == null) {
+            System.arraycopy(product, 0, profile, 0, outer);
+            return;
+        }
+        for (int v = 0; v < outer; v++) {
+            double[] row = weights[v];
+            double sum = 0;
+            for (int w = 0; w < row.length; w++) {
+                sum += row[w] * product[w];
+            }
+            profile[v] = sum;
+        }
+    }
+}

@@ -1,0 +1,156 @@
+package lexicor.core.weighing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Point values of a combination: the chance of all its answers with and without the condition, at the means of what is
+ * believed, and what becomes of it when an answer is left out, reversed or added.
+ */
+final class PointModel {
+
+    private static final Kernel.Rule RULE = Kernel.Rule.FINE;
+    private static final double[] OUTER = RULE.outerWeights();
+
+    private final Combination combination;
+    private final double link;
+    private final State present;
+    private final State absent;
+
+    PointModel(Combination combination, double link) {
+        this.combination = combination;
+        this.link = link;
+        this.present = new State(true);
+        this.absent = new State(false);
+    }
+
+    /** log of the likelihood ratio of everything. */
+    double logLikelihoodRatio() {
+        return present.logChance() - absent.logChance() + combination.logAlone();
+    }
+
+    /** The same without one bundle. */
+    double logWithoutBundle(int bundle) {
+        return present.logWithout(bundle) - absent.logWithout(bundle) + combination.logAlone();
+    }
+
+    /** log of the likelihood ratio of some members of one bundle beside all the others; {@code members} is a bit set. */
+    double logWithMembers(int bundle, int members) {
+        return present.logWithMembers(bundle, members) - absent.logWithMembers(bundle, members) + combination.logAlone();
+    }
+
+    /**
+     * The chance of a positive by a test that is still open, given all that was found.
+     *
+     * @param correlation of its group; empty where it belongs to none
+     * @param share       shares of positives with and without the condition
+     */
+    Predicted predict(Optional<Correlation> correlation, Weight.Proportions share) {
+        return new Predicted(present.positiveNext(correlation, share), absent.positiveNext(correlation, share));
+    }
+
+    /** Chance of a positive with and without the condition, given what was found. */
+    record Predicted(double withCondition, double withoutCondition) {
+
+        double likelihoodRatio(boolean positive) {
+            return positive ? withCondition / withoutCondition : (1 - withCondition) / (1 - withoutCondition);
+        }
+    }
+
+    /** Everything given that the condition is present, or that it is absent. */
+    private final class State {
+
+        private final boolean withCondition;
+        private final List<List<double[]>> answers = new ArrayList<>();
+        private final List<double[]> products = new ArrayList<>();
+        private final List<double[]> profiles = new ArrayList<>();
+
+        State(boolean withCondition) {
+            this.withCondition = withCondition;
+            for (Bundle bundle : combination.bundles()) {
+                Kernel kernel = kernel(bundle.rho(withCondition, link));
+                List<double[]> columns = new ArrayList<>();
+                for (Load load : bundle.loads()) {
+                    Weight.Proportions weight = (Weight.Proportions) load.weight();
+                    columns.add(kernel.answer(weight.share(withCondition), weight.positive()));
+                }
+                answers.add(columns);
+                double[] product = product(kernel, columns, -1);
+                products.add(product);
+                profiles.add(kernel.at(product));
+            }
+        }
+
+        private Kernel kernel(double rho) {
+            return Kernel.of(rho, link, RULE);
+        }
+
+        private static double[] product(Kernel kernel, List<double[]> columns, int members) {
+            double[] product = new double[kernel.inner()];
+            java.util.Arrays.fill(product, 1);
+            for (int j = 0; j < columns.size(); j++) {
+                if ((members >> j & 1) == 1) {
+                    times(product, columns.get(j));
+                }
+            }
+            return product;
+        }
+
+        private static void times(double[] product, double[] factor) {
+            for (int i = 0; i < product.length; i++) {
+                product[i] *= factor[i];
+            }
+        }
+
+        double logChance() {
+            return Math.log(chance(-1, null));
+        }
+
+        double logWithout(int bundle) {
+            return Math.log(chance(bundle, null));
+        }
+
+        double logWithMembers(int bundle, int members) {
+            if (members == 0) {
+                return logWithout(bundle);
+            }
+            Kernel kernel = kernel(combination.bundles().get(bundle).rho(withCondition, link));
+            return Math.log(chance(bundle, kernel.at(product(kernel, answers.get(bundle), members))));
+        }
+
+        /** The chance of all bundles but one, times a profile. */
+        private double chance(int without, double[] profile) {
+            double sum = 0;
+            for (int v = 0; v < OUTER.length; v++) {
+                double value = OUTER[v] * (profile == null ? 1 : profile[v]);
+                for (int g = 0; g < profiles.size(); g++) {
+                    if (g != without) {
+                        value *= profiles.get(g)[v];
+                    }
+                }
+                sum += value;
+            }
+            return sum;
+        }
+
+        double positiveNext(Optional<Correlation> correlation, Weight.Proportions share) {
+            int bundle = bundleOf(correlation);
+            Kernel kernel = kernel(correlation.map(known -> known.rho(withCondition)).orElse(link));
+            double[] answer = kernel.answer(share.share(withCondition), true);
+            if (bundle >= 0) {
+                times(answer, products.get(bundle));
+            }
+            return chance(bundle, kernel.at(answer)) / chance(-1, null);
+        }
+
+        private int bundleOf(Optional<Correlation> correlation) {
+            for (int g = 0; g < combination.bundles().size() && correlation.isPresent(); g++) {
+                if (combination.bundles().get(g).correlation().filter(known -> known.group().equals(correlation.get().group())).isPresent()) {
+                    return g;
+                }
+            }
+            return -1;
+        }
+    }
+}

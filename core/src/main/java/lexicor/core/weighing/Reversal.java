@@ -1,0 +1,80 @@
+package lexicor.core.weighing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Thresholds;
+import lexicor.core.examination.Reading;
+import lexicor.core.examination.TestReading;
+
+/**
+ * What would be different if one finding had been the other way: which single answer the conclusion hangs on.
+ *
+ * @param leader    the condition that would lead instead; empty where the leader stays
+ * @param crossings conditions that would cross a threshold
+ */
+public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> crossings) {
+
+    /** A condition that would stand elsewhere, on the other side of a threshold. */
+    public record Crossing(Condition condition, double now, double then) {
+    }
+
+    public Reversal {
+        crossings = List.copyOf(crossings);
+    }
+
+    /**
+     * Every finding that would change the leader or carry a condition over a threshold, in the order of {@code tests}.
+     *
+     * @param now the ranking of these tests
+     */
+    public static List<Reversal> of(Weighing weighing, Visit visit, List<TestReading> tests, Ranking now) {
+        Weighing points = weighing.withoutRanges();
+        List<Reversal> reversals = new ArrayList<>();
+        for (TestReading test : tests) {
+            if (test.answered() && test.readings().stream().anyMatch(Reading::definite)) {
+                List<TestReading> reversed = tests.stream().map(each -> each == test ? reversed(each) : each).toList();
+                Reversal reversal = compare(test.test(), now, points.weigh(visit, reversed, 0), visit.assumptions().thresholds());
+                if (reversal.leader().isPresent() || !reversal.crossings().isEmpty()) {
+                    reversals.add(reversal);
+                }
+            }
+        }
+        return reversals;
+    }
+
+    private static TestReading reversed(TestReading test) {
+        return new TestReading(test.test(), true, test.readings().stream().map(reading -> new Reading(reading.test(), reading.condition(), reading.criterion(),
+                switch (reading.result()) {
+                    case POSITIVE -> Reading.Result.NEGATIVE;
+                    case NEGATIVE -> Reading.Result.POSITIVE;
+                    default -> reading.result();
+                }, reading.phrase())).toList());
+    }
+
+    private static Reversal compare(TestId test, Ranking now, Ranking then, Thresholds thresholds) {
+        List<Crossing> crossings = new ArrayList<>();
+        for (Standing standing : now.standings()) {
+            Standing other = then.of(standing.condition().id());
+            if (zone(standing, thresholds) != zone(other, thresholds)) {
+                crossings.add(new Crossing(standing.condition(), standing.now(), other.now()));
+            }
+        }
+        Optional<Condition> before = leader(now);
+        Optional<Condition> after = leader(then);
+        return new Reversal(test, after.filter(condition -> before.isPresent() && !condition.equals(before.get())), crossings);
+    }
+
+    private static Optional<Condition> leader(Ranking ranking) {
+        return ranking.standings().stream().filter(standing -> standing.informed() && !standing.pattern().unlikely()).findFirst().map(Standing::condition);
+    }
+
+    private static int zone(Standing standing, Thresholds thresholds) {
+        if (standing.condition().serious().isPresent()) {
+            return standing.now() >= thresholds.serious() ? 1 : 0;
+        }
+        return standing.now() < thresholds.setAside() ? 0 : standing.now() < thresholds.test() ? 1 : standing.now() <= thresholds.act() ? 2 : 3;
+    }
+}

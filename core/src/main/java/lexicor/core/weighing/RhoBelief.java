@@ -1,0 +1,103 @@
+package lexicor.core.weighing;
+
+import java.util.Arrays;
+
+/**
+ * What is believed of a latent correlation: weights on the grid 0, 0.01 .. 0.95, which sum to 1.
+ *
+ * <p>Where nothing has taught it, a correlation assumed to be {@code rho} is held as Beta(5 rho, 5 (1 - rho)), so that 0.4
+ * is Beta(2, 3); the same belief is the prior of what a set of tests teaches.
+ */
+final class RhoBelief {
+
+    static final double MOST = 0.95;
+    static final int POINTS = 96;
+    private static final double STEP = MOST / (POINTS - 1);
+
+    /** How many observations an assumption is worth. */
+    private static final double FIRMNESS = 5;
+
+    private final double[] weights;
+
+    private RhoBelief(double[] weights) {
+        this.weights = weights;
+    }
+
+    static double at(int index) {
+        return index * STEP;
+    }
+
+    static int nearest(double rho) {
+        return (int) Math.round(Math.min(MOST, Math.max(0, rho)) / STEP);
+    }
+
+    /** From log weights by point of the grid, which need not be normalised. */
+    static RhoBelief ofLog(double[] logs) {
+        double greatest = Arrays.stream(logs).max().orElseThrow();
+        double[] weights = Arrays.stream(logs).map(log -> Math.exp(log - greatest)).toArray();
+        double sum = Arrays.stream(weights).sum();
+        return new RhoBelief(Arrays.stream(weights).map(weight -> weight / sum).toArray());
+    }
+
+    /** An assumption; at 0 it is held without doubt. */
+    static RhoBelief assumed(double rho) {
+        double[] logs = new double[POINTS];
+        Arrays.setAll(logs, point -> logPrior(at(point), rho));
+        return rho == 0 ? fixed(0) : ofLog(logs);
+    }
+
+    /** Held without doubt. */
+    static RhoBelief fixed(double rho) {
+        double[] weights = new double[POINTS];
+        weights[nearest(rho)] = 1;
+        return new RhoBelief(weights);
+    }
+
+    /** log density of Beta(5 rho, 5 (1 - rho)), but for a constant. */
+    static double logPrior(double x, double rho) {
+        double inside = Math.max(x, 1e-9);
+        return (FIRMNESS * rho - 1) * Math.log(inside) + (FIRMNESS * (1 - rho) - 1) * Math.log1p(-inside);
+    }
+
+    double median() {
+        return quantile(0.5);
+    }
+
+    /** The correlation below which a share of {@code chance} lies, each weight lying about its point. */
+    double quantile(double chance) {
+        double below = 0;
+        double last = 0;
+        double lastAt = 0;
+        for (int i = 0; i < POINTS; i++) {
+            double middle = below + weights[i] / 2;
+            if (middle >= chance) {
+                return i == 0 || middle == last ? at(i) : lastAt + (at(i) - lastAt) * (chance - last) / (middle - last);
+            }
+            below += weights[i];
+            last = middle;
+            lastAt = at(i);
+        }
+        return MOST;
+    }
+
+    /** Cumulative weights, for drawing. */
+    double[] cumulative() {
+        double[] cumulative = new double[POINTS];
+        double sum = 0;
+        for (int i = 0; i < POINTS; i++) {
+            sum += weights[i];
+            cumulative[i] = sum;
+        }
+        return cumulative;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof RhoBelief belief && Arrays.equals(weights, belief.weights);
+    }
+
+    @Override
+    public int hashCode() {
+        return Arrays.hashCode(weights);
+    }
+}

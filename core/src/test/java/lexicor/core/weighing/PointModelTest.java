@@ -1,0 +1,158 @@
+package lexicor.core.weighing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import lexicor.core.catalogue.DependencyGroup;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.Belief;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class PointModelTest {
+
+    /** Worked values of the next test: B (0.7, 0.75) after A (0.8, 0.8) was positive at a start of 0.3. */
+    @ParameterizedTest(name = "rho {0}")
+    @CsvSource({"0.4, 0.753621, 0.450589, 0.641977, 0.741414, 0.434632", "0, 0.700000, 0.250000, 0.534211, 0.827586, 0.406780"})
+    void a_second_test_meets_its_worked_values(double rho, double with, double without, double positive, double afterPositive, double afterNegative) {
+        Optional<Correlation> group = Optional.of(correlation("g", rho));
+        PointModel model = new PointModel(new Combination(List.of(new Bundle(group, List.of(load(0.8, 0.8, true)))), List.of()), 0.1);
+        PointModel.Predicted next = model.predict(group, new Weight.Proportions(belief(0.7, 0.75), true));
+        double now = LogOdds.chance(LogOdds.ofChance(0.3).value() + model.logLikelihoodRatio());
+        assertThat(now).isCloseTo(0.631579, within(1e-6));
+        assertThat(next.withCondition()).isCloseTo(with, within(1e-6));
+        assertThat(next.withoutCondition()).isCloseTo(without, within(1e-6));
+        assertThat(now * with + (1 - now) * without).isCloseTo(positive, within(2e-6));
+        assertThat(LogOdds.ofChance(now).times(next.likelihoodRatio(true)).chance()).isCloseTo(afterPositive, within(1e-6));
+        assertThat(LogOdds.ofChance(now).times(next.likelihoodRatio(false)).chance()).isCloseTo(afterNegative, within(1e-6));
+        double bits = Foresight.entropy(now) - positive * Foresight.entropy(afterPositive) - (1 - positive) * Foresight.entropy(afterNegative);
+        assertThat(bits).isCloseTo(rho == 0 ? 0.141124 : 0.0664785, within(1e-5));
+    }
+
+    /** The double integral in another order: each number must be that of the nested sums. */
+    @Property(tries = 60)
+    void every_number_is_that_of_the_nested_double_sum(@ForAll @DoubleRange(min = 0, max = 0.95) double rho, @ForAll @DoubleRange(min = 0, max = 0.3) double link,
+            @ForAll @IntRange(min = 1, max = 7) int size, @ForAll long seed) {
+        Random random = new Random(seed);
+        List<Bundle> bundles = new ArrayList<>();
+        List<TestGroup> groups = new ArrayList<>();
+        double[] rhos = {rho, 0.4};
+        for (int g = 0; g < 2; g++) {
+            List<Load> loads = loads(random, g == 0 ? size : 2);
+            double ofGroup = loads.size() == 1 ? link : rhos[g];
+            bundles.add(new Bundle(loads.size() == 1 ? Optional.empty() : Optional.of(correlation("g" + g, ofGroup)), loads));
+            groups.add(TestGroup.of(ofGroup, loads.stream().map(PointModelTest::single).toList()));
+        }
+        double expected = Math.log(new LinkedGroups(link, groups).answer().likelihoodRatio());
+        assertThat(new PointModel(new Combination(bundles, List.of()), link).logLikelihoodRatio()).isCloseTo(expected, within(1e-7 * Math.max(1, Math.abs(expected))));
+    }
+
+    @Property(tries = 40)
+    void an_undone_test_shares_the_pattern_out_between_its_answers(@ForAll @DoubleRange(min = 0, max = 0.95) double rho, @ForAll long seed) {
+        Random random = new Random(seed);
+        Optional<Correlation> group = Optional.of(correlation("g", rho));
+        List<Load> known = loads(random, 3);
+        Load next = loads(random, 1).get(0);
+        Bundle other = new Bundle(Optional.of(correlation("other", 0.4)), loads(random, 2));
+        PointModel before = new PointModel(new Combination(List.of(new Bundle(group, known), other), List.of()), 0.1);
+        PointModel.Predicted predicted = before.predict(group, (Weight.Proportions) next.weight());
+        for (boolean positive : new boolean[] {true, false}) {
+            List<Load> more = new ArrayList<>(known);
+            more.add(new Load(next.tests(), positive, "", new Weight.Proportions(((Weight.Proportions) next.weight()).belief(), positive), Optional.empty(), Optional.empty(), "", false));
+            double after = new PointModel(new Combination(List.of(new Bundle(group, more), other), List.of()), 0.1).logLikelihoodRatio();
+            double start = LogOdds.ofChance(0.3).value();
+            double foreseen = LogOdds.chance(start + before.logLikelihoodRatio() + Math.log(predicted.likelihoodRatio(positive)));
+            assertThat(LogOdds.chance(start + after)).isCloseTo(foreseen, within(1e-9));
+        }
+    }
+
+    @Property(tries = 40)
+    void the_parts_of_a_group_do_not_depend_on_the_order(@ForAll @DoubleRange(min = 0, max = 0.9) double rho, @ForAll long seed) {
+        List<Load> loads = new ArrayList<>(loads(new Random(seed), 4));
+        double[] forwards = parts(rho, loads);
+        Collections.reverse(loads);
+        double[] backwards = parts(rho, loads);
+        for (int j = 0; j < 4; j++) {
+            assertThat(backwards[3 - j]).isCloseTo(forwards[j], within(1e-9));
+        }
+    }
+
+    @Test
+    void two_equal_tests_share_their_weight_equally_and_independent_ones_keep_their_own() {
+        Load load = load(0.8, 0.8, true);
+        double[] shared = parts(0.6, List.of(load, load));
+        assertThat(shared[0]).isCloseTo(shared[1], within(1e-12)).isLessThan(load.decibans());
+        assertThat(parts(0, List.of(load, load))[0]).isCloseTo(load.decibans(), within(1e-9));
+    }
+
+    /** Swapping sensitivity for false alarms turns every ratio over. */
+    @Property(tries = 40)
+    void present_and_absent_swapped_turn_the_ratio_over(@ForAll @DoubleRange(min = 0, max = 0.9) double rho, @ForAll long seed) {
+        List<Load> loads = loads(new Random(seed), 4);
+        List<Load> swapped = loads.stream().map(each -> {
+            Belief belief = ((Weight.Proportions) each.weight()).belief();
+            return load(1 - belief.specificity(), 1 - belief.sensitivity(), each.positive());
+        }).toList();
+        Optional<Correlation> group = Optional.of(correlation("g", rho));
+        double one = new PointModel(new Combination(List.of(new Bundle(group, loads)), List.of()), 0.1).logLikelihoodRatio();
+        double other = new PointModel(new Combination(List.of(new Bundle(group, swapped)), List.of()), 0.1).logLikelihoodRatio();
+        assertThat(other).isCloseTo(-one, within(1e-9));
+    }
+
+    @Property(tries = 30)
+    void drawn_values_without_spread_are_near_the_point(@ForAll @DoubleRange(min = 0, max = 0.8) double rho, @ForAll long seed) {
+        double fixed = Math.round(rho * 20) / 20.0;
+        List<Load> loads = new Random(seed).ints(3, 20, 80).mapToObj(share -> load(share / 100.0, 0.7, share % 2 == 0, 1e7)).toList();
+        Combination combination = new Combination(List.of(new Bundle(Optional.of(correlation("g", fixed)), loads), Bundle.single(load(0.6, 0.9, true, 1e7))), List.of());
+        double[] draws = new DrawnModel(new Sampler(new DrawStore(), 20, 0, seed), 0.1).logLikelihoodRatios(combination);
+        double point = new PointModel(combination, 0.1).logLikelihoodRatio();
+        for (double draw : draws) {
+            assertThat(draw).isCloseTo(point, within(0.02));
+        }
+    }
+
+    private static double[] parts(double rho, List<Load> loads) {
+        Combination combination = new Combination(List.of(new Bundle(Optional.of(correlation("g", rho)), loads)), List.of());
+        return Contributions.of(combination, new PointModel(combination, 0.1)).groups().get(0).members().stream().mapToDouble(LoadGroup.Member::decibans).toArray();
+    }
+
+    private static List<Load> loads(Random random, int size) {
+        List<Load> loads = new ArrayList<>();
+        for (int j = 0; j < size; j++) {
+            loads.add(load(0.05 + 0.9 * random.nextDouble(), 0.05 + 0.9 * random.nextDouble(), random.nextBoolean()));
+        }
+        return loads;
+    }
+
+    private static Load load(double sensitivity, double specificity, boolean positive) {
+        return load(sensitivity, specificity, positive, 100);
+    }
+
+    private static Load load(double sensitivity, double specificity, boolean positive, double size) {
+        Belief belief = new Belief(size * sensitivity, size * (1 - sensitivity), size * specificity, size * (1 - specificity));
+        return new Load(List.of(TestId.of("sh-arc")), positive, "", new Weight.Proportions(belief, positive), Optional.empty(), Optional.empty(), "", false);
+    }
+
+    private static Belief belief(double sensitivity, double specificity) {
+        return ((Weight.Proportions) load(sensitivity, specificity, true).weight()).belief();
+    }
+
+    private static SingleTest single(Load load) {
+        Weight.Proportions weight = (Weight.Proportions) load.weight();
+        return new SingleTest(weight.belief().sensitivity(), weight.belief().specificity(), weight.positive());
+    }
+
+    private static Correlation correlation(String id, double rho) {
+        return Correlation.assumed(new DependencyGroup(id, id, List.of(), List.of(), rho, List.of())).chosen(rho);
+    }
+}
