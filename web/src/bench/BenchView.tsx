@@ -31,7 +31,9 @@ export function BenchView() {
   const [single, setSingle] = useSingleKeys();
   const reachLeft = useSettings()?.listed.find((each) => each.name === "side-of-reach")?.value === "left";
   const { region, state, weighing } = live;
-  const order = region.steps.flatMap((step) => step.testIds);
+  const routine = region.steps.flatMap((step) => step.testIds);
+  const added = region.tests.map((each) => each.id).filter((id) => !routine.includes(id) && (id === state.standAt || state.attempts.some((each) => each.testId === id)));
+  const order = [...routine, ...added];
   const byId = useMemo(() => new Map(region.tests.map((each) => [each.id, each])), [region]);
   const test = byId.get(state.standAt ?? "") ?? region.tests[0];
   if (!test) {
@@ -67,7 +69,8 @@ export function BenchView() {
   const recordInvolved = (parts: Part[]) => { live.add(record([newAttempt(test, involved, parts, here)], test.id)); };
   const recordWell = (parts: Part[]) => { live.add(record([newAttempt(test, well, parts, there)], test.id)); };
   const nothingBoth = () => {
-    live.add(record([newAttempt(test, well, nothing(test, "well"), there), newAttempt(test, involved, nothing(test, "involved"), here)], next ?? test.id));
+    const other = test.wellSideParts.length > 0 ? [newAttempt(test, well, nothing(test, "well"), there)] : [];
+    live.add(record([...other, newAttempt(test, involved, nothing(test, "involved"), here)], next ?? test.id));
   };
   const leaveOut = () => { live.add(record([newAttempt(test, involved, [LEFT_OUT], here)], next ?? test.id)); };
   const go = (id: string | undefined) => {
@@ -103,7 +106,7 @@ export function BenchView() {
   const note = closed ? "Nothing is recorded while this is closed." : live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : there ? `Now the ${sideWord(involved)}, the involved side.` : "The uninvolved side first, then the involved one.";
   return (
     <main className={`grid min-h-0 flex-1 grid-cols-1 ${reachLeft ? "lg:grid-cols-[21rem_minmax(0,1fr)_13rem] lg:[&>aside]:order-first lg:[&>nav]:order-last" : "lg:grid-cols-[13rem_minmax(0,1fr)_21rem]"}`}>
-      <OrderRail region={region} locked={locked} progress={progress} current={test.id} onGo={go} />
+      <OrderRail region={region} added={added} locked={locked} progress={progress} current={test.id} onGo={go} />
       <div className="flex min-w-0 flex-col gap-1.5 px-4 py-1 lg:overflow-y-auto lg:px-5">
         <LastReading weighing={weighing} testName={(id) => byId.get(id)?.name ?? id} current={test.id} canUndo={state.lastRecording !== undefined} onUndo={takeBack} onKeys={() => { setSheet(true); }} />
         {weighing && <SafetyStrip safety={weighing.safety} onTell={sayBefore} />}
@@ -129,7 +132,7 @@ export function BenchView() {
           </Button>
         </div>
       </div>
-      <RankingPanel weighing={weighing} upToDate={live.upToDate} waiting={live.queue.status === "waiting"} current={test.id} testName={(id) => byId.get(id)?.shortName ?? id} />
+      <RankingPanel weighing={weighing} upToDate={live.upToDate} waiting={live.queue.status === "waiting"} current={test.id} testName={(id) => byId.get(id)?.shortName ?? id} onGo={go} />
       <KeysSheet open={sheet} onOpenChange={setSheet} single={single} onSingle={setSingle} />
     </main>
   );

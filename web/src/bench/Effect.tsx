@@ -1,5 +1,5 @@
 import type { Schemas } from "../shared/api/client";
-import { factor, inHundred } from "../shared/format";
+import { inHundred } from "../shared/format";
 
 type Standing = Schemas["StandingJson"];
 
@@ -21,15 +21,15 @@ function effect(standing: Standing, testId: string, cluster: Schemas["ClusterJso
   const moved = inHundred(standing.previous) === inHundred(standing.now) ? `stays ${inHundred(standing.now)}` : `${inHundred(standing.previous)} → ${inHundred(standing.now)}`;
   const counted = standing.loads.find(about);
   if (counted) {
-    return { name, what: `${moved}, odds ${factor(counted.likelihoodRatio)}` };
+    return { name, what: counted.estimate ? `${moved}, by the clinic's own estimate` : moved };
   }
-  const inSet = cluster ? [...cluster.positives, ...cluster.negatives].includes(testId) : false;
   if (standing.held.some(about)) {
-    return { name, what: `${moved}, ${standing.lens !== "CLUSTER" ? "held for the set" : inSet ? "counted in the set" : "not added beside the set"}` };
+    const inSet = cluster ? [...cluster.positives, ...cluster.negatives].some((key) => key.split("/").includes(testId)) : false;
+    return { name, what: `${moved}, ${inSet ? "counted in the set" : "not added beside it"}` };
   }
   const unweighed = standing.unweighed.find((finding) => finding.testId === testId);
-  if (unweighed && unweighed.result !== "NOT_INTERPRETABLE") {
-    return { name, what: `not weighed: ${unweighed.because}` };
+  if (unweighed && unweighed.result !== "NOT_INTERPRETABLE" && standing.shelf !== "UNMEASURED") {
+    return { name, what: "noted, not weighed" };
   }
-  return standing.loads.some((load) => load.testIds.includes(testId)) ? { name, what: `${moved}, counted in the set` } : undefined;
+  return undefined;
 }

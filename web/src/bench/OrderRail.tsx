@@ -5,6 +5,8 @@ import { ProgressGlyph, progressWords, type Progress } from "../shared/drawings/
 
 interface OrderRailProps {
   region: Schemas["RegionJson"];
+  /** Tests done beyond the order. */
+  added: string[];
   progress: (testId: string) => Progress;
   /** Whether a test is locked and nobody decided otherwise. */
   locked: (testId: string) => boolean;
@@ -13,13 +15,14 @@ interface OrderRailProps {
 }
 
 /** The order of the tests, gathered by the patient's position. The current one is the sheet one stands on. */
-export function OrderRail({ region, progress, locked, current, onGo }: OrderRailProps) {
+export function OrderRail({ region, added, progress, locked, current, onGo }: OrderRailProps) {
   const here = useRef<HTMLButtonElement>(null);
   useEffect(() => { here.current?.scrollIntoView({ inline: "center", block: "nearest" }); }, [current]);
+  const steps = added.length > 0 ? [...region.steps, { position: "Added", testIds: added }] : region.steps;
   const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
   return (
     <nav aria-label="Order of the tests" className="relative flex gap-4 overflow-x-auto border-b border-line py-2 pl-4 lg:block lg:overflow-y-auto lg:border-r lg:border-b-0 lg:py-4 lg:pl-0">
-      {region.steps.map((step) => {
+      {steps.map((step) => {
         const done = step.testIds.filter((id) => progress(id) !== "OPEN" && progress(id) !== "PARTLY").length;
         return (
           <section key={step.position} className="shrink-0 lg:mb-5">

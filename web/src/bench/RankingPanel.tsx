@@ -2,7 +2,10 @@ import { Link } from "react-router";
 import type { Schemas } from "../shared/api/client";
 import { ClusterLadder, clusterWords } from "../shared/drawings/ClusterLadder";
 import { OddsRail } from "../shared/drawings/OddsRail";
-import { inHundred, ofThousand, rangeInHundred, sentence } from "../shared/format";
+import { inHundred, ofThousand, rangeInHundred, sentence, tenths } from "../shared/format";
+import { NextTest } from "./NextTest";
+import { useGliding } from "./useGliding";
+import { useStableOrder } from "./useStableOrder";
 
 interface RankingPanelProps {
   weighing: Schemas["WeighingJson"] | undefined;
@@ -11,34 +14,53 @@ interface RankingPanelProps {
   waiting: boolean;
   current: string;
   testName: (id: string) => string;
+  onGo: (testId: string) => void;
 }
 
-/** Where each condition stands, the set's count, and what the test at hand could do. */
-export function RankingPanel({ weighing, upToDate, waiting, current, testName }: RankingPanelProps) {
+const MOST_WEIGHED = 5;
+const MOST_OTHERS = 3;
+const MOST_SETS = 2;
+
+/** Where each condition stands, the sets in count, and what is worth doing next. */
+export function RankingPanel({ weighing, upToDate, waiting, current, testName, onGo }: RankingPanelProps) {
+  const weighed = useStableOrder(weighing?.standings.filter((standing) => standing.shelf === "WEIGHED") ?? []);
+  const list = useGliding<HTMLOListElement>(weighed.map((standing) => standing.conditionId).join());
   if (!weighing) {
     return <aside aria-label="Where it stands" className="border-l border-line bg-sheet p-4 text-read text-soft">Weighing …</aside>;
   }
-  const informed = weighing.standings.filter((standing) => standing.informed);
-  const open = weighing.standings.filter((standing) => !standing.informed);
+  const unmeasured = weighing.standings.filter((standing) => standing.shelf === "UNMEASURED" && begun(standing.pattern));
+  const unlikely = weighing.standings.filter((standing) => standing.shelf === "UNLIKELY");
+  const open = weighing.standings.filter((standing) => standing.shelf === "WAITING");
+  const shownOpen = open.slice(0, weighed.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);
+  const more = open.length - shownOpen.length + Math.max(0, weighed.length - MOST_WEIGHED);
+  const first = weighed[0];
+  const sets = weighing.clusters.filter((cluster) => cluster.positives.length + cluster.negatives.length > 1).slice(0, MOST_SETS);
   return (
     <aside aria-label="Where it stands" aria-busy={!upToDate} className="flex flex-col gap-1.5 border-t border-line bg-sheet px-4 py-2 lg:overflow-y-auto lg:border-t-0 lg:border-l">
       <h2 className="flex items-baseline justify-between text-note font-semibold text-soft">
         Where it stands <span className="font-normal">{waiting ? "without the last entries" : "in 100, could be"}</span>
       </h2>
-      <ol className="flex flex-col gap-1">
-        {informed.map((standing) => <InformedRow key={standing.conditionId} standing={standing} />)}
+      <ol ref={list} className="flex flex-col gap-0.5">
+        {weighed.slice(0, MOST_WEIGHED).map((standing) => <WeighedRow key={standing.conditionId} standing={standing} />)}
       </ol>
-      {informed[0] && (
-        <>
-          <Legend />
-          <p className="text-note">Of 1000 people who answered like this, about <strong>{ofThousand(informed[0].now)}</strong> would have {sentence(informed[0].name)}.</p>
-        </>
+      {first && (
+        <p className="text-note">Of 1000 people who answered like this, about <strong>{ofThousand(first.now)}</strong> would have {sentence(first.name)}.</p>
+      )}
+      {unmeasured.length > 0 && (
+        <section>
+          <h3 className="text-note font-semibold text-soft">Not measured, by pattern</h3>
+          <ul>
+            {unmeasured.slice(0, MOST_OTHERS).map((standing) => (
+              <li key={standing.conditionId} className="flex justify-between gap-2 text-note"><span>{standing.shortName}</span><span>{patternWords(standing.pattern)}</span></li>
+            ))}
+          </ul>
+        </section>
       )}
       {open.length > 0 && (
         <section>
-          <h3 className="text-note font-semibold text-soft">{informed.length > 0 ? "Nothing weighed yet" : "Before any test"}</h3>
+          <h3 className="text-note font-semibold text-soft">{first ? "Nothing weighed yet" : "Before any test"}</h3>
           <ol>
-            {open.map((standing) => (
+            {shownOpen.map((standing) => (
               <li key={standing.conditionId} className="grid grid-cols-[1fr_5.5rem_1.8rem] items-center gap-2 text-note">
                 <span>{standing.shortName}{standing.unweighed.length > 0 && <span className="text-soft"> · noted</span>}</span>
                 <OddsRail {...standing} width={88} />
@@ -48,95 +70,50 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName }:
           </ol>
         </section>
       )}
-      <div className="mt-auto flex flex-col gap-2 border-t-2 border-ink pt-2">
-        {weighing.clusters.map((cluster) => (
-          <section key={cluster.id}>
-            <div className="flex items-center justify-between gap-2">
-              <h3 className="text-note font-semibold">{cluster.name}</h3>
-              <ClusterLadder cluster={cluster} />
-            </div>
-            <p className="text-base leading-snug">{clusterWords(cluster)}</p>
-          </section>
+      {unlikely.map((standing) => (
+        <p key={standing.conditionId} className="text-note"><strong>{standing.shortName}</strong>: unlikely by definition, recheck. Not found: {standing.pattern.defining.map((each) => sentence(each.says)).join(", ")}.</p>
+      ))}
+      {more > 0 && <Link to="weighing" className="flex min-h-8 items-center text-note underline">{more} more conditions</Link>}
+      <div className="mt-auto flex flex-col gap-1.5 border-t-2 border-ink pt-1.5">
+        {sets.map((cluster) => (
+          <p key={cluster.id} className="flex items-center justify-between gap-2 text-note leading-snug">
+            <span><strong>{cluster.name}</strong>: {clusterWords(cluster)}</span>
+            <ClusterLadder cluster={cluster} />
+          </p>
         ))}
-        <Outlook weighing={weighing} current={current} testName={testName} />
-        {informed.some((standing) => standing.lens === "CHAIN" && standing.loads.length > 1) && (
-          <p className="text-note text-soft">Other findings are chained as if independent.</p>
-        )}
+        <NextTest weighing={weighing} current={current} testName={testName} onGo={onGo} />
       </div>
     </aside>
   );
 }
 
-function InformedRow({ standing }: { standing: Schemas["StandingJson"] }) {
+function begun(pattern: Schemas["PatternJson"]): boolean {
+  return pattern.present.length + pattern.missing.length + pattern.against.length > 0;
+}
+
+function patternWords(pattern: Schemas["PatternJson"]): string {
+  const against = pattern.against.length > 0 ? `, ${String(pattern.against.length)} against` : "";
+  return `fits ${String(pattern.present.length)} of ${String(pattern.present.length + pattern.missing.length)}${against}`;
+}
+
+function WeighedRow({ standing }: { standing: Schemas["StandingJson"] }) {
+  const leads = standing.leads >= 0.05 ? `${tenths(standing.leads)} of 10` : "";
   return (
-    <li>
-      <Link to={`weighing?condition=${standing.conditionId}`} aria-label={`${standing.name}, ${inHundred(standing.now)} in 100, could be ${rangeInHundred(standing.lower, standing.upper)}; see its weights`} className="block hover:bg-paper">
-      <div className="flex items-baseline justify-between gap-2 leading-tight">
-        <span className="text-read font-semibold">{standing.shortName}</span>
-        <span className="whitespace-nowrap">
-          <strong className="mr-1 text-2xl">{inHundred(standing.now)}</strong>{" "}
-          <span className="text-read">{rangeInHundred(standing.lower, standing.upper)}</span>
-        </span>
-      </div>
-      <OddsRail {...standing} width={304} />
+    <li data-glide={standing.conditionId}>
+      <Link to={`weighing?condition=${standing.conditionId}`} className="block hover:bg-paper"
+        aria-label={`${standing.name}, ${inHundred(standing.now)} in 100, could be ${rangeInHundred(standing.lower, standing.upper)}${leads && `, ranks first in ${leads} plausible readings of the evidence`}; see its weights`}>
+        <div className="flex items-baseline justify-between gap-2 leading-tight">
+          <span className="text-read font-semibold">{standing.shortName}</span>
+          <span className="whitespace-nowrap">
+            <strong className="mr-1 text-2xl">{inHundred(standing.now)}</strong>{" "}
+            <span className="text-read">{rangeInHundred(standing.lower, standing.upper)}</span>
+          </span>
+        </div>
+        <div className="grid grid-cols-[1fr_6.5rem] items-start gap-2">
+          <OddsRail {...standing} width={196} />
+          <span className="text-right text-note leading-tight text-soft">{standing.zone === "REFER" ? <strong className="text-ink">image or refer</strong> : leads && `first ${leads}`}</span>
+        </div>
       </Link>
     </li>
   );
-}
-
-function Legend() {
-  return (
-    <p className="-mt-1 flex items-center gap-x-1 text-note text-soft">
-      <svg width={14} height={13} viewBox="0 0 14 13" aria-hidden="true"><path d="M7 1l6 11H1z" fill="none" stroke="currentColor" strokeWidth={1.6} /></svg> before,
-      <svg width={14} height={14} viewBox="0 0 14 14" aria-hidden="true"><circle cx={7} cy={7} r={6} fill="currentColor" /></svg> now,
-      <svg width={26} height={12} viewBox="0 0 26 12" aria-hidden="true"><rect width={26} height={12} rx={6} fill="var(--color-line)" /></svg> what it could be
-    </p>
-  );
-}
-
-function Outlook({ weighing, current, testName }: { weighing: Schemas["WeighingJson"]; current: string; testName: (id: string) => string }) {
-  const outlook = weighing.outlooks.find((each) => each.testId === current) ?? weighing.outlooks[0];
-  if (!outlook) {
-    return <p className="text-read font-semibold">All tests of this order are done.</p>;
-  }
-  const which = outlook.testId === current ? "This test could do" : testName(outlook.testId);
-  const decider = deciding(outlook.changes);
-  const shown = outlook.changes.slice(0, 2);
-  const short = (id: string) => weighing.standings.find((each) => each.conditionId === id)?.shortName ?? id;
-  return (
-    <section>
-      {outlook.changes.length === 0 ? (
-        <p className="text-note"><strong>{which}</strong>: nothing, either answer would leave every chance where it is.</p>
-      ) : (
-        <table className="w-full text-right text-read leading-snug">
-          <thead className="text-note text-soft">
-            <tr>
-              <th scope="col" className="text-left font-semibold text-ink">{which}</th>
-              <th scope="col" className="px-2 font-normal">now</th>
-              <th scope="col" className="font-normal">positive</th>
-              <th scope="col" className="pl-2 font-normal">negative</th>
-            </tr>
-          </thead>
-          <tbody>
-            {shown.map((change) => (
-              <tr key={change.conditionId}>
-                <th scope="row" className="text-left font-normal">{short(change.conditionId)}</th>
-                <td className="px-2">{inHundred(change.now)}</td>
-                <td className="font-semibold">{inHundred(change.ifPositive)}</td>
-                <td className="pl-2 font-semibold">{inHundred(change.ifNegative)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-      {decider && <p className="text-note">{decider} decides the set, whose own figure then counts.</p>}
-    </section>
-  );
-}
-
-/** Which answer would decide a set; undefined where none would. */
-function deciding(changes: Schemas["ChangeJson"][]): string | undefined {
-  const positive = changes.some((change) => change.positiveDecides);
-  const negative = changes.some((change) => change.negativeDecides);
-  return positive && negative ? "Either answer" : positive ? "A positive" : negative ? "A negative" : undefined;
 }

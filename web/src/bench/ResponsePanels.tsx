@@ -16,29 +16,45 @@ interface PanelProps {
   onRecord: (parts: Part[]) => void;
 }
 
-/** The quick answers of the uninvolved side, with what each records. */
-export function wellAnswers(test: Test, attempt: Attempt | undefined): { label: string; parts: Part[]; chosen: boolean }[] {
+interface QuickAnswer {
+  label: string;
+  parts: Part[];
+  chosen: boolean;
+}
+
+/** The quick answers of the uninvolved side, with what each records; none where a test asks nothing of it. */
+export function wellAnswers(test: Test, attempt: Attempt | undefined): QuickAnswer[] {
   const has = (key: string, choice: string) => choices(attempt, key).includes(choice);
   const all = nothing(test, "well");
-  const keep = (key: string) => (attempt?.parts ?? []).filter((part) => part.key === key);
-  const answers = [
-    { label: "Nothing", parts: all, chosen: all.every((part) => has(part.key, part.choice ?? "")) },
-    { label: "Pain", parts: [{ key: "pain", choice: "other" }, ...keep("strength")], chosen: has("pain", "other") },
-  ];
+  if (all.length === 0) {
+    return [];
+  }
+  const answers: QuickAnswer[] = [{ label: "Nothing", parts: all, chosen: all.every((part) => has(part.key, part.choice ?? "")) }];
+  const other = (key: string, choice: string, label: string) => {
+    const kept = (attempt?.parts ?? []).filter((part) => part.key !== key);
+    answers.push({ label, parts: [...(kept.length > 0 ? kept : all.filter((part) => part.key !== key)), { key, choice }], chosen: has(key, choice) });
+  };
+  if (test.wellSideParts.includes("pain")) {
+    other("pain", "other", "Pain");
+  }
   if (test.wellSideParts.includes("strength")) {
-    const pain = keep("pain");
-    answers.push({ label: "Weak", parts: [...(pain.length > 0 ? pain : [{ key: "pain", choice: "none" }]), { key: "strength", choice: "weak" }], chosen: has("strength", "weak") });
+    other("strength", "weak", "Weak");
+  }
+  if (answers.length === 1) {
+    const part = test.parts.find((each) => test.wellSideParts.includes(each.key) && each.options.length > 0);
+    part?.options.filter((option) => option.value !== test.nothing[part.key]).slice(0, 2).forEach((option) => { other(part.key, option.value, option.label); });
   }
   return answers;
 }
 
 /** The uninvolved side: narrow and first, since it is examined first and is usually normal. */
 export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
-  return (
+  const answers = wellAnswers(test, attempt);
+  return answers.length === 0 ? null : (
     <section aria-label={`${capital(sideWord(side))}, uninvolved side`} className="border border-line bg-sheet p-2.5 md:w-38">
       <h2 className="mb-2 flex items-baseline justify-between text-read font-semibold">{capital(sideWord(side))} <span className="text-note font-normal text-soft">uninvolved</span></h2>
       <div className="flex gap-1.5 md:flex-col">
-        {wellAnswers(test, attempt).map((answer, index) => (
+        {answers.map((answer, index) => (
           <Button key={answer.label} look="choice" chosen={answer.chosen} keycap={String(index + 1)} className="flex-1" onClick={() => { onRecord(answer.parts); }}>
             {answer.label}
           </Button>

@@ -15,7 +15,7 @@ export function ScreenView() {
   }
   return (
     <SetupPart title="Screen and units" about="For every device of the clinic.">
-      {settings.listed.map((listed) => (
+      {settings.listed.filter((listed) => listed.name !== "own-estimates").map((listed) => (
         <div key={listed.name} role="group" aria-labelledby={listed.name} className="border-t border-line py-3">
           <p id={listed.name} className="text-read font-semibold">{listed.label}</p>
           <div className="mt-1 flex flex-wrap gap-2">

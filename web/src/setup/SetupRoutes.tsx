@@ -10,6 +10,7 @@ import { SchoolsView } from "./SchoolsView";
 import { ScreenView } from "./ScreenView";
 import { SetupFrame } from "./SetupFrame";
 import { ThresholdsView } from "./ThresholdsView";
+import { WeighingSetupView } from "./WeighingSetupView";
 
 /** Everything that the clinic and each person decide for themselves. */
 export default function SetupRoutes() {
@@ -22,6 +23,7 @@ export default function SetupRoutes() {
         <Route path="schools" element={<SchoolsView />} />
         <Route path="thresholds" element={<ThresholdsView />} />
         <Route path="estimates" element={<EstimatesView />} />
+        <Route path="weighing" element={<WeighingSetupView />} />
         <Route path="screen" element={<ScreenView />} />
         {(administrator || roles.includes("STEWARD")) && <Route path="changes" element={<ChangesView />} />}
         {administrator && <Route path="accounts" element={<AccountsView />} />}

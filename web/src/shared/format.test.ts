@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { decimal, factor, inHundred, ofThousand, rangeInHundred, sentence } from "./format";
+import { decimal, factor, inHundred, ofThousand, rangeInHundred, sentence, tenths } from "./format";
 
 describe("numbers as the page writes them", () => {
   it.each([[0.004, "under 1"], [0.126, "13"], [0.5, "50"], [0.994, "over 99"]])("a chance of %s is %s in 100", (chance, words) => {
@@ -24,5 +24,9 @@ describe("numbers as the page writes them", () => {
 
   it("a name within a sentence keeps its abbreviation", () => {
     expect([sentence("AC joint pain"), sentence("Frozen shoulder")]).toEqual(["AC joint pain", "frozen shoulder"]);
+  });
+
+  it.each([[0.02, "under 1"], [0.06, "1"], [0.68, "7"], [0.94, "9"], [0.999, "nearly 10"]])("a share of %s is %s in ten", (share, expected) => {
+    expect(tenths(share)).toBe(expected);
   });
 });

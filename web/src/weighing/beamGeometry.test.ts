@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { extents, laidOut, tilt } from "./beamGeometry";
+import { extents, laidOut, reach, tilt } from "./beamGeometry";
 
-const loads = [{ likelihoodRatio: Math.E ** 1.5 }, { likelihoodRatio: Math.E ** -0.5 }, { likelihoodRatio: Math.E ** 0.25 }];
+const DECIBANS = 10 / Math.LN10;
+const loads = [1.5 * DECIBANS, -0.5 * DECIBANS, 0.25 * DECIBANS];
 
 describe("the beam", () => {
   it("lays what speaks for to the right and what speaks against to the left, end to end", () => {
@@ -22,5 +23,12 @@ describe("the beam", () => {
     expect(tilt(0)).toBe(0);
     expect(tilt(1)).toBeGreaterThan(0);
     expect(tilt(-100)).toBe(-5);
+  });
+
+  it("reaches as far as its weights, and from 2 to 98 in 100 at least", () => {
+    expect(reach(0, [])).toEqual([-Math.log(49), Math.log(49)]);
+    const [from, to] = reach(2, laidOut([30, -4]));
+    expect(to).toBeGreaterThan(2 + 3 * Math.LN10);
+    expect(from).toBeCloseTo(-Math.log(49), 12);
   });
 });

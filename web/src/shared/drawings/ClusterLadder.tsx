@@ -29,7 +29,7 @@ export function ClusterLadder({ cluster }: { cluster: Schemas["ClusterJson"] }) 
 /** Where a set stands, in a line. */
 export function clusterWords(cluster: Schemas["ClusterJson"]): string {
   const counted = cluster.positives.length + cluster.negatives.length;
-  if (counted === 0 && cluster.voided.length === 0) {
+  if (!cluster.begun && cluster.voided.length === 0) {
     return "not begun";
   }
   const count = `${String(cluster.positives.length)} of ${String(counted)} positive`;

@@ -47,9 +47,9 @@ class AccessibilityJourneyTest {
             page.keyboard().press("?");
             clean(page, "keys", page.getByRole(AriaRole.DIALOG));
             page.navigate(examination + "/weighing");
-            clean(page, "weighing", page.getByText("The set stands for these"));
+            clean(page, "weighing", page.getByText("What would change the answer"));
             page.locator("summary").first().click();
-            clean(page, "weighing with a source open", page.getByText("Of 1000 such people").first());
+            clean(page, "weighing with a source open", page.getByText("of 1000 such people").first());
             page.navigate(examination + "/note");
             clean(page, "note", page.getByText("Where it stands"));
             page.navigate(examination + "/intake");
@@ -77,6 +77,8 @@ class AccessibilityJourneyTest {
             clean(page, "schools", page.getByText("What counts as a positive apprehension?"));
             page.navigate(Suite.server().address() + "/setup/estimates");
             clean(page, "estimates", page.getByText("Subacromial pain"));
+            page.navigate(Suite.server().address() + "/setup/weighing");
+            clean(page, "assumptions", page.getByText("Between studies").first());
             page.navigate(Suite.server().address() + "/setup/password");
             clean(page, "password", page.getByLabel("Present password"));
             page.navigate(Suite.server().address() + "/library");

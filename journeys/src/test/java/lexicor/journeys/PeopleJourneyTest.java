@@ -51,6 +51,29 @@ class PeopleJourneyTest {
     }
 
     @Test
+    void a_clinics_own_estimate_counts_only_where_no_study_does_and_is_called_one() {
+        try (BrowserContext context = Suite.signedIn("M. Fell, steward", Suite.tablet())) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/setup/weighing");
+            page.getByLabel("Correlation between groups").fill("0.9");
+            page.getByLabel("Correlation between groups").press("Enter");
+            assertThat(page.getByText("From 0 to 0.5.")).isVisible();
+            page.getByLabel("Test", new Page.GetByLabelOptions().setExact(true)).selectOption("sh-palp-acromion");
+            page.getByLabel("For", new Page.GetByLabelOptions().setExact(true)).selectOption("subacromial-pain");
+            page.getByLabel("Odds × if positive").fill("3");
+            page.getByLabel("Odds × if negative").fill("none");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add the estimate")).click();
+            assertThat(page.getByText("allowed: two likelihood ratios")).isVisible();
+            assertThat(page.getByLabel("Odds × if positive")).hasValue("3");
+            page.getByLabel("Odds × if negative").fill("0.7");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add the estimate")).click();
+            assertThat(page.getByText("positive 3, negative 0.7")).isVisible();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove")).click();
+            assertThat(page.getByText("positive 3, negative 0.7")).isHidden();
+        }
+    }
+
+    @Test
     void an_administrator_makes_an_account_and_its_owner_signs_in_works_and_signs_out() {
         try (BrowserContext context = Suite.signedIn("J. Gill, administrator", Suite.tablet()); BrowserContext other = Suite.browser().newContext(Suite.tablet())) {
             Page page = context.newPage();

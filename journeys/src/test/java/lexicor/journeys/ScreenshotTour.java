@@ -21,8 +21,6 @@ class ScreenshotTour {
             open(page, "/");
             assertThat(page.getByText("SL-0412")).isVisible();
             take(page, "list");
-            open(page, "/new");
-            take(page, "start");
             open(page, "/");
             page.getByText("SL-0424").click();
             assertThat(page.getByRole(AriaRole.COMPLEMENTARY)).containsText("Subacromial pain");
@@ -33,8 +31,7 @@ class ScreenshotTour {
             new Bench(page).settled();
             take(page, "bench-painful-arc");
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
-            assertThat(page.getByText("The set stands for these")).isVisible();
-            take(page, "weighing-set");
+            assertThat(page.getByText("What would change the answer")).isVisible();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
             assertThat(page.getByText("Where it stands")).isVisible();
             take(page, "note");
@@ -42,8 +39,11 @@ class ScreenshotTour {
             page.getByText("SL-0418").click();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Full cuff tear")).click();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Full-thickness cuff tear");
-            take(page, "weighing-chain");
+            assertThat(page.getByText("What would change the answer")).isVisible();
+            take(page, "weighing");
+            page.getByText("How far tests repeat each other").evaluate("heading => heading.scrollIntoView()");
+            take(page, "weighing-closer");
+            intake(page);
         }
         try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
             Page page = context.newPage();
@@ -75,6 +75,39 @@ class ScreenshotTour {
             page.getByText("SL-0424").click();
             assertThat(page.getByRole(AriaRole.COMPLEMENTARY)).containsText("Subacromial pain");
             take(page, "bench-phone");
+        }
+    }
+
+    private void intake(Page page) {
+        open(page, "/");
+        page.getByText("SL-0412").click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+        assertThat(page.getByText("Where it starts")).isVisible();
+        take(page, "intake");
+        open(page, "/");
+        page.getByText("SL-0432").click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+        page.getByText("Paint where").evaluate("heading => heading.scrollIntoView()");
+        take(page, "intake-hand");
+        open(page, "/?state=SUSPENDED");
+        page.getByText("SL-0430").click();
+        assertThat(page.getByText("Testing is suspended").first()).isVisible();
+        take(page, "red-flag");
+    }
+
+    @Test
+    void what_the_steward_and_the_administrator_see() {
+        try (var context = Suite.signedIn("M. Fell, steward", new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+            Page page = context.newPage();
+            open(page, "/setup/weighing");
+            assertThat(page.getByText("Within groups")).isVisible();
+            take(page, "setup-weighing");
+        }
+        try (var context = Suite.signedIn("J. Gill, administrator", new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+            Page page = context.newPage();
+            open(page, "/setup/audit");
+            assertThat(page.getByRole(AriaRole.TABLE)).isVisible();
+            take(page, "audit");
         }
     }
 

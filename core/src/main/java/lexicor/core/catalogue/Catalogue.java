@@ -44,6 +44,16 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
         return routine(region).conditions().stream().map(this::condition).toList();
     }
 
+    /**
+     * Tests outside a region's routine that speak about a condition it ranks and are answered by choice, in the order of
+     * the content.
+     */
+    public List<TestId> beyondRoutine(String region) {
+        Routine routine = routine(region);
+        return tests.values().stream().filter(test -> !routine.order().contains(test.id()) && test.answeredByChoice())
+                .filter(test -> test.reads().stream().anyMatch(reads -> routine.conditions().contains(reads.condition()))).map(ExaminationTest::id).toList();
+    }
+
     /** The wider conditions of which {@code condition} is a part, the nearest first. */
     public List<ConditionId> widerThan(ConditionId condition) {
         return Stream.iterate(condition(condition).within(), Optional::isPresent, wider -> condition(wider.get()).within())

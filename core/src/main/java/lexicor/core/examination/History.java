@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -104,6 +105,13 @@ public final class History {
 
     public List<Attempt> attempts(TestId test, Side side) {
         return attempts().stream().filter(attempt -> attempt.test().equals(test) && attempt.side() == side).toList();
+    }
+
+    /** The tests of which something counts, in the order of their first entry that does. */
+    public Set<TestId> tests() {
+        Set<TestId> tests = new LinkedHashSet<>();
+        entries.forEach(entry -> tests.add(entry.attempt().test()));
+        return tests;
     }
 
     /** The test at which the examination stands: where the last command left it; empty before the first. */

@@ -46,7 +46,7 @@ final class Lenses {
         return seen.computeIfAbsent(lens, each -> switch (each) {
             case CHAIN, TALLY -> new Seen(Combination.of(condition.id(), loads, correlations), loads.size() == 1 ? "one finding" : loads.size() + " findings");
             case STRONGEST_SINGLE -> strongest();
-            case CLUSTER -> set().orElseGet(this::strongest);
+            case CLUSTER -> set().orElseGet(() -> new Seen(strongest().combination(), "no set is decided, so the strongest: " + strongest().by()));
         });
     }
 

@@ -1,15 +1,18 @@
 package lexicor.server.examinations;
 
-import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.Cluster;
-import lexicor.core.catalogue.TestId;
-import lexicor.core.evidence.Evidence;
-import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.catalogue.Conduct;
 import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.ClusterLevels;
+import lexicor.core.evidence.Evidence;
+import lexicor.core.evidence.RecordId;
 import lexicor.core.examination.History;
 import lexicor.core.examination.OtherSide;
 import lexicor.core.examination.Reading;
@@ -17,9 +20,11 @@ import lexicor.core.examination.ResponseReader;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.ClusterCount;
+import lexicor.core.weighing.Foresight;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
+import lexicor.core.weighing.TestValue;
 import lexicor.core.weighing.Visit;
 import lexicor.core.weighing.Weighing;
 import lexicor.server.cases.VisitState;
@@ -28,6 +33,12 @@ import org.springframework.stereotype.Component;
 /** Asks the core where an examination stands. */
 @Component
 class Appraisal {
+
+    /** Tests beyond the order that are worth showing beside it. */
+    private static final int BEYOND_SHOWN = 8;
+
+    /** Provocation that is likely to hurt or frighten. */
+    private static final int FRIGHTENS = 3;
 
     private final Catalogue catalogue;
     private final Evidence evidence;
@@ -60,11 +71,13 @@ class Appraisal {
         return new Stage(touched && done == readings.size() && state == VisitState.TESTING ? VisitState.DONE : state, done, readings.size());
     }
 
-    /** The readings of the region's tests in the order of the routine. */
+    /** The readings of the region's tests in the order of the routine, then of any others that were done. */
     List<TestReading> readings(ExaminationRow row, History history, IntakeState told) {
         Schools schools = intake.schools(row, told);
         OtherSide other = row.otherSideInvolved() ? OtherSide.INVOLVED : OtherSide.WELL;
-        return catalogue.routine(row.region()).order().stream().map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other)).toList();
+        Set<TestId> tests = new LinkedHashSet<>(catalogue.routine(row.region()).order());
+        tests.addAll(history.tests());
+        return tests.stream().map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other)).toList();
     }
 
     Ranking ranking(ExaminationRow row, IntakeState told, List<TestReading> readings) {
@@ -81,13 +94,45 @@ class Appraisal {
         Optional<TestId> last = recorded.history().lastTest();
         Ranking previous = last.map(test -> weighing.withoutRanges()
                 .weigh(visit, readings(row, recorded.history().without(test), told), row.seed())).orElse(ranking);
-        List<WeighingJson.OutlookJson> outlooks = readings.stream().filter(reading -> !reading.answered())
-                .map(reading -> WeighingJson.OutlookJson.of(weighing.outlook(ranking, visit, readings, reading.test()))).toList();
+        List<TestValue> ahead = ahead(recorded, told, visit, readings);
+        Set<TestId> order = Set.copyOf(catalogue.routine(row.region()).order());
         return new WeighingJson(recorded.lastNumber(), last.map(TestId::value).orElse(null),
                 readings.stream().map(reading -> state(reading, recorded.history(), row, told)).toList(),
                 SafetyJson.of(told.screen()),
-                ranking.standings().stream().map(standing -> WeighingJson.StandingJson.of(standing, previous.of(standing.condition().id()).now())).toList(),
-                ranking.clusters().stream().map(this::cluster).toList(), outlooks);
+                ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.of(standing.condition().id()).now(), visit.assumptions().thresholds(), catalogue)).toList(),
+                ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, order), ahead.stream().anyMatch(TestValue::worthDoing));
+    }
+
+    /** Open tests that may be done now, the best for its time first; what is likely to hurt or frighten comes last. */
+    private List<TestValue> ahead(ExaminationService.Recorded recorded, IntakeState told, Visit visit, List<TestReading> readings) {
+        Optional<String> position = recorded.history().standsAt().map(test -> catalogue.test(test).position());
+        return Foresight.of(weighing, visit, readings).values(open(told, visit, readings), position).stream()
+                .sorted(Comparator.comparing(value -> catalogue.test(value.test()).provocation() >= FRIGHTENS)).toList();
+    }
+
+    /** Tests that are not done and may be done now. */
+    Set<TestId> open(IntakeState told, Visit visit, List<TestReading> readings) {
+        Set<TestId> open = new LinkedHashSet<>(catalogue.routine(visit.region()).order());
+        open.addAll(catalogue.beyondRoutine(visit.region()));
+        readings.stream().filter(TestReading::answered).forEach(reading -> open.remove(reading.test()));
+        open.removeIf(test -> told.closed(test) || !allowed(test, visit.schools(), readings));
+        return open;
+    }
+
+    /** Whether the schools do a test, and what has to come before it has come. */
+    private boolean allowed(TestId id, Schools schools, List<TestReading> readings) {
+        Conduct conduct = catalogue.test(id).conduct();
+        return conduct.onlyWhere().entrySet().stream().allMatch(only -> schools.choice(only.getKey()).equals(only.getValue()))
+                && conduct.after().stream().allMatch(after -> readings.stream().filter(reading -> reading.test().equals(after.test()))
+                        .flatMap(reading -> reading.readings().stream()).anyMatch(reading -> reading.criterion().equals(after.criterion())
+                                && reading.result() == (after.positive() ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE)));
+    }
+
+    /** Those of the order, and the best beyond it. */
+    private List<AheadJson> shown(List<TestValue> ahead, Set<TestId> order) {
+        Set<TestId> best = ahead.stream().filter(value -> !order.contains(value.test()) && value.worthDoing()).limit(BEYOND_SHOWN).map(TestValue::test).collect(Collectors.toSet());
+        return ahead.stream().filter(value -> order.contains(value.test()) || best.contains(value.test()))
+                .map(value -> AheadJson.of(value, catalogue.test(value.test()).shortName(), order.contains(value.test()))).toList();
     }
 
     /** The informed condition that stands highest; empty before any finding is weighed. */
@@ -117,18 +162,9 @@ class Appraisal {
     }
 
     private WeighingJson.ClusterJson cluster(ClusterCount count) {
-        List<WeighingJson.LevelJson> levels = new ArrayList<>();
-        boolean byInventors = true;
-        for (Cluster.Level level : count.cluster().levels()) {
-            Optional<EvidenceInUse> inUse = evidence.inUse(level);
-            if (inUse.isPresent()) {
-                boolean positive = level.direction() == Cluster.Direction.POSITIVE;
-                OptionalDouble published = positive ? inUse.get().record().lrPositive() : inUse.get().record().lrNegative();
-                levels.add(new WeighingJson.LevelJson(level.name(), level.from(), level.to(), inUse.get().belief().likelihoodRatio(positive),
-                        published.isPresent() ? published.getAsDouble() : null));
-                byInventors &= inUse.get().record().originator();
-            }
-        }
+        List<WeighingJson.LevelJson> levels = ClusterLevels.of(count.cluster(), evidence).stream().map(WeighingJson.LevelJson::of).toList();
+        boolean byInventors = count.cluster().levels().stream().filter(level -> !level.record().isEmpty())
+                .allMatch(level -> evidence.record(RecordId.of(level.record())).originator());
         return WeighingJson.ClusterJson.of(count, levels, byInventors);
     }
 }

@@ -1,18 +1,23 @@
 package lexicor.server.examinations;
 
 import jakarta.validation.Valid;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.intake.IntakeState;
+import lexicor.core.weighing.Correlation;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
+import lexicor.server.problems.BadInput;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Examinations over HTTP. Saving never waits for weighing. */
@@ -22,13 +27,15 @@ class ExaminationController {
 
     private final ExaminationService service;
     private final Appraisal appraisal;
+    private final Insights insights;
     private final VisitIntake intake;
     private final NoteWriter notes;
     private final Catalogue catalogue;
 
-    ExaminationController(ExaminationService service, Appraisal appraisal, VisitIntake intake, NoteWriter notes, Catalogue catalogue) {
+    ExaminationController(ExaminationService service, Appraisal appraisal, Insights insights, VisitIntake intake, NoteWriter notes, Catalogue catalogue) {
         this.service = service;
         this.appraisal = appraisal;
+        this.insights = insights;
         this.intake = intake;
         this.notes = notes;
         this.catalogue = catalogue;
@@ -61,6 +68,26 @@ class ExaminationController {
     @Traced(action = Action.SAW, subject = "examination")
     public WeighingJson weighing(@PathVariable UUID id) {
         return appraisal.weigh(service.examination(id));
+    }
+
+    /**
+     * One condition looked at closely.
+     *
+     * @param rho correlations set by hand for this look, each as group:value
+     */
+    @GetMapping("/weighing/{conditionId}")
+    @Traced(action = Action.SAW, subject = "examination")
+    public InsightJson insight(@PathVariable UUID id, @PathVariable String conditionId, @RequestParam(defaultValue = "") List<String> rho) {
+        Map<String, Double> chosen = new LinkedHashMap<>();
+        for (String each : rho) {
+            String[] parts = each.split(":", -1);
+            try {
+                chosen.put(parts[0], Double.parseDouble(parts[1]));
+            } catch (NumberFormatException | ArrayIndexOutOfBoundsException notANumber) {
+                throw new BadInput("rho", "'" + each + "' is not understood; allowed: group:value with a value from 0 to " + Correlation.MOST);
+            }
+        }
+        return insights.of(service.examination(id), conditionId, chosen);
     }
 
     /** The examination in words, to copy into a record. */

@@ -18,7 +18,7 @@ import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.ClusterCount;
 import lexicor.core.weighing.Interpreter;
-import lexicor.core.weighing.Lens;
+import lexicor.core.weighing.PatternReading;
 import lexicor.core.weighing.Percent;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
@@ -60,16 +60,22 @@ class NoteWriter {
         readings.forEach(reading -> lines.addAll(test(reading, recorded, told)));
         lines.add("");
         lines.add("Where it stands");
-        ranking.clusters().forEach(count -> lines.add("- " + cluster(count)));
+        ranking.clusters().stream().filter(ClusterCount::begun).forEach(count -> lines.add("- " + cluster(count)));
         ranking.standings().stream().filter(Standing::informed).forEach(standing -> lines.add("- " + standing(standing)));
-        List<String> open = ranking.standings().stream().filter(standing -> !standing.informed())
+        ranking.standings().stream().filter(standing -> !standing.measured() && standing.pattern().begun() && !standing.pattern().unlikely())
+                .forEach(standing -> lines.add("- " + pattern(standing)));
+        ranking.standings().stream().filter(standing -> standing.pattern().unlikely())
+                .forEach(standing -> lines.add("- " + standing.condition().name() + ": unlikely by definition, recheck: not found: "
+                        + standing.pattern().defining().stream().map(each -> inSentence(each.says())).collect(Collectors.joining(", "))));
+        double leastShown = intake.visit(recorded.row(), told).assumptions().thresholds().setAside();
+        List<String> open = ranking.standings().stream().filter(standing -> !standing.informed() && standing.measured() && standing.before() >= leastShown)
                 .map(standing -> standing.condition().name() + " (" + Percent.of(standing.before()) + ")").toList();
         if (!open.isEmpty()) {
             lines.add("- Not moved by any weighed finding, still where it started (chance in 100): " + String.join(", ", open));
         }
         lines.add("");
         lines.add("Chances begin at working estimates for the setting, moved by what was told, and use published accuracy that no clinician has yet compared with");
-        lines.add("the original papers. Findings outside a set are added up as if independent, which overstates.");
+        lines.add("the original papers. What tests of one tissue share is counted once, by correlations that are partly assumed.");
         lines.add("Decision support: the conclusion is the therapist's.");
         return String.join("\n", lines) + "\n";
     }
@@ -127,8 +133,23 @@ class NoteWriter {
         return count.cluster().name() + ": " + state + (count.outOfReach() ? ", cannot be decided: too many not interpretable" : ", not yet decided");
     }
 
+    private static String pattern(Standing standing) {
+        PatternReading pattern = standing.pattern();
+        return standing.condition().name() + ", not measured: " + pattern.present().size() + " of " + pattern.examined() + " typical findings looked for are there"
+                + (pattern.against().isEmpty() ? "" : "; against it: " + pattern.against().stream().map(each -> inSentence(each.says())).collect(Collectors.joining(", ")));
+    }
+
+    private static String inSentence(String says) {
+        return says.substring(0, 1).toLowerCase(Locale.UK) + says.substring(1);
+    }
+
     private static String standing(Standing standing) {
-        String by = standing.lens() == Lens.CLUSTER ? ", by the set" : standing.lens() == Lens.STRONGEST_SINGLE ? ", by the strongest finding" : "";
+        String by = switch (standing.lens()) {
+            case CLUSTER -> ", by a decided set or the strongest finding";
+            case STRONGEST_SINGLE -> ", by the strongest finding";
+            case TALLY -> ", chained; counted: " + standing.tally().positives() + " of " + standing.tally().counted() + " positive";
+            case CHAIN -> "";
+        };
         return standing.condition().name() + ": before " + Percent.of(standing.before()) + ", now " + Percent.of(standing.now()) + " in 100 (could be "
                 + Percent.of(standing.range().lower()) + " to " + Percent.of(standing.range().upper()) + ")" + by;
     }

@@ -60,6 +60,6 @@ class VisitIntake {
         Map<ConditionId, Visit.Start> active = new LinkedHashMap<>();
         starts(row, state).stream().filter(start -> start.inactive().isEmpty())
                 .forEach(start -> active.put(start.condition().id(), new Visit.Start(start.chance(), state.width().deviation())));
-        return new Visit(row.region(), row.setting(), active, state.clues(), schools(row, state));
+        return new Visit(row.region(), row.setting(), active, state.clues(), schools(row, state), settings.at(row.settingsRevision()).assumptions());
     }
 }

@@ -1,6 +1,7 @@
 package lexicor.server.library;
 
 import java.util.List;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CueCard;
 import lexicor.core.catalogue.ExaminationTest;
@@ -29,13 +30,13 @@ class LibraryController {
         this.index = index;
     }
 
-    /** A region's routine with the cards of its tests. */
+    /** A region's routine with the cards of its tests, and of those that can be done beyond it. */
     @GetMapping("/regions/{region}")
     RegionJson region(@PathVariable String region) {
         Routine routine = known(region);
         return new RegionJson(region, catalogue.revision(),
                 routine.steps().stream().map(step -> new RegionJson.StepJson(step.position(), step.tests().stream().map(TestId::value).toList())).toList(),
-                routine.order().stream().map(catalogue::test).map(LibraryController::test).toList());
+                Stream.concat(routine.order().stream(), catalogue.beyondRoutine(region).stream()).map(catalogue::test).map(LibraryController::test).toList());
     }
 
     /** What is asked in a region before the hands. */

@@ -9,6 +9,9 @@ import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.evidence.Evidence;
+import lexicor.core.weighing.Assumptions;
+import lexicor.core.weighing.Correlation;
 import org.springframework.stereotype.Component;
 
 /** The names of the settings, what each may be, and how it is called in words. */
@@ -17,6 +20,10 @@ class SettingNames {
 
     static final String SCHOOL = "school.";
     static final String ESTIMATE = "estimate.";
+    static final String LINK = "weighing.link";
+    static final String BETWEEN_STUDIES = "weighing.between-studies";
+    static final String RHO = "rho.";
+    static final String OWN = "own.";
     static final String SET_ASIDE = "threshold.set-aside";
     static final String TEST = "threshold.test";
     static final String ACT = "threshold.act";
@@ -25,10 +32,14 @@ class SettingNames {
     private static final Map<String, String> THRESHOLDS = Map.of(SET_ASIDE, "Set aside below", TEST, "Test further from", ACT, "Working diagnosis above",
             SERIOUS, "Serious conditions: arrange imaging or referral above");
 
+    private static final Map<String, String> WEIGHING = Map.of(LINK, "Correlation between findings of different groups", BETWEEN_STUDIES,
+            "Spread of a study's figures elsewhere, on the logit");
+
     /** Settings that are one of a list. */
     enum Listed {
         SIDE_OF_REACH("side-of-reach", "Side of the screen within reach", "right", List.of("right", "left")),
         FORCE_UNIT("force-unit", "Unit of force", "newtons", List.of("newtons", "kilograms")),
+        OWN_ESTIMATES("own-estimates", "Weigh the clinic's own estimates", "no", List.of("no", "yes")),
         IDLE_MINUTES("idle-minutes", "Lock the screen after, in minutes", "10", List.of("2", "5", "10", "15", "20"));
 
         private final String settingName;
@@ -65,9 +76,11 @@ class SettingNames {
     }
 
     private final Catalogue catalogue;
+    private final Evidence evidence;
 
-    SettingNames(Catalogue catalogue) {
+    SettingNames(Catalogue catalogue, Evidence evidence) {
         this.catalogue = catalogue;
+        this.evidence = evidence;
     }
 
     static String estimate(String condition, Setting setting) {
@@ -89,7 +102,13 @@ class SettingNames {
             }
             return Optional.empty();
         }
-        return Optional.ofNullable(THRESHOLDS.get(name)).or(() -> Listed.of(name).map(Listed::words));
+        if (name.startsWith(RHO)) {
+            return catalogue.groups().stream().filter(group -> name.equals(RHO + group.id())).findFirst().map(group -> "Correlation of “" + group.name() + "”");
+        }
+        if (name.startsWith(OWN)) {
+            return OwnEstimates.subject(name, catalogue, evidence).map(subject -> "Own estimate: " + subject.test().name() + " for " + subject.condition().name());
+        }
+        return Optional.ofNullable(THRESHOLDS.get(name)).or(() -> Optional.ofNullable(WEIGHING.get(name))).or(() -> Listed.of(name).map(Listed::words));
     }
 
     /** What is wrong with a value for a setting that exists, among the others as they are; empty where it can be. */
@@ -101,6 +120,14 @@ class SettingNames {
         if (Listed.of(name).isPresent()) {
             List<String> allowed = Listed.of(name).get().allowed();
             return allowed.contains(value) ? Optional.empty() : Optional.of("allowed: " + String.join(", ", allowed));
+        }
+        if (name.startsWith(OWN)) {
+            return OwnEstimates.pair(value).isPresent() ? Optional.empty() : Optional.of("allowed: two likelihood ratios as positive/negative, each from 0.01 to 100, such as 3/0.5");
+        }
+        if (name.startsWith(RHO) || WEIGHING.containsKey(name)) {
+            double most = name.startsWith(RHO) ? Correlation.MOST : name.equals(LINK) ? Assumptions.MOST_LINK : Assumptions.MOST_BETWEEN_STUDIES;
+            double number = chance(value);
+            return number >= 0 && number <= most ? Optional.empty() : Optional.of("allowed: a number from 0 to " + most);
         }
         double chance = chance(value);
         if (!(chance >= 0.001 && chance <= 0.999)) {

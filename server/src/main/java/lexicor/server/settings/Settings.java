@@ -9,6 +9,8 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.weighing.Assumptions;
+import lexicor.core.weighing.OwnEstimate;
 
 /**
  * The clinic's decisions at one revision, over what ships.
@@ -36,6 +38,25 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
         Thresholds shipped = catalogue.thresholds();
         return new Thresholds(number(SettingNames.SET_ASIDE, shipped.setAside()), number(SettingNames.TEST, shipped.test()),
                 number(SettingNames.ACT, shipped.act()), number(SettingNames.SERIOUS, shipped.serious()));
+    }
+
+    /** What the weighing assumes. */
+    public Assumptions assumptions() {
+        Map<String, Double> correlations = new LinkedHashMap<>();
+        catalogue.groups().forEach(group -> {
+            String rho = chosen.get(SettingNames.RHO + group.id());
+            if (rho != null) {
+                correlations.put(group.id(), Double.parseDouble(rho));
+            }
+        });
+        Assumptions shipped = Assumptions.usual(catalogue);
+        return new Assumptions(number(SettingNames.LINK, shipped.link()), number(SettingNames.BETWEEN_STUDIES, shipped.betweenStudies()), correlations, thresholds(),
+                choice(SettingNames.Listed.OWN_ESTIMATES).equals("yes") ? OwnEstimates.of(chosen, catalogue) : List.of());
+    }
+
+    /** The clinic's own estimates, in use or not. */
+    public List<OwnEstimate> ownEstimates() {
+        return OwnEstimates.of(chosen, catalogue);
     }
 
     /** The working estimate of a condition in a setting, 0..1. */

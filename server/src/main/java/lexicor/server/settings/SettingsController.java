@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import java.util.List;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.weighing.Weighing;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,22 +21,24 @@ class SettingsController {
 
     private final ClinicSettings settings;
     private final Catalogue catalogue;
+    private final Weighing weighing;
 
-    SettingsController(ClinicSettings settings, Catalogue catalogue) {
+    SettingsController(ClinicSettings settings, Catalogue catalogue, Weighing weighing) {
         this.settings = settings;
         this.catalogue = catalogue;
+        this.weighing = weighing;
     }
 
     @GetMapping
     SettingsJson now() {
-        return SettingsJson.of(settings.now(), catalogue);
+        return SettingsJson.of(settings.now(), catalogue, weighing.correlations());
     }
 
     /** Decides one setting. */
     @PutMapping("/{name}")
     @Traced(action = Action.CHANGED, subject = "setting")
     SettingsJson choose(@PathVariable String name, @Valid @RequestBody SettingsJson.Choice choice) {
-        return SettingsJson.of(settings.choose(name, Optional.ofNullable(choice.value())), catalogue);
+        return SettingsJson.of(settings.choose(name, Optional.ofNullable(choice.value())), catalogue, weighing.correlations());
     }
 
     /** Who changed what, newest first. */

@@ -10,11 +10,12 @@ import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.weighing.Correlations;
 
 /** The clinic's settings as the page shows them. Every value stands beside the one that ships. */
-public record SettingsJson(int revision, List<SchoolJson> schools, List<NumberJson> thresholds, List<EstimateJson> estimates, List<ListedJson> listed) {
+public record SettingsJson(int revision, List<SchoolJson> schools, List<NumberJson> thresholds, List<EstimateJson> estimates, List<ListedJson> listed, AssumptionsJson assumptions) {
 
-    static SettingsJson of(Settings settings, Catalogue catalogue) {
+    static SettingsJson of(Settings settings, Catalogue catalogue, Correlations correlations) {
         Thresholds now = settings.thresholds();
         Thresholds shipped = catalogue.thresholds();
         return new SettingsJson(settings.revision(),
@@ -24,7 +25,8 @@ public record SettingsJson(int revision, List<SchoolJson> schools, List<NumberJs
                         new NumberJson(SettingNames.ACT, "Working diagnosis above", now.act(), shipped.act()),
                         new NumberJson(SettingNames.SERIOUS, "Serious conditions: imaging or referral above", now.serious(), shipped.serious())),
                 catalogue.conditions().values().stream().map(condition -> EstimateJson.of(condition, settings)).toList(),
-                Arrays.stream(SettingNames.Listed.values()).map(listed -> new ListedJson(listed.settingName(), listed.words(), settings.choice(listed), listed.shipped(), listed.allowed())).toList());
+                Arrays.stream(SettingNames.Listed.values()).map(listed -> new ListedJson(listed.settingName(), listed.words(), settings.choice(listed), listed.shipped(), listed.allowed())).toList(),
+                AssumptionsJson.of(settings, catalogue, correlations));
     }
 
     /** A question on which practitioners differ. */

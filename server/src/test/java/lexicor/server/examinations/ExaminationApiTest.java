@@ -81,15 +81,50 @@ class ExaminationApiTest {
         assertThat(weighing.get("knows").asLong()).isEqualTo(3);
         assertThat(weighing.get("lastTest").asString()).isEqualTo("sh-hawkins");
         JsonNode standing = subacromial(id);
-        assertThat(standing.get("lens").asString()).isEqualTo("CLUSTER");
-        assertThat(standing.get("now").asDouble()).isCloseTo(0.8387637912123364, Offset.offset(1e-9));
-        assertThat(standing.get("previous").asDouble()).isCloseTo(0.8788220523312724, Offset.offset(1e-9));
+        assertThat(standing.get("lens").asString()).isEqualTo("CHAIN");
+        assertThat(standing.get("now").asDouble()).as("by the multivariate normal, computed apart").isCloseTo(0.9301841, Offset.offset(1e-4));
+        assertThat(standing.get("previous").asDouble()).isCloseTo(0.9121525, Offset.offset(1e-4));
+        assertThat(standing.at("/lenses/1/lens").asString()).isEqualTo("CLUSTER");
+        assertThat(standing.at("/lenses/1/chance").asDouble()).isCloseTo(0.8387637912123364, Offset.offset(1e-9));
+        assertThat(standing.at("/groups/0/origin").asString()).isEqualTo("LEARNT");
         assertThat(standing.at("/loads/0/source/reviewState").asString()).isEqualTo("unreviewed");
         JsonNode cluster = weighing.at("/clusters/0");
         assertThat(cluster.get("decided").asBoolean()).isTrue();
         assertThat(cluster.get("level").asString()).isEqualTo("3 or more");
         assertThat(cluster.get("byInventors").asBoolean()).isTrue();
-        assertThat(weighing.get("outlooks")).hasSize(2);
+        assertThat(weighing.get("worthGoingOn").asBoolean()).isTrue();
+        assertThat(weighing.get("ahead").valueStream().filter(each -> each.get("inOrder").asBoolean()).map(each -> each.get("testId").asString()))
+                .containsExactlyInAnyOrder("sh-er-resist", "sh-empty-can");
+    }
+
+    @Test
+    void a_closer_look_supposes_correlations_and_records_nothing() throws Exception {
+        String id = begin("AA-20");
+        send(id, visit.record("sh-arc", "pain=none"), visit.record("sh-neer", "pain=none"), visit.record("sh-hawkins", "pain=none"));
+        JsonNode usual = get(id, "/weighing/subacromial-pain");
+        JsonNode strong = get(id, "/weighing/subacromial-pain?rho=subacromial-provocation:0.8");
+        assertThat(strong.at("/standing/now").asDouble()).isGreaterThan(usual.at("/standing/now").asDouble());
+        assertThat(usual.at("/dials/0/atStrong").asDouble()).isCloseTo(strong.at("/standing/now").asDouble(), Offset.offset(1e-12));
+        assertThat(usual.at("/dials/0/lessons")).hasSize(2);
+        assertThat(get(id, "/weighing/subacromial-pain").at("/standing/now").asDouble()).isEqualTo(usual.at("/standing/now").asDouble());
+        assertThat(usual.get("rivals").valueStream().map(each -> each.get("conditionId").asString())).contains("frozen-shoulder", "acj");
+        assertThat(usual.at("/standing/pattern/missing")).hasSize(3);
+        for (String wrong : new String[] {"subacromial-provocation:1.5", "nothing:0.4", "subacromial-provocation:much"}) {
+            var refused = server.get().uri("/api/examinations/" + id + "/weighing/subacromial-pain?rho=" + wrong).exchange().getResponse();
+            assertThat(refused.getStatus()).isEqualTo(400);
+            assertThat(refused.getContentAsString()).contains("\"field\":\"rho\"", "allowed");
+        }
+        assertThat(server.get().uri("/api/examinations/" + id + "/weighing/tfcc").exchange().getResponse().getStatus()).isEqualTo(404);
+    }
+
+    @Test
+    void a_test_beyond_the_order_counts_once_it_was_done() throws Exception {
+        String id = begin("AA-21");
+        send(id, visit.record("sh-cross-body", "pain=familiar", "site=top"));
+        JsonNode weighing = get(id, "/weighing");
+        assertThat(weighing.get("tests").valueStream().map(each -> each.get("testId").asString())).contains("sh-cross-body").hasSize(6);
+        JsonNode acj = weighing.get("standings").valueStream().filter(each -> each.get("conditionId").asString().equals("acj")).findFirst().orElseThrow();
+        assertThat(acj.get("now").asDouble()).isGreaterThan(acj.get("before").asDouble());
     }
 
     @Test

@@ -39,7 +39,7 @@ class AccessMatrixTest {
                 "GET /api/library/regions/{region}/intake", "GET /api/library/tests/{id}", "GET /api/library/tests/{id}/effect", "GET /api/library/conditions/{id}",
                 "GET /api/library/clusters/{id}", "GET /api/library/records");
         allow(Set.of("THERAPIST"), "GET /api/cases", "POST /api/cases", "GET /api/cases/next-code", "GET /api/cases/{id}", "PUT /api/cases/{id}", "POST /api/cases/{id}/examinations",
-                "GET /api/examinations/{id}", "POST /api/examinations/{id}/commands", "GET /api/examinations/{id}/intake", "GET /api/examinations/{id}/weighing",
+                "GET /api/examinations/{id}", "POST /api/examinations/{id}/commands", "GET /api/examinations/{id}/intake", "GET /api/examinations/{id}/weighing", "GET /api/examinations/{id}/weighing/{conditionId}",
                 "GET /api/examinations/{id}/note");
         allow(Set.of("STEWARD"), "PUT /api/settings/{name}");
         allow(Set.of("STEWARD", "ADMINISTRATOR"), "GET /api/settings/history");
@@ -99,7 +99,7 @@ class AccessMatrixTest {
 
     private int status(String request, String who) {
         String[] words = request.split(" ");
-        String address = words[1].replace("{region}", "shoulder").replace("{name}", "force-unit").replace("{id}", UUID.randomUUID().toString());
+        String address = words[1].replace("{region}", "shoulder").replace("{name}", "force-unit").replace("{id}", UUID.randomUUID().toString()).replace("{conditionId}", "acj");
         RequestPostProcessor person = who.equals("nobody") ? anonymous() : user("somebody").roles(Role.valueOf(who).name());
         return server.method(HttpMethod.valueOf(words[0])).uri(address).with(person).with(csrf()).contentType(MediaType.APPLICATION_JSON).content("{}").exchange()
                 .getResponse().getStatus();

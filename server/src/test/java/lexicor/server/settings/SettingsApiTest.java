@@ -1,11 +1,13 @@
 package lexicor.server.settings;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.UUID;
 import lexicor.server.Asking;
 import lexicor.server.LexicorApplication;
 import lexicor.server.accounts.Role;
+import lexicor.server.examinations.Visit;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,6 +17,7 @@ import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** On a record of its own, since settings count for everybody. */
 @SpringBootTest(classes = LexicorApplication.class, properties = {"spring.datasource.url=jdbc:h2:mem:settings;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
@@ -56,11 +59,43 @@ class SettingsApiTest {
             estimate.acj.first-contact          | much       | value | 0.001 to 0.999
             threshold.act                       | 0.2        | value | test further below working diagnosis
             school.sulcus-hands                 | three      | value | one-steadies, both-pull
+            weighing.link                       | 0.6        | value | 0 to 0.5
+            weighing.between-studies            | -1         | value | 0 to 2
+            rho.ac-loading                      | 0.96       | value | 0 to 0.95
+            rho.moon                            | 0.4        | name  | is not a setting
+            own.sh-palp-acromion.subacromial-pain | 3        | value | two likelihood ratios
+            own.sh-palp-acromion.subacromial-pain | 0/2      | value | each from 0.01 to 100
+            own.sh-neer.subacromial-pain        | 3/0.5      | name  | is not a setting
             """)
     void what_cannot_be_is_named(String name, String value, String field, String allowed) {
         JsonNode fault = choose(name, value, 400);
         assertThat(fault.get("field").asString()).isEqualTo(field);
         assertThat(fault.get("detail").asString()).contains(allowed);
+    }
+
+    @Test
+    void a_clinics_own_estimate_weighs_once_switched_on_and_is_called_one() {
+        choose("own.sh-palp-acromion.subacromial-pain", "3/0.5", 200);
+        choose("own-estimates", "yes", 200);
+        assertThat(weighedAfterTenderness(open("ST-7"))).isTrue();
+        choose("own-estimates", "no", 200);
+        assertThat(weighedAfterTenderness(open("ST-8"))).as("switched off as a whole").isFalse();
+        steward.put("/api/settings/own-estimates", "{}", 200);
+        steward.put("/api/settings/own.sh-palp-acromion.subacromial-pain", "{}", 200);
+    }
+
+    private boolean weighedAfterTenderness(String id) {
+        therapist.post("/api/examinations/" + id + "/commands", "{\"commands\":[" + JsonMapper.shared()
+                .writeValueAsString(new Visit().record("sh-palp-acromion", "tender=familiar")) + "]}", 200);
+        JsonNode standing = therapist.get("/api/examinations/" + id + "/weighing", 200).get("standings").valueStream()
+                .filter(each -> each.get("conditionId").asString().equals("subacromial-pain")).findFirst().orElseThrow();
+        boolean weighed = standing.get("informed").asBoolean();
+        if (weighed) {
+            assertThat(standing.at("/loads/0/estimate").asBoolean()).isTrue();
+            assertThat(standing.at("/loads/0/caution").asString()).contains("own estimate");
+            assertThat(standing.get("likelihoodRatio").asDouble()).isCloseTo(3, within(1e-9));
+        }
+        return weighed;
     }
 
     @Test
@@ -103,7 +138,7 @@ class SettingsApiTest {
 
     private String open(String code) {
         return therapist.post("/api/cases", "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"" + code + "\",\"details\":{},\"visit\":{\"id\":\"" + UUID.randomUUID()
-                + "\",\"region\":\"shoulder\",\"side\":\"LEFT\",\"setting\":\"FIRST_CONTACT\"}}", 201).get("id").asString();
+                + "\",\"region\":\"shoulder\",\"side\":\"RIGHT\",\"setting\":\"FIRST_CONTACT\"}}", 201).get("id").asString();
     }
 
     private JsonNode start(String examination) {

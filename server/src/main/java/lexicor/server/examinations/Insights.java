@@ -1,0 +1,146 @@
+package lexicor.server.examinations;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.Pattern;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.TestReading;
+import lexicor.core.intake.IntakeState;
+import lexicor.core.weighing.Assumptions;
+import lexicor.core.weighing.Correlation;
+import lexicor.core.weighing.Foresight;
+import lexicor.core.weighing.LoadGroup;
+import lexicor.core.weighing.Ranking;
+import lexicor.core.weighing.Reversal;
+import lexicor.core.weighing.Standing;
+import lexicor.core.weighing.TestValue;
+import lexicor.core.weighing.Visit;
+import lexicor.core.weighing.Weighing;
+import lexicor.server.problems.BadInput;
+import lexicor.server.problems.NotFound;
+import org.springframework.stereotype.Component;
+
+/** Looks closely at one condition: what it hangs on, what is assumed, what it could be mistaken for. */
+@Component
+class Insights {
+
+    private static final double STRONG = 0.8;
+    private static final int MOST_RIVALS = 4;
+    private static final int MOST_AHEAD = 6;
+    private static final int MOST_SEPARATING = 3;
+
+    private final Catalogue catalogue;
+    private final Weighing weighing;
+    private final VisitIntake intake;
+    private final Appraisal appraisal;
+
+    Insights(Catalogue catalogue, Weighing weighing, VisitIntake intake, Appraisal appraisal) {
+        this.catalogue = catalogue;
+        this.weighing = weighing;
+        this.intake = intake;
+        this.appraisal = appraisal;
+    }
+
+    /**
+     * @param chosen correlations set by hand for this look, by dependency group
+     */
+    InsightJson of(ExaminationService.Recorded recorded, String conditionId, Map<String, Double> chosen) {
+        IntakeState told = intake.of(recorded);
+        Visit usual = intake.visit(recorded.row(), told);
+        Condition condition = catalogue.conditionsOf(usual.region()).stream().filter(each -> each.id().value().equals(conditionId) && usual.starts().containsKey(each.id()))
+                .findFirst().orElseThrow(() -> new NotFound("Condition '" + conditionId + "' is not ranked in this examination."));
+        Visit visit = usual.with(assumptions(usual.assumptions(), chosen));
+        List<TestReading> readings = appraisal.readings(recorded.row(), recorded.history(), told);
+        long seed = recorded.row().seed();
+        Ranking ranking = weighing.weigh(visit, readings, seed);
+        Standing standing = ranking.of(condition.id());
+        Set<TestId> open = appraisal.open(told, visit, readings);
+        Foresight foresight = Foresight.of(weighing, visit, readings);
+        return new InsightJson(StandingJson.of(standing, standing.now(), visit.assumptions().thresholds(), catalogue), dials(visit, readings, standing),
+                Reversal.of(weighing, visit, readings, ranking).stream().map(InsightJson.ReversalJson::of).toList(),
+                rivals(condition, ranking, foresight, open), ahead(condition, foresight, open, recorded));
+    }
+
+    private Assumptions assumptions(Assumptions usual, Map<String, Double> chosen) {
+        chosen.forEach((group, rho) -> {
+            if (!weighing.correlations().all().containsKey(group)) {
+                throw new BadInput("rho", "'" + group + "' is not a group; allowed: " + String.join(", ", weighing.correlations().all().keySet()));
+            }
+            if (!(rho >= 0 && rho <= Correlation.MOST)) {
+                throw new BadInput("rho", rho + " for '" + group + "'; allowed: 0 to " + Correlation.MOST);
+            }
+        });
+        Map<String, Double> all = new java.util.LinkedHashMap<>(usual.correlations());
+        all.putAll(chosen);
+        return usual.with(all);
+    }
+
+    private List<InsightJson.DialJson> dials(Visit visit, List<TestReading> readings, Standing standing) {
+        List<InsightJson.DialJson> dials = new ArrayList<>();
+        for (LoadGroup group : standing.sum().groups()) {
+            if (group.members().size() > 1 && group.correlation().isPresent()) {
+                Correlation now = group.correlation().get();
+                Correlation usual = weighing.correlations().all().get(now.group().id());
+                dials.add(new InsightJson.DialJson(now.group().id(), now.group().name(), now.present(), usual.present(), usual.interval().lower(), usual.interval().upper(),
+                        usual.origin(), at(visit, readings, standing, now, 0), at(visit, readings, standing, now, STRONG),
+                        usual.lessons().stream().map(InsightJson.LessonJson::of).toList()));
+            }
+        }
+        return dials;
+    }
+
+    private double at(Visit visit, List<TestReading> readings, Standing standing, Correlation group, double rho) {
+        Map<String, Double> chosen = new java.util.LinkedHashMap<>(visit.assumptions().correlations());
+        chosen.put(group.group().id(), rho);
+        return weighing.withoutRanges().weigh(visit.with(visit.assumptions().with(chosen)), readings, 0).of(standing.condition().id()).now();
+    }
+
+    /** Those that are written beside it, then the leaders it has to hold its own against. */
+    private List<InsightJson.RivalJson> rivals(Condition condition, Ranking ranking, Foresight foresight, Set<TestId> open) {
+        Map<ConditionId, Pattern.Rival> written = new java.util.LinkedHashMap<>();
+        Pattern pattern = catalogue.patterns().get(condition.id());
+        if (pattern != null) {
+            pattern.rivals().forEach(rival -> written.put(rival.condition(), rival));
+        }
+        List<ConditionId> family = catalogue.widerThan(condition.id());
+        Set<ConditionId> rivals = new LinkedHashSet<>(written.keySet());
+        ranking.standings().stream().filter(Standing::informed).map(standing -> standing.condition().id())
+                .filter(id -> !id.equals(condition.id()) && !family.contains(id) && !catalogue.widerThan(id).contains(condition.id())).forEach(rivals::add);
+        return rivals.stream().filter(id -> ranking.standings().stream().anyMatch(standing -> standing.condition().id().equals(id))).limit(MOST_RIVALS)
+                .map(id -> rival(condition, ranking.of(id), written.get(id), ranking, foresight, open)).toList();
+    }
+
+    private InsightJson.RivalJson rival(Condition condition, Standing rival, Pattern.Rival written, Ranking ranking, Foresight foresight, Set<TestId> open) {
+        ConditionId id = rival.condition().id();
+        List<InsightJson.SeparatingJson> separating = foresight.separating(condition.id(), id, open).stream().limit(MOST_SEPARATING)
+                .map(each -> new InsightJson.SeparatingJson(each.test().value(), catalogue.test(each.test()).shortName(), each.decibans())).toList();
+        List<String> byWords = written == null ? List.of() : written.tests().stream().filter(open::contains).map(test -> catalogue.test(test).shortName()).toList();
+        List<String> inBoth = catalogue.tests().values().stream().filter(test -> test.readingFor(condition.id()).isPresent() && test.alsoIn().stream().anyMatch(also -> also.condition().equals(id)))
+                .map(test -> test.shortName()).toList();
+        return new InsightJson.RivalJson(id.value(), rival.condition().shortName(), rival.now(), ranking.ahead(condition.id(), id), written == null ? "" : written.how(),
+                separating, byWords, inBoth);
+    }
+
+    private List<AheadJson> ahead(Condition condition, Foresight foresight, Set<TestId> open, ExaminationService.Recorded recorded) {
+        Set<TestId> order = Set.copyOf(catalogue.routine(recorded.row().region()).order());
+        return foresight.values(open, recorded.history().standsAt().map(test -> catalogue.test(test).position())).stream()
+                .filter(value -> value.changes().stream().anyMatch(change -> change.condition().equals(condition)))
+                .sorted(java.util.Comparator.comparingDouble((TestValue value) -> -bits(value, condition))).limit(MOST_AHEAD)
+                .map(value -> AheadJson.of(only(value, condition), catalogue.test(value.test()).shortName(), order.contains(value.test()))).toList();
+    }
+
+    private static double bits(TestValue value, Condition condition) {
+        return value.changes().stream().filter(change -> change.condition().equals(condition)).mapToDouble(TestValue.Change::bits).sum();
+    }
+
+    private static TestValue only(TestValue value, Condition condition) {
+        return new TestValue(value.test(), bits(value, condition), value.seconds(), value.moves(), value.worthDoing(),
+                value.changes().stream().filter(change -> change.condition().equals(condition)).toList());
+    }
+}

@@ -1,0 +1,168 @@
+package lexicor.server.examinations;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.ArrayList;
+import java.util.List;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.Pattern;
+import lexicor.core.catalogue.Thresholds;
+import lexicor.core.examination.Reading;
+import lexicor.core.weighing.Lens;
+import lexicor.core.weighing.LensResult;
+import lexicor.core.weighing.Load;
+import lexicor.core.weighing.LoadGroup;
+import lexicor.core.weighing.PatternReading;
+import lexicor.core.weighing.Standing;
+import lexicor.core.weighing.Tally;
+import lexicor.core.weighing.Unweighed;
+
+/**
+ * Where a condition stands. Chances are 0..1, weights in decibans: above 0 for, below against.
+ *
+ * @param previous where it stood without the test recorded last
+ * @param leads    share of plausible readings of the evidence in which it ranks first; never its chance
+ * @param link     what the weak link between groups adds or takes
+ * @param lensesDisagree whether the ways of adding up leave it on different sides of a threshold
+ * @param above    name of the wider condition, where this narrower one stands higher than it; absent otherwise
+ * @param serious  why it must not be missed; empty where it is not of that kind
+ */
+public record StandingJson(String conditionId, String name, String shortName, String scope, Shelf shelf, boolean informed, double before, double previous,
+        double now, double lower, double upper, double leads, Zone zone, Lens lens, double likelihoodRatio, List<GroupJson> groups, List<LoadJson> loads,
+        double link, List<LoadJson> held, List<UnweighedJson> unweighed, List<LensJson> lenses, boolean lensesDisagree, TallyJson tally, @Schema(nullable = true) String above,
+        String serious, PatternJson pattern) {
+
+    /** Where in the list a condition stands. */
+    public enum Shelf { WEIGHED, WAITING, UNMEASURED, UNLIKELY }
+
+    /** What the chance means for what to do next, by the clinic's thresholds. */
+    public enum Zone { SET_ASIDE, KEEP, TEST, ACT, REFER }
+
+    static StandingJson of(Standing standing, double previous, Thresholds thresholds, Catalogue catalogue) {
+        List<GroupJson> groups = new ArrayList<>();
+        List<LoadJson> loads = new ArrayList<>();
+        for (LoadGroup group : standing.sum().groups()) {
+            String id = group.correlation().map(known -> known.group().id()).orElse(null);
+            if (id != null) {
+                groups.add(GroupJson.of(group));
+            }
+            group.members().forEach(member -> loads.add(LoadJson.of(member.load(), member.decibans(), id)));
+        }
+        standing.sum().alone().forEach(load -> loads.add(LoadJson.of(load, load.decibans(), null)));
+        var condition = standing.condition();
+        List<LensJson> lenses = standing.lenses().stream().map(result -> LensJson.of(result, zone(condition, result.chance(), thresholds))).toList();
+        return new StandingJson(condition.id().value(), condition.name(), condition.shortName(), condition.scope(), shelf(standing), standing.informed(), standing.before(),
+                previous, standing.now(), standing.range().lower(), standing.range().upper(), standing.leads(), zone(condition, standing.now(), thresholds), standing.lens(),
+                standing.likelihoodRatio(), groups, loads, standing.sum().link(), standing.held().stream().map(load -> LoadJson.of(load, load.decibans(), null)).toList(),
+                standing.unweighed().stream().map(UnweighedJson::of).toList(), lenses,
+                lenses.stream().map(LensJson::zone).distinct().count() > 1, TallyJson.of(standing.tally()),
+                standing.above().map(wider -> wider.name()).orElse(null), condition.serious().orElse(""), PatternJson.of(standing.pattern(), catalogue));
+    }
+
+    private static Shelf shelf(Standing standing) {
+        if (standing.pattern().unlikely()) {
+            return Shelf.UNLIKELY;
+        }
+        return !standing.measured() ? Shelf.UNMEASURED : standing.informed() ? Shelf.WEIGHED : Shelf.WAITING;
+    }
+
+    private static Zone zone(Condition condition, double chance, Thresholds thresholds) {
+        if (condition.serious().isPresent() && chance >= thresholds.serious()) {
+            return Zone.REFER;
+        }
+        return chance < thresholds.setAside() ? Zone.SET_ASIDE : chance < thresholds.test() ? Zone.KEEP : chance <= thresholds.act() ? Zone.TEST : Zone.ACT;
+    }
+
+    /**
+     * Findings that share a factor.
+     *
+     * @param decibans what they add beside all the others
+     * @param apart    what they would add if each were news
+     */
+    @Schema(name = "SharedGroupJson")
+    public record GroupJson(String id, String name, double rho, lexicor.core.weighing.Correlation.Origin origin, double decibans, double apart) {
+        static GroupJson of(LoadGroup group) {
+            var correlation = group.correlation().orElseThrow();
+            return new GroupJson(correlation.group().id(), correlation.group().name(), correlation.present(), correlation.origin(), group.decibans(), group.apart());
+        }
+    }
+
+    /**
+     * A weight.
+     *
+     * @param likelihoodRatio of the finding alone
+     * @param decibans        of the finding alone
+     * @param part            what it adds here, in decibans, after what it shares with others
+     * @param group           id of its group; absent where it stands by itself
+     * @param estimate        whether it is the clinic's own estimate
+     * @param people          absent where only a ratio is known
+     * @param source          absent where it is the clinic's own estimate
+     */
+    public record LoadJson(List<String> testIds, boolean positive, String phrase, double likelihoodRatio, double decibans, double part,
+            @Schema(nullable = true) String group, boolean worthless, boolean estimate, String caution, @Schema(nullable = true) PeopleJson people,
+            @Schema(nullable = true) SourceJson source) {
+        static LoadJson of(Load load, double part, String group) {
+            return new LoadJson(load.tests().stream().map(test -> test.value()).toList(), load.positive(), load.phrase(), load.likelihoodRatio(),
+                    load.decibans(), part, group, load.worthless(), load.estimate(), load.caution(), load.frequencies().map(PeopleJson::of).orElse(null),
+                    load.record().map(SourceJson::of).orElse(null));
+        }
+    }
+
+    /** Of 1000 people, how many have it, and how many with and without it answer like this. */
+    public record PeopleJson(int have, int haveAndAnswer, int haveNotAndAnswer) {
+        static PeopleJson of(lexicor.core.weighing.NaturalFrequencies people) {
+            return new PeopleJson(people.have(), people.haveAndAnswer(), people.haveNotAndAnswer());
+        }
+    }
+
+    /** Where a figure comes from, as published. Sizes are absent where they were not published. */
+    public record SourceJson(String record, String citation, String population, String referenceStandard, String reviewState, String transcription,
+            boolean byInventors, @Schema(nullable = true) Double sensitivity, @Schema(nullable = true) Double specificity,
+            @Schema(nullable = true) Integer with, @Schema(nullable = true) Integer without, String note) {
+        static SourceJson of(lexicor.core.evidence.AccuracyRecord record) {
+            return new SourceJson(record.id().value(), record.citation(), record.population(), record.referenceStandard(), record.reviewState(),
+                    record.transcription(), record.originator(), record.sensitivity().isPresent() ? record.sensitivity().getAsDouble() : null,
+                    record.specificity().isPresent() ? record.specificity().getAsDouble() : null,
+                    record.with().isPresent() ? record.with().getAsInt() : null, record.without().isPresent() ? record.without().getAsInt() : null, record.note());
+        }
+    }
+
+    /** A finding on the table. */
+    public record UnweighedJson(String testId, Reading.Result result, String phrase, String because) {
+        static UnweighedJson of(Unweighed finding) {
+            return new UnweighedJson(finding.test().value(), finding.result(), finding.phrase(), finding.because());
+        }
+    }
+
+    /** One way of adding up, and what it added. */
+    public record LensJson(Lens lens, double chance, double likelihoodRatio, Zone zone, String by) {
+        static LensJson of(LensResult result, Zone zone) {
+            return new LensJson(result.lens(), result.chance(), result.likelihoodRatio(), zone, result.by());
+        }
+    }
+
+    /** Positives counted; {@code needed} is about half of the battery. */
+    public record TallyJson(int positives, int counted, int battery, int needed, Tally.Verdict verdict) {
+        static TallyJson of(Tally tally) {
+            return new TallyJson(tally.positives(), tally.counted(), tally.battery(), tally.needed(), tally.verdict());
+        }
+    }
+
+    /** How far the findings look like what is expected: never a chance. */
+    public record PatternJson(List<ExpectedJson> present, List<ExpectedJson> missing, List<ExpectedJson> against, List<ExpectedJson> notExamined,
+            List<ExpectedJson> defining) {
+        static PatternJson of(PatternReading pattern, Catalogue catalogue) {
+            return new PatternJson(those(pattern.present(), catalogue), those(pattern.missing(), catalogue), those(pattern.against(), catalogue),
+                    those(pattern.notExamined(), catalogue), those(pattern.defining(), catalogue));
+        }
+
+        private static List<ExpectedJson> those(List<Pattern.Expected> expected, Catalogue catalogue) {
+            return expected.stream().map(each -> new ExpectedJson(each.test().value(), catalogue.test(each.test()).shortName(), each.says())).toList();
+        }
+    }
+
+    /** A finding of a pattern, with the short name of the test that shows it. */
+    @Schema(name = "ExpectedFindingJson")
+    public record ExpectedJson(String testId, String test, String says) {
+    }
+}

@@ -1,0 +1,68 @@
+package lexicor.server.settings;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.evidence.Evidence;
+import lexicor.core.weighing.OwnEstimate;
+
+/** The clinic's own estimates among its settings: named own.TEST.CONDITION, written as positive/negative. */
+final class OwnEstimates {
+
+    private static final double LEAST = 0.01;
+    private static final double MOST = 100;
+
+    /** What an estimate is about. */
+    record Subject(ExaminationTest test, Condition condition) {
+    }
+
+    /** Likelihood ratios of a positive and of a negative. */
+    record Pair(double positive, double negative) {
+    }
+
+    private OwnEstimates() {
+    }
+
+    /** What a setting's name is about; empty where the test does not speak about the condition or a study does. */
+    static Optional<Subject> subject(String name, Catalogue catalogue, Evidence evidence) {
+        String[] parts = name.split("\\.", -1);
+        if (parts.length != 3) {
+            return Optional.empty();
+        }
+        return catalogue.tests().values().stream().filter(test -> test.id().value().equals(parts[1])).findFirst().flatMap(test -> test.reads().stream()
+                .filter(reads -> reads.condition().value().equals(parts[2]) && evidence.inUse(test.id(), reads.condition()).isEmpty()).findFirst()
+                .map(reads -> new Subject(test, catalogue.condition(reads.condition()))));
+    }
+
+    static Optional<Pair> pair(String value) {
+        String[] parts = value.split("/", -1);
+        try {
+            Pair pair = new Pair(Double.parseDouble(parts[0]), Double.parseDouble(parts[1]));
+            return parts.length == 2 && within(pair.positive()) && within(pair.negative()) ? Optional.of(pair) : Optional.empty();
+        } catch (NumberFormatException | ArrayIndexOutOfBoundsException notTwoNumbers) {
+            return Optional.empty();
+        }
+    }
+
+    private static boolean within(double ratio) {
+        return ratio >= LEAST && ratio <= MOST;
+    }
+
+    /** Every estimate that was entered. */
+    static List<OwnEstimate> of(Map<String, String> chosen, Catalogue catalogue) {
+        List<OwnEstimate> estimates = new ArrayList<>();
+        chosen.forEach((name, value) -> {
+            String[] parts = name.split("\\.", -1);
+            if (name.startsWith(SettingNames.OWN) && parts.length == 3) {
+                catalogue.tests().keySet().stream().filter(test -> test.value().equals(parts[1])).findFirst()
+                        .ifPresent(test -> catalogue.conditions().keySet().stream().filter(condition -> condition.value().equals(parts[2])).findFirst()
+                                .ifPresent(condition -> pair(value).ifPresent(pair -> estimates.add(new OwnEstimate(test, condition, pair.positive(), pair.negative())))));
+            }
+        });
+        return estimates;
+    }
+}

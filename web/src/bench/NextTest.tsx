@@ -1,0 +1,76 @@
+import type { Schemas } from "../shared/api/client";
+import { inHundred } from "../shared/format";
+import { Button } from "../shared/ui/Button";
+
+interface NextTestProps {
+  weighing: Schemas["WeighingJson"];
+  current: string;
+  testName: (id: string) => string;
+  onGo: (testId: string) => void;
+}
+
+type Ahead = Schemas["AheadJson"];
+
+/** What the test at hand could do, and which open test is the best next, with its answers both ways. */
+export function NextTest({ weighing, current, testName, onGo }: NextTestProps) {
+  const here = weighing.ahead.find((each) => each.testId === current);
+  const best = weighing.ahead.find((each) => each.worthDoing && each.testId !== current);
+  const better = best && (!here || best.bits / best.seconds > (1.05 * here.bits) / here.seconds) ? best : undefined;
+  return (
+    <>
+      {here && <Changes ahead={here} title={here.worthDoing ? "This test could do" : "This test would tell little"} />}
+      {!weighing.worthGoingOn ? (
+        <p className="text-read font-semibold">Nothing left is worth doing: no open test would change much.</p>
+      ) : better ? (
+        <section aria-label="Next best">
+          {!here && <Changes ahead={better} title={`${testName(better.testId)} could do`} />}
+          <div className="mt-1 flex items-center justify-between gap-2">
+            <p className="text-note leading-tight">
+              <strong>Next best: {testName(better.testId)}</strong>, {seconds(better)}
+              {better.moves && " with a change of position"}{!better.inOrder && ", not in the order"}. {reason(better)}
+            </p>
+            <Button onClick={() => { onGo(better.testId); }} aria-label={`Go to ${testName(better.testId)}`}>Go</Button>
+          </div>
+        </section>
+      ) : here ? null : <p className="text-read font-semibold">All tests of this order are done.</p>}
+    </>
+  );
+}
+
+function seconds(ahead: Ahead): string {
+  return `${String(Math.round(ahead.seconds))} s`;
+}
+
+function reason(ahead: Ahead): string {
+  const first = ahead.changes[0];
+  return first ? `${first.name}: ${inHundred(first.ifPositive)} if positive, ${inHundred(first.ifNegative)} if negative.` : "";
+}
+
+function Changes({ ahead, title }: { ahead: Ahead; title: string }) {
+  const shown = ahead.changes.slice(0, 2);
+  if (shown.length === 0) {
+    return <p className="text-note"><strong>{title}</strong>: nothing here has figures for it; it counts in the patterns.</p>;
+  }
+  return (
+    <table className="w-full text-right text-read leading-snug">
+      <thead className="text-note text-soft">
+        <tr>
+          <th scope="col" className="text-left font-semibold text-ink">{title}</th>
+          <th scope="col" className="px-2 font-normal">now</th>
+          <th scope="col" className="font-normal">positive</th>
+          <th scope="col" className="pl-2 font-normal">negative</th>
+        </tr>
+      </thead>
+      <tbody>
+        {shown.map((change) => (
+          <tr key={change.conditionId}>
+            <th scope="row" className="text-left font-normal">{change.name}</th>
+            <td className="px-2">{inHundred(change.now)}</td>
+            <td className="font-semibold">{inHundred(change.ifPositive)}</td>
+            <td className="pl-2 font-semibold">{inHundred(change.ifNegative)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
