@@ -20,6 +20,8 @@ interface RankingPanelProps {
 const MOST_WEIGHED = 5;
 const MOST_OTHERS = 3;
 const MOST_SETS = 2;
+/** From so many weighed conditions on the rest is a line, so that nothing has to be scrolled at the bench. */
+const FULL = 4;
 
 /** Where each condition stands, the sets in count, and what is worth doing next. */
 export function RankingPanel({ weighing, upToDate, waiting, current, testName, onGo }: RankingPanelProps) {
@@ -31,10 +33,11 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
   const unmeasured = weighing.standings.filter((standing) => standing.shelf === "UNMEASURED" && begun(standing.pattern));
   const unlikely = weighing.standings.filter((standing) => standing.shelf === "UNLIKELY");
   const open = weighing.standings.filter((standing) => standing.shelf === "WAITING");
-  const shownOpen = open.slice(0, weighed.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);
+  const full = weighed.length >= FULL;
+  const shownOpen = open.slice(0, full ? 0 : weighed.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);
   const more = open.length - shownOpen.length + Math.max(0, weighed.length - MOST_WEIGHED);
   const first = weighed[0];
-  const sets = weighing.clusters.filter((cluster) => cluster.positives.length + cluster.negatives.length > 1).slice(0, MOST_SETS);
+  const sets = weighing.clusters.filter((cluster) => cluster.positives.length + cluster.negatives.length > 1).slice(0, full ? 1 : MOST_SETS);
   return (
     <aside aria-label="Where it stands" aria-busy={!upToDate} className="flex flex-col gap-1.5 border-t border-line bg-sheet px-4 py-2 lg:overflow-y-auto lg:border-t-0 lg:border-l">
       <h2 className="flex items-baseline justify-between text-note font-semibold text-soft">
@@ -50,13 +53,13 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
         <section>
           <h3 className="text-note font-semibold text-soft">Not measured, by pattern</h3>
           <ul>
-            {unmeasured.slice(0, MOST_OTHERS).map((standing) => (
+            {unmeasured.slice(0, full ? 1 : MOST_OTHERS).map((standing) => (
               <li key={standing.conditionId} className="flex justify-between gap-2 text-note"><span>{standing.shortName}</span><span>{patternWords(standing.pattern)}</span></li>
             ))}
           </ul>
         </section>
       )}
-      {open.length > 0 && (
+      {shownOpen.length > 0 && (
         <section>
           <h3 className="text-note font-semibold text-soft">{first ? "Nothing weighed yet" : "Before any test"}</h3>
           <ol>
@@ -73,7 +76,7 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
       {unlikely.map((standing) => (
         <p key={standing.conditionId} className="text-note"><strong>{standing.shortName}</strong>: unlikely by definition, recheck. Not found: {standing.pattern.defining.map((each) => sentence(each.says)).join(", ")}.</p>
       ))}
-      {more > 0 && <Link to="weighing" className="flex min-h-8 items-center text-note underline">{more} more conditions</Link>}
+      {more > 0 && <Link to="weighing" className="flex min-h-8 items-center text-note underline">{full ? `${String(more)} more: nothing weighed for them yet, or less likely` : `${String(more)} more conditions`}</Link>}
       <div className="mt-auto flex flex-col gap-1.5 border-t-2 border-ink pt-1.5">
         {sets.map((cluster) => (
           <p key={cluster.id} className="flex items-center justify-between gap-2 text-note leading-snug">

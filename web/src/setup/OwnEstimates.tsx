@@ -49,18 +49,18 @@ function Add() {
       event.preventDefault();
       choose.mutate({ name: `own.${test}.${condition}`, value: `${positive}/${negative}` }, { onSuccess: () => { setPositive(""); setNegative(""); } });
     }}>
-      <label className="text-note">Test
-        <select value={test} onChange={(event) => { setTest(event.target.value); setCondition(""); }} className={`${field} block max-w-72`}>
+      <div><label htmlFor="own-test" className="block text-note">Test</label>
+        <select id="own-test" value={test} onChange={(event) => { setTest(event.target.value); setCondition(""); }} className={`${field} block max-w-72`}>
           <option value="">choose …</option>
           {library.data?.tests.map((each) => <option key={each.id} value={each.id}>{each.name}</option>)}
         </select>
-      </label>
-      <label className="text-note">For
-        <select value={condition} onChange={(event) => { setCondition(event.target.value); }} className={`${field} block max-w-64`}>
+      </div>
+      <div><label htmlFor="own-condition" className="block text-note">For</label>
+        <select id="own-condition" value={condition} onChange={(event) => { setCondition(event.target.value); }} className={`${field} block max-w-64`}>
           <option value="">choose …</option>
           {sheet.data?.reads.filter((each) => each.weighs == null).map((each) => <option key={each.conditionId} value={each.conditionId}>{each.conditionName}</option>)}
         </select>
-      </label>
+      </div>
       <label className="text-note">Odds × if positive<input value={positive} inputMode="decimal" onChange={(event) => { setPositive(event.target.value); choose.reset(); }} className={`${field} block w-24`} /></label>
       <label className="text-note">Odds × if negative<input value={negative} inputMode="decimal" onChange={(event) => { setNegative(event.target.value); choose.reset(); }} className={`${field} block w-24`} /></label>
       <Button type="submit" disabled={!test || !condition}>Add the estimate</Button>

@@ -37,7 +37,8 @@ class AccessibilityJourneyTest {
                     complaints.add("loaded from outside: " + request.url());
                 }
             });
-            page.navigate(Suite.server().address() + "/?find=SL-0412");
+            page.navigate(Suite.server().address() + "/");
+            page.getByLabel("Find").fill("SL-0412");
             clean(page, "list", page.getByText("SL-0412"));
             page.getByText("SL-0412").click();
             String examination = page.url();
@@ -57,11 +58,13 @@ class AccessibilityJourneyTest {
             page.navigate(Suite.server().address() + "/?state=SUSPENDED");
             page.getByText("SL-0430").click();
             clean(page, "suspended", page.getByText("Stop. Refer, per local pathway."));
-            page.navigate(Suite.server().address() + "/?find=SL-0432");
+            page.navigate(Suite.server().address() + "/");
+            page.getByLabel("Find").fill("SL-0432");
             page.getByText("SL-0432").click();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
             clean(page, "intake of a hand", page.getByText("Tingling or numbness"));
-            page.navigate(Suite.server().address() + "/?find=SL-0431");
+            page.navigate(Suite.server().address() + "/");
+            page.getByLabel("Find").fill("SL-0431");
             page.getByText("SL-0431").click();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
             page.locator("summary").last().click();
@@ -70,7 +73,8 @@ class AccessibilityJourneyTest {
             page.getByLabel("Year of birth").fill("19");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start").setExact(true)).click();
             clean(page, "start with faults", page.getByText("Tap the joint that hurts."));
-            page.navigate(Suite.server().address() + "/?find=SL-0412");
+            page.navigate(Suite.server().address() + "/");
+            page.getByLabel("Find").fill("SL-0412");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0412")).click();
             clean(page, "case", page.getByText("Complaints and visits"));
             page.navigate(Suite.server().address() + "/setup/schools");

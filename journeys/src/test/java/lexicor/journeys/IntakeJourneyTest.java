@@ -200,13 +200,15 @@ class IntakeJourneyTest {
 
     @Test
     void a_re_examination_begins_with_what_was_told_and_asks_the_rest_anew() {
-        page.navigate(Suite.server().address() + "/?find=SL-0415");
+        page.navigate(Suite.server().address() + "/");
+        page.getByLabel("Find").fill("SL-0415");
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0415")).click();
         tap("Examine again");
         assertThat(page.getByText("Red flags are not all asked")).isVisible();
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Suddenly, no injury").setPressed(true))).isVisible();
         assertThat(group("Pain now").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(true))).hasCount(0);
-        page.navigate(Suite.server().address() + "/?find=SL-0415");
+        page.navigate(Suite.server().address() + "/");
+        page.getByLabel("Find").fill("SL-0415");
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0415: all 2 visits"))).isVisible();
     }
 
