@@ -27,7 +27,7 @@ export function NextTest({ weighing, current, testName, onGo }: NextTestProps) {
           <div className="mt-1 flex items-center justify-between gap-2">
             <p className="text-note leading-tight">
               <strong>Next best: {testName(better.testId)}</strong>, {seconds(better)}
-              {better.moves && " with a change of position"}{!better.inOrder && ", not in the order"}. {reason(better)}
+              {better.moves && " with a change of position"}{!better.inOrder && ", not in the order"}.{here && ` ${reason(better)}`}
             </p>
             <Button onClick={() => { onGo(better.testId); }} aria-label={`Go to ${testName(better.testId)}`}>Go</Button>
           </div>

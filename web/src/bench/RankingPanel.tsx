@@ -76,7 +76,7 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
       {unlikely.map((standing) => (
         <p key={standing.conditionId} className="text-note"><strong>{standing.shortName}</strong>: unlikely by definition, recheck. Not found: {standing.pattern.defining.map((each) => sentence(each.says)).join(", ")}.</p>
       ))}
-      {more > 0 && <Link to="weighing" className="flex min-h-8 items-center text-note underline">{full ? `${String(more)} more: nothing weighed for them yet, or less likely` : `${String(more)} more conditions`}</Link>}
+      {more > 0 && <Link to="weighing" className="flex min-h-8 items-center text-note underline">{more} more conditions</Link>}
       <div className="mt-auto flex flex-col gap-1.5 border-t-2 border-ink pt-1.5">
         {sets.map((cluster) => (
           <p key={cluster.id} className="flex items-center justify-between gap-2 text-note leading-snug">

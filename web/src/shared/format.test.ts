@@ -26,7 +26,7 @@ describe("numbers as the page writes them", () => {
     expect([sentence("AC joint pain"), sentence("Frozen shoulder")]).toEqual(["AC joint pain", "frozen shoulder"]);
   });
 
-  it.each([[0.02, "under 1"], [0.06, "1"], [0.68, "7"], [0.94, "9"], [0.999, "nearly 10"]])("a share of %s is %s in ten", (share, expected) => {
+  it.each([[0.02, "under 1"], [0.06, "1"], [0.68, "7"], [0.94, "9"], [0.999, "9+"]])("a share of %s is %s in ten", (share, expected) => {
     expect(tenths(share)).toBe(expected);
   });
 });

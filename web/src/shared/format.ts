@@ -18,10 +18,10 @@ export function ofThousand(chance: number): number {
   return Math.min(990, Math.max(10, 10 * Math.round(100 * chance)));
 }
 
-/** A share in tenths that promises no more than it holds: "7", "under 1", "nearly 10". */
+/** A share in tenths that promises no more than it holds: "7", "under 1", "9+". */
 export function tenths(share: number): string {
   const rounded = Math.round(10 * share);
-  return rounded < 1 ? "under 1" : rounded > 9 ? "nearly 10" : String(rounded);
+  return rounded < 1 ? "under 1" : rounded > 9 ? "9+" : String(rounded);
 }
 
 /** A likelihood ratio as a factor on the odds: "× 3.9" or "÷ 1.5". */

@@ -40,11 +40,11 @@ function Reversals({ insight, testName }: CloserProps) {
 }
 
 function Ahead({ insight }: { insight: Schemas["InsightJson"] }) {
-  const worth = insight.ahead.filter((each) => (each.changes[0]?.ifPositive ?? 0) !== (each.changes[0]?.ifNegative ?? 0));
+  const worth = insight.ahead.filter((each) => each.changes[0] && inHundred(each.changes[0].ifPositive) !== inHundred(each.changes[0].ifNegative));
   return (
     <section aria-labelledby="ahead" className="mt-6 break-inside-avoid">
       <h2 id="ahead" className="font-serif text-2xl font-semibold">What could still move it</h2>
-      {worth.length === 0 ? <p className="text-read">No open test has figures for it.</p> : (
+      {worth.length === 0 ? <p className="text-read">{insight.ahead.length === 0 ? "No open test has figures for it." : "Nothing: either answer of any open test would leave it where it is."}</p> : (
         <table className="mt-1 w-full text-read">
           <thead className="text-note text-soft"><tr><th scope="col" className="text-left font-normal">Test</th><th scope="col" className="px-3 text-right font-normal">if positive</th><th scope="col" className="px-3 text-right font-normal">if negative</th><th scope="col" className="text-right font-normal">time</th></tr></thead>
           <tbody>
@@ -53,7 +53,7 @@ function Ahead({ insight }: { insight: Schemas["InsightJson"] }) {
                 <th scope="row" className="py-1.5 text-left font-normal">{each.name}</th>
                 <td className="px-3 text-right font-semibold">{inHundred(each.changes[0]?.ifPositive ?? 0)}</td>
                 <td className="px-3 text-right font-semibold">{inHundred(each.changes[0]?.ifNegative ?? 0)}</td>
-                <td className="text-right">{Math.round(each.seconds)} s</td>
+                <td className="text-right whitespace-nowrap">{Math.round(each.seconds)} s</td>
               </tr>
             ))}
           </tbody>

@@ -24,7 +24,7 @@ const ZONE_WORDS: Record<Standing["zone"], string> = {
 export function SidePanel({ standing, clusters }: { standing: Standing; clusters: Schemas["ClusterJson"][] }) {
   const have = ofThousand(standing.now);
   return (
-    <aside aria-label="What it means" className="flex flex-col gap-5 border-t border-line bg-sheet p-5 lg:overflow-y-auto lg:border-t-0 lg:border-l">
+    <aside aria-label="What it means" tabIndex={0} className="flex flex-col gap-5 border-t border-line bg-sheet p-5 lg:overflow-y-auto lg:border-t-0 lg:border-l">
       <section>
         <h2 className="text-note font-semibold text-soft">1000 people {standing.informed ? "who answered like this" : "who come like this"}</h2>
         <div className="my-2 max-w-96 break-inside-avoid"><People have={have} label={`${String(have)} of 1000 dots are full`} /></div>

@@ -1,6 +1,7 @@
 package lexicor.core.weighing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -88,7 +89,7 @@ final class PointModel {
 
         private static double[] product(Kernel kernel, List<double[]> columns, int members) {
             double[] product = new double[kernel.inner()];
-            java.util.Arrays.fill(product, 1);
+            Arrays.fill(product, 1);
             for (int j = 0; j < columns.size(); j++) {
                 if ((members >> j & 1) == 1) {
                     times(product, columns.get(j));

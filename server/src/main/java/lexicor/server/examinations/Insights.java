@@ -1,6 +1,8 @@
 package lexicor.server.examinations;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -76,7 +78,7 @@ class Insights {
                 throw new BadInput("rho", rho + " for '" + group + "'; allowed: 0 to " + Correlation.MOST);
             }
         });
-        Map<String, Double> all = new java.util.LinkedHashMap<>(usual.correlations());
+        Map<String, Double> all = new LinkedHashMap<>(usual.correlations());
         all.putAll(chosen);
         return usual.with(all);
     }
@@ -96,14 +98,14 @@ class Insights {
     }
 
     private double at(Visit visit, List<TestReading> readings, Standing standing, Correlation group, double rho) {
-        Map<String, Double> chosen = new java.util.LinkedHashMap<>(visit.assumptions().correlations());
+        Map<String, Double> chosen = new LinkedHashMap<>(visit.assumptions().correlations());
         chosen.put(group.group().id(), rho);
         return weighing.withoutRanges().weigh(visit.with(visit.assumptions().with(chosen)), readings, 0).of(standing.condition().id()).now();
     }
 
     /** Those that are written beside it, then the leaders it has to hold its own against. */
     private List<InsightJson.RivalJson> rivals(Condition condition, Ranking ranking, Foresight foresight, Set<TestId> open) {
-        Map<ConditionId, Pattern.Rival> written = new java.util.LinkedHashMap<>();
+        Map<ConditionId, Pattern.Rival> written = new LinkedHashMap<>();
         Pattern pattern = catalogue.patterns().get(condition.id());
         if (pattern != null) {
             pattern.rivals().forEach(rival -> written.put(rival.condition(), rival));
@@ -131,7 +133,7 @@ class Insights {
         Set<TestId> order = Set.copyOf(catalogue.routine(recorded.row().region()).order());
         return foresight.values(open, recorded.history().standsAt().map(test -> catalogue.test(test).position())).stream()
                 .filter(value -> value.changes().stream().anyMatch(change -> change.condition().equals(condition)))
-                .sorted(java.util.Comparator.comparingDouble((TestValue value) -> -bits(value, condition))).limit(MOST_AHEAD)
+                .sorted(Comparator.comparingDouble((TestValue value) -> -bits(value, condition))).limit(MOST_AHEAD)
                 .map(value -> AheadJson.of(only(value, condition), catalogue.test(value.test()).shortName(), order.contains(value.test()))).toList();
     }
 

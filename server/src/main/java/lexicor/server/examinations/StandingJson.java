@@ -7,11 +7,14 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.examination.Reading;
+import lexicor.core.weighing.Correlation;
 import lexicor.core.weighing.Lens;
 import lexicor.core.weighing.LensResult;
 import lexicor.core.weighing.Load;
 import lexicor.core.weighing.LoadGroup;
+import lexicor.core.weighing.NaturalFrequencies;
 import lexicor.core.weighing.PatternReading;
 import lexicor.core.weighing.Standing;
 import lexicor.core.weighing.Tally;
@@ -80,7 +83,7 @@ public record StandingJson(String conditionId, String name, String shortName, St
      * @param apart    what they would add if each were news
      */
     @Schema(name = "SharedGroupJson")
-    public record GroupJson(String id, String name, double rho, lexicor.core.weighing.Correlation.Origin origin, double decibans, double apart) {
+    public record GroupJson(String id, String name, double rho, Correlation.Origin origin, double decibans, double apart) {
         static GroupJson of(LoadGroup group) {
             var correlation = group.correlation().orElseThrow();
             return new GroupJson(correlation.group().id(), correlation.group().name(), correlation.present(), correlation.origin(), group.decibans(), group.apart());
@@ -110,7 +113,7 @@ public record StandingJson(String conditionId, String name, String shortName, St
 
     /** Of 1000 people, how many have it, and how many with and without it answer like this. */
     public record PeopleJson(int have, int haveAndAnswer, int haveNotAndAnswer) {
-        static PeopleJson of(lexicor.core.weighing.NaturalFrequencies people) {
+        static PeopleJson of(NaturalFrequencies people) {
             return new PeopleJson(people.have(), people.haveAndAnswer(), people.haveNotAndAnswer());
         }
     }
@@ -119,7 +122,7 @@ public record StandingJson(String conditionId, String name, String shortName, St
     public record SourceJson(String record, String citation, String population, String referenceStandard, String reviewState, String transcription,
             boolean byInventors, @Schema(nullable = true) Double sensitivity, @Schema(nullable = true) Double specificity,
             @Schema(nullable = true) Integer with, @Schema(nullable = true) Integer without, String note) {
-        static SourceJson of(lexicor.core.evidence.AccuracyRecord record) {
+        static SourceJson of(AccuracyRecord record) {
             return new SourceJson(record.id().value(), record.citation(), record.population(), record.referenceStandard(), record.reviewState(),
                     record.transcription(), record.originator(), record.sensitivity().isPresent() ? record.sensitivity().getAsDouble() : null,
                     record.specificity().isPresent() ? record.specificity().getAsDouble() : null,
