@@ -15,7 +15,6 @@ import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
-import lexicor.core.weighing.Correlations;
 import lexicor.core.weighing.Foresight;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.TestValue;
@@ -44,16 +43,17 @@ import org.openjdk.jmh.runner.options.OptionsBuilder;
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
-@Warmup(iterations = 3, time = 4)
-@Measurement(iterations = 4, time = 4)
+@Warmup(iterations = 2, time = 4)
+@Measurement(iterations = 3, time = 4)
 public class WeighingBench {
 
     private static final int CANDIDATES = 40;
 
-    @Param({"5", "10", "20"})
-    private int findings;
+    /** Findings and draws. */
+    @Param({"20/4000", "20/1000", "10/4000", "5/4000"})
+    private String size;
 
-    @Param({"1000", "4000"})
+    private int findings;
     private int draws;
 
     private Catalogue catalogue;
@@ -72,6 +72,8 @@ public class WeighingBench {
 
     @Setup
     public void examine() {
+        findings = Integer.parseInt(size.split("/")[0]);
+        draws = Integer.parseInt(size.split("/")[1]);
         catalogue = CatalogueReader.shipped();
         evidence = EvidenceReader.shipped(catalogue);
         WeighingSettings usual = WeighingSettings.USUAL;
@@ -130,10 +132,5 @@ public class WeighingBench {
     @Benchmark
     public List<TestValue> what_next() {
         return Foresight.of(weighing, visit, all).values(candidates, Optional.empty());
-    }
-
-    @Benchmark
-    public Correlations learning_from_sets() {
-        return Correlations.of(catalogue, evidence);
     }
 }

@@ -1,12 +1,13 @@
 package lexicor.core.weighing;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 
 /**
  * Parts a sum into what each finding adds. A group adds what would be missing without it; within the group this is split
  * by averaging over the orders in which its findings could have come (the Shapley value), so that the split does not
- * depend on the order of testing. What the groups do not make up together is the work of the link between them.
+ * depend on the order of testing; the split is taken by the quick rule and made up to the group's own sum. What the groups do not make up together is the work of the link between them.
  */
 final class Contributions {
 
@@ -18,16 +19,17 @@ final class Contributions {
 
     static Standing.Sum of(Combination combination, PointModel points) {
         List<LoadGroup> groups = new ArrayList<>();
+        PointModel quick = points.quick();
         double total = points.logLikelihoodRatio();
         double parts = combination.logAlone();
         for (int g = 0; g < combination.bundles().size(); g++) {
             Bundle bundle = combination.bundles().get(g);
-            double[] split = split(points, g, bundle.loads().size());
+            double sum = total - points.logWithoutBundle(g);
+            double[] split = split(quick, g, bundle.loads().size());
+            double rest = (sum - Arrays.stream(split).sum()) / split.length;
             List<LoadGroup.Member> members = new ArrayList<>();
-            double sum = 0;
             for (int j = 0; j < split.length; j++) {
-                members.add(new LoadGroup.Member(bundle.loads().get(j), Decibans.of(split[j])));
-                sum += split[j];
+                members.add(new LoadGroup.Member(bundle.loads().get(j), Decibans.of(split[j] + rest)));
             }
             groups.add(new LoadGroup(bundle.correlation(), members, Decibans.of(sum)));
             parts += sum;
@@ -78,15 +80,7 @@ final class Contributions {
         double none = points.logWithMembers(bundle, 0);
         double whole = points.logWithMembers(bundle, all);
         double[] split = new double[members];
-        double sum = 0;
-        for (int j = 0; j < members; j++) {
-            split[j] = (points.logWithMembers(bundle, 1 << j) - none + whole - points.logWithMembers(bundle, all & ~(1 << j))) / 2;
-            sum += split[j];
-        }
-        double rest = (whole - none - sum) / members;
-        for (int j = 0; j < members; j++) {
-            split[j] += rest;
-        }
+        Arrays.setAll(split, j -> (points.logWithMembers(bundle, 1 << j) - none + whole - points.logWithMembers(bundle, all & ~(1 << j))) / 2);
         return split;
     }
 }

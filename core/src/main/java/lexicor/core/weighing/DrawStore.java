@@ -13,6 +13,7 @@ import java.util.function.Supplier;
 final class DrawStore {
 
     private static final int MOST_DRAWS = 768;
+    private static final int MOST_PROFILES = 192;
     private static final int MOST_WEIGHED = 512;
 
     /**
@@ -25,6 +26,7 @@ final class DrawStore {
     }
 
     private final Map<Key, double[]> draws = latest(MOST_DRAWS);
+    private final Map<Key, double[]> profiles = latest(MOST_PROFILES);
     private final Map<Object, Weighed> weighed = latest(MOST_WEIGHED);
 
     private static <K, V> Map<K, V> latest(int most) {
@@ -38,20 +40,24 @@ final class DrawStore {
 
     /** The draws of a key, made now if they are not kept. The array must not be changed. */
     double[] draws(Key key, Function<Key, double[]> make) {
-        double[] known = draws.get(key);
-        if (known == null) {
-            known = make.apply(key);
-            draws.put(key, known);
-        }
-        return known;
+        return kept(draws, key, () -> make.apply(key));
+    }
+
+    /** What was made of the draws of a bundle, made now if it is not kept. The array must not be changed. */
+    double[] profiles(Key key, Supplier<double[]> make) {
+        return kept(profiles, key, make);
     }
 
     /** What was weighed from a key, weighed now if it is not kept. */
     Weighed weighed(Object key, Supplier<Weighed> weigh) {
-        Weighed known = weighed.get(key);
+        return kept(weighed, key, weigh);
+    }
+
+    private static <K, V> V kept(Map<K, V> map, K key, Supplier<V> make) {
+        V known = map.get(key);
         if (known == null) {
-            known = weigh.get();
-            weighed.put(key, known);
+            known = make.get();
+            map.put(key, known);
         }
         return known;
     }

@@ -49,7 +49,10 @@ final class DrawnModel {
             System.arraycopy(OUTER, 0, chances, i * outer, outer);
         }
         for (Bundle bundle : bundles) {
-            multiply(chances, bundle, withCondition);
+            double[] profiles = sampler.kept(bundle, withCondition, link, () -> profiles(bundle, withCondition));
+            for (int i = 0; i < chances.length; i++) {
+                chances[i] *= profiles[i];
+            }
         }
         double[] logs = new double[draws];
         for (int i = 0; i < draws; i++) {
@@ -62,7 +65,8 @@ final class DrawnModel {
         return logs;
     }
 
-    private void multiply(double[] chances, Bundle bundle, boolean withCondition) {
+    /** A bundle's part at each value of the wider factor, draw after draw. */
+    private double[] profiles(Bundle bundle, boolean withCondition) {
         int draws = sampler.draws();
         int outer = OUTER.length;
         int members = bundle.loads().size();
@@ -75,6 +79,7 @@ final class DrawnModel {
         boolean single = members == 1;
         byte[] rhos = single ? null : sampler.rhos(bundle.correlation().orElseThrow(), withCondition);
         Kernel kernel = single ? Kernel.of(Math.min(link, bundle.rho(withCondition, link)), link, RULE) : null;
+        double[] profiles = new double[draws * outer];
         double[] profile = new double[outer];
         double[] product = new double[0];
         for (int i = 0; i < draws; i++) {
@@ -87,10 +92,9 @@ final class DrawnModel {
             }
             fill(product, shifts, kernel.scale(), quantiles, positive, i);
             kernel.into(product, profile);
-            for (int v = 0; v < outer; v++) {
-                chances[i * outer + v] *= profile[v];
-            }
+            System.arraycopy(profile, 0, profiles, i * outer, outer);
         }
+        return profiles;
     }
 
     private static void fill(double[] product, double[] shifts, double scale, double[][] quantiles, boolean[] positive, int draw) {

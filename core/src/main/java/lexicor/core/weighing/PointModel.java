@@ -11,19 +11,29 @@ import java.util.Optional;
  */
 final class PointModel {
 
-    private static final Kernel.Rule RULE = Kernel.Rule.FINE;
-    private static final double[] OUTER = RULE.outerWeights();
-
     private final Combination combination;
     private final double link;
+    private final Kernel.Rule rule;
+    private final double[] outer;
     private final State present;
     private final State absent;
 
     PointModel(Combination combination, double link) {
+        this(combination, link, Kernel.Rule.FINE);
+    }
+
+    private PointModel(Combination combination, double link, Kernel.Rule rule) {
         this.combination = combination;
         this.link = link;
+        this.rule = rule;
+        this.outer = rule.outerWeights();
         this.present = new State(true);
         this.absent = new State(false);
+    }
+
+    /** The same by the quick rule, for what is only shared out. */
+    PointModel quick() {
+        return new PointModel(combination, link, Kernel.Rule.COARSE);
     }
 
     /** log of the likelihood ratio of everything. */
@@ -84,7 +94,7 @@ final class PointModel {
         }
 
         private Kernel kernel(double rho) {
-            return Kernel.of(rho, link, RULE);
+            return Kernel.of(rho, link, rule);
         }
 
         private static double[] product(Kernel kernel, List<double[]> columns, int members) {
@@ -123,8 +133,8 @@ final class PointModel {
         /** The chance of all bundles but one, times a profile. */
         private double chance(int without, double[] profile) {
             double sum = 0;
-            for (int v = 0; v < OUTER.length; v++) {
-                double value = OUTER[v] * (profile == null ? 1 : profile[v]);
+            for (int v = 0; v < outer.length; v++) {
+                double value = outer[v] * (profile == null ? 1 : profile[v]);
                 for (int g = 0; g < profiles.size(); g++) {
                     if (g != without) {
                         value *= profiles.get(g)[v];

@@ -2,6 +2,7 @@ package lexicor.core.weighing;
 
 import java.util.Arrays;
 import java.util.SplittableRandom;
+import java.util.function.Supplier;
 import lexicor.core.evidence.Belief;
 import org.hipparchus.random.RandomDataGenerator;
 
@@ -83,6 +84,13 @@ final class Sampler {
             steps[i] = (byte) Math.round(RhoBelief.at(index) / RHO_GRID);
         }
         return steps;
+    }
+
+    /** What was made of a bundle's draws, made now if it is not kept. */
+    double[] kept(Bundle bundle, boolean withCondition, double link, Supplier<double[]> make) {
+        record Whole(Bundle bundle, boolean withCondition, double link) {
+        }
+        return store.profiles(new DrawStore.Key("profiles", new Whole(bundle, withCondition, link), draws, betweenStudies, seed), make);
     }
 
     private double[] normals(long from, double mean, double deviation) {
