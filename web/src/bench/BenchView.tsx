@@ -90,8 +90,9 @@ export function BenchView() {
   const keys: Record<string, (() => void) | undefined> = {
     PageDown: forward, PageUp: () => { go(order[position - 1]); }, Backspace: takeBack, "Ctrl+z": takeBack, "?": () => { setSheet(true); },
   };
+  const hasNothing = Object.keys(test.nothing).length > 0;
   if (!closed) {
-    keys["0"] = nothingBoth;
+    keys["0"] = hasNothing ? nothingBoth : undefined;
     wellAnswers(test, there).forEach((answer, index) => { keys[String(index + 1)] = () => { recordWell(answer.parts); }; });
     test.parts.forEach((part) => part.options.forEach((option, index) => {
       const key = PART_KEYS[part.key]?.[index];
@@ -125,7 +126,7 @@ export function BenchView() {
           {weighing?.lastTest === test.id && live.upToDate && <Effect weighing={weighing} testId={test.id} />}
         </ReadingStrip>
         <div className="bottom-0 mt-auto [@media(min-height:600px)]:sticky flex flex-wrap gap-2 bg-paper pb-1">
-          <Button look={here || closed ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" disabled={closed} onClick={nothingBoth}>Nothing, both sides</Button>
+          <Button look={here || closed || !hasNothing ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" disabled={closed || !hasNothing} onClick={nothingBoth}>Nothing, both sides</Button>
           <Button disabled={closed} onClick={leaveOut}>Leave out</Button>
           <Button look={here || closed ? "primary" : "quiet"} keycap="PgDn" className="sm:flex-1 sm:basis-52" onClick={forward}>
             {following ? <>Next<span className="hidden sm:inline">: {byId.get(following)?.shortName}</span></> : "See the weighing"}

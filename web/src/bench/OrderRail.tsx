@@ -2,6 +2,7 @@ import { useEffect, useRef } from "react";
 import { LockGlyph } from "../intake/LockNotice";
 import type { Schemas } from "../shared/api/client";
 import { ProgressGlyph, progressWords, type Progress } from "../shared/drawings/ProgressGlyph";
+import { AddTest } from "./AddTest";
 
 interface OrderRailProps {
   region: Schemas["RegionJson"];
@@ -44,6 +45,7 @@ export function OrderRail({ region, added, progress, locked, current, onGo }: Or
           </section>
         );
       })}
+      <AddTest tests={region.tests.filter((test) => !steps.some((step) => step.testIds.includes(test.id)))} onGo={onGo} />
     </nav>
   );
 }

@@ -1,10 +1,11 @@
 import type { ReactNode } from "react";
-import { nothing, withChoice, withMeasure, type Test } from "../examination/commands";
+import { isArcAngle, nothing, withChoice, withMeasure, type Test } from "../examination/commands";
 import { choices, measure, type Attempt, type Part } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { ArcDial } from "./ArcDial";
 import { ChoiceRow } from "./ChoiceRow";
+import { MeasureField } from "./MeasureField";
 
 /** Keys of each part's answers. */
 export const PART_KEYS: Record<string, string[]> = { pain: ["4", "5", "6"], strength: ["7", "8", "9"], site: ["a", "s", "d", "f", "g"] };
@@ -50,7 +51,8 @@ export function wellAnswers(test: Test, attempt: Attempt | undefined): QuickAnsw
 /** The uninvolved side: narrow and first, since it is examined first and is usually normal. */
 export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
   const answers = wellAnswers(test, attempt);
-  return answers.length === 0 ? null : (
+  const measures = test.parts.filter((part) => part.unit && !isArcAngle(part.key) && test.wellSideParts.includes(part.key));
+  return answers.length + measures.length === 0 ? null : (
     <section aria-label={`${capital(sideWord(side))}, uninvolved side`} className="border border-line bg-sheet p-2.5 md:w-38">
       <h2 className="mb-2 flex items-baseline justify-between text-read font-semibold">{capital(sideWord(side))} <span className="text-note font-normal text-soft">uninvolved</span></h2>
       <div className="flex gap-1.5 md:flex-col">
@@ -60,6 +62,11 @@ export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
           </Button>
         ))}
       </div>
+      {measures.map((part) => (
+        <div key={part.key} className="mt-1.5">
+          <MeasureField key={test.id} part={part} side={sideWord(side)} narrow value={measure(attempt, part.key)} onSet={(value) => { onRecord(withMeasure(attempt?.parts ?? [], part.key, value, part.unit ?? "")); }} />
+        </div>
+      ))}
     </section>
   );
 }
@@ -83,13 +90,25 @@ export function InvolvedPanel({ test, side, attempt, onRecord }: PanelProps) {
     <section aria-label={`${capital(sideWord(side))}, involved side`} className="min-w-0 flex-1 border-2 border-ink bg-sheet p-2.5">
       <div className="flex flex-col gap-1.5">
         {lists.filter((part) => part.key !== "site").map((part, index) => row(part, index === 0 ? <InvolvedHeading side={side} /> : undefined))}
-        {measures.length > 0 ? (
+        {measures.some((part) => isArcAngle(part.key)) ? (
           <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
             <ArcDial disabled={!hurts} measures={measures} values={measures.map((part) => measure(attempt, part.key))} side={side}
               onSet={(key, value) => { onRecord(withMeasure(parts, key, value, measures.find((part) => part.key === key)?.unit ?? "")); }} />
             <div className="[&>div]:sm:max-w-30">{sites}</div>
           </div>
-        ) : sites}
+        ) : (
+          <>
+            {sites}
+            {measures.length > 0 && (
+              <div className={`grid gap-x-4 gap-y-1.5 ${measures.length > 2 ? "xl:grid-cols-2" : ""}`}>
+                {measures.map((part) => (
+                  <MeasureField key={`${test.id} ${part.key}`} part={part} side={sideWord(side)} value={measure(attempt, part.key)}
+                    onSet={(value) => { onRecord(withMeasure(parts, part.key, value, part.unit ?? "")); }} />
+                ))}
+              </div>
+            )}
+          </>
+        )}
       </div>
     </section>
   );

@@ -31,8 +31,12 @@ describe("a response", () => {
   });
 
   it("forgets where it hurt once it does not hurt", () => {
-    const hurt = withMeasure(withChoice(test, withChoice(test, [], "pain", "familiar"), "site", "top"), "angle", 90, "°");
+    const hurt = withMeasure(withChoice(test, withChoice(test, [], "pain", "familiar"), "site", "top"), "angle-worst", 90, "°");
     expect(withChoice(test, hurt, "pain", "none")).toEqual([{ key: "pain", choice: "none" }]);
+  });
+
+  it("keeps measures that mean something without pain", () => {
+    expect(withChoice(test, withMeasure([], "external-rotation", 20, "°"), "pain", "none")).toEqual([{ key: "external-rotation", measure: 20, unit: "°" }, { key: "pain", choice: "none" }]);
   });
 
   it("is no longer left out once anything is recorded", () => {

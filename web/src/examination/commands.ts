@@ -60,7 +60,12 @@ export function withChoice(test: Test, parts: readonly Part[], key: string, choi
   const had = parts.some((part) => part.key === key && part.choice === choice);
   const others = taken(parts).filter((part) => part.key !== key || (many && part.choice !== choice));
   const next = had ? others : [...others, { key, choice }];
-  return key === "pain" && (choice === "none" || had) ? next.filter((part) => part.key !== "site" && part.measure == null) : next;
+  return key === "pain" && (choice === "none" || had) ? next.filter((part) => part.key !== "site" && !isArcAngle(part.key)) : next;
+}
+
+/** Whether a part is an angle at which pain begins, is worst or ends: without pain it has no meaning. */
+export function isArcAngle(key: string): boolean {
+  return key.startsWith("angle-");
 }
 
 /** The parts with one measure set. */

@@ -1,6 +1,8 @@
+import { useEffect, useRef } from "react";
 import { Link } from "react-router";
 import { undo } from "../examination/commands";
 import { useLive } from "../examination/ExaminationFrame";
+import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";
 import { FactList } from "./FactList";
@@ -17,6 +19,7 @@ export function IntakeView() {
   const live = useLive();
   const intake = useIntake(live);
   const { form, state } = intake;
+  useShownStop(state?.safety.state, form !== undefined);
   if (!form) {
     return <Waiting page what="the questions" />;
   }
@@ -55,6 +58,19 @@ export function IntakeView() {
       </div>
     </main>
   );
+}
+
+/** An examination that was suspended opens at the reason. One that is suspended while somebody answers stays where they are. */
+function useShownStop(state: Schemas["SafetyJson"]["state"] | undefined, shown: boolean) {
+  const opened = useRef(false);
+  useEffect(() => {
+    if (state && shown && !opened.current) {
+      opened.current = true;
+      if (state === "SUSPENDED") {
+        document.getElementById("red-flags")?.scrollIntoView();
+      }
+    }
+  }, [state, shown]);
 }
 
 /** Where in the region; a region of one zone needs no question. */

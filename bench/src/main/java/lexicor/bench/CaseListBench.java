@@ -14,7 +14,6 @@ import org.openjdk.jmh.annotations.Param;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
-import org.openjdk.jmh.annotations.TearDown;
 import org.openjdk.jmh.annotations.Warmup;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -31,7 +30,9 @@ public class CaseListBench {
     @Param("100000")
     private int cases;
 
-    private Server server;
+    /** One server for all benchmarks: filling it takes longer than measuring. */
+    private static Server server;
+
     private int turn;
 
     /** Runs all benchmarks of this class. */
@@ -41,6 +42,9 @@ public class CaseListBench {
 
     @Setup
     public void fill() throws IOException, InterruptedException, SQLException {
+        if (server != null) {
+            return;
+        }
         Path data = Files.createTempDirectory("lexicor-bench");
         try (Server first = Server.start(data)) {
             first.begin();
@@ -48,11 +52,7 @@ public class CaseListBench {
         ManyCases.fill(data, cases);
         server = Server.start(data);
         server.signIn();
-    }
-
-    @TearDown
-    public void stop() {
-        server.close();
+        Runtime.getRuntime().addShutdownHook(new Thread(server::close));
     }
 
     @Benchmark

@@ -127,6 +127,27 @@ class ExaminationJourneyTest {
     }
 
     @Test
+    void any_test_is_found_by_its_letters_and_a_measure_is_typed_or_stepped() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "JM-7");
+        page.getByLabel("Another test").fill("range");
+        page.getByLabel("Another test").press("Enter");
+        assertThat(bench.title()).containsText("ange of m");
+        Locator turn = bench.involved().getByLabel(Pattern.compile("^External rotation, passive, right, in"));
+        turn.fill("300");
+        turn.press("Enter");
+        assertThat(bench.involved().getByRole(AriaRole.ALERT)).hasText("0 to 120°");
+        turn.fill("15");
+        turn.press("Enter");
+        bench.uninvolved().getByLabel(Pattern.compile("^External rotation, passive, left, in")).fill("60");
+        bench.uninvolved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("External rotation, passive, left: more")).click();
+        bench.settled();
+        assertThat(bench.uninvolved().getByLabel(Pattern.compile("^External rotation, passive, left, in"))).hasValue("65");
+        page.reload();
+        assertThat(turn).hasValue("15");
+        assertThat(bench.ranking()).containsText("Frozen shoulder");
+    }
+
+    @Test
     void the_last_reading_stands_in_the_next_cards_head_and_undo_takes_it_back() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "JM-3");
         bench.tap("Nothing, both sides").settled();

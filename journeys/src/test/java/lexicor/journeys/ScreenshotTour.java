@@ -91,6 +91,7 @@ class ScreenshotTour {
         take(page, "intake-hand");
         open(page, "/?state=SUSPENDED");
         page.getByText("SL-0430").click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
         assertThat(page.getByText("Testing is suspended").first()).isVisible();
         take(page, "red-flag");
     }

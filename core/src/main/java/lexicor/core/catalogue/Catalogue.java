@@ -45,12 +45,12 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
     }
 
     /**
-     * Tests outside a region's routine that speak about a condition it ranks and are answered by choice, in the order of
+     * Tests outside a region's routine that speak about a condition it ranks and are recorded in one go, in the order of
      * the content.
      */
     public List<TestId> beyondRoutine(String region) {
         Routine routine = routine(region);
-        return tests.values().stream().filter(test -> !routine.order().contains(test.id()) && test.answeredByChoice())
+        return tests.values().stream().filter(test -> !routine.order().contains(test.id()) && test.takenInOneGo())
                 .filter(test -> test.reads().stream().anyMatch(reads -> routine.conditions().contains(reads.condition()))).map(ExaminationTest::id).toList();
     }
 

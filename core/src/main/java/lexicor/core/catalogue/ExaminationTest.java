@@ -48,9 +48,9 @@ public record ExaminationTest(TestId id, String name, String shortName, List<Str
         return criteria.stream().filter(criterion -> criterion.id().equals(id)).findFirst();
     }
 
-    /** Whether every part is a choice taken once, and "nothing" has a meaning: such a test needs no measure and no second go. */
-    public boolean answeredByChoice() {
-        return !nothing.isEmpty() && parts.stream().allMatch(part -> part instanceof PartDefinition.Choice && part.taken().equals(PartDefinition.Taken.ONCE));
+    /** Whether every part is taken in one go, in one position. */
+    public boolean takenInOneGo() {
+        return parts.stream().allMatch(part -> part.taken().equals(PartDefinition.Taken.ONCE));
     }
 
     /** The windows in which a measure makes some criterion positive, in the order of the criteria. */

@@ -1,6 +1,7 @@
 package lexicor.core.weighing;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -83,6 +84,16 @@ public final class Weighing {
         Map<ConditionId, Double> leads = leads(plausible, standings);
         return new Ranking(standings.values().stream()
                 .map(standing -> withConflict(standing, standings).leads(leads.getOrDefault(standing.condition().id(), 0.0))).toList(), pass.clusters, plausible);
+    }
+
+    /** The informed condition that stands highest. */
+    public record Leader(Condition condition, double now) {
+    }
+
+    /** The informed condition that stands highest, without the work of everything else; empty before any finding is weighed. */
+    public Optional<Leader> leader(Visit visit, List<TestReading> tests) {
+        Pass pass = new Pass(visit, tests, NO_DRAWS);
+        return ranked(visit).stream().map(pass::informed).flatMap(Optional::stream).max(Comparator.comparingDouble(Leader::now));
     }
 
     private List<Condition> ranked(Visit visit) {
@@ -227,6 +238,17 @@ public final class Weighing {
 
         private double link() {
             return visit.assumptions().link();
+        }
+
+        /** Where a condition stands, if anything was weighed for it and it is not unlikely by definition. */
+        Optional<Leader> informed(Condition condition) {
+            List<Load> loads = builder.findings(condition, done.values()).loads();
+            if (loads.isEmpty() || pattern(condition.id()).map(known -> patterns.read(condition, known).unlikely()).orElse(false)) {
+                return Optional.empty();
+            }
+            Lenses lenses = new Lenses(condition, loads, inForce, clusters, builder, link());
+            double log = lenses.points(lenses.through(lens.forChance()).combination()).logLikelihoodRatio();
+            return Optional.of(new Leader(condition, LogOdds.chance(LogOdds.ofChance(visit.starts().get(condition.id()).chance()).value() + log)));
         }
 
         Standing standing(Condition condition) {

@@ -95,6 +95,15 @@ class ForesightTest {
     }
 
     @Test
+    void the_leader_is_the_head_of_the_ranking() {
+        for (List<TestReading> tests : List.of(List.of(answered("sh-arc", true), answered("sh-er-resist", false)), List.of(answered("sh-arc", false)))) {
+            Standing head = WEIGHING.weigh(VISIT, tests, 1).standings().get(0);
+            assertThat(WEIGHING.leader(VISIT, tests)).contains(new Weighing.Leader(head.condition(), head.now()));
+        }
+        assertThat(WEIGHING.leader(VISIT, List.of())).isEmpty();
+    }
+
+    @Test
     void a_correlation_set_by_hand_changes_only_conditions_of_that_group() {
         List<TestReading> tests = List.of(answered("sh-arc", true), answered("sh-hawkins", true), answered("sh-neer", true));
         Ranking usual = WEIGHING.weigh(VISIT, tests, 1);

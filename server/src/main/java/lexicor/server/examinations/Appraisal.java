@@ -23,7 +23,6 @@ import lexicor.core.weighing.ClusterCount;
 import lexicor.core.weighing.Foresight;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Ranking;
-import lexicor.core.weighing.Standing;
 import lexicor.core.weighing.TestValue;
 import lexicor.core.weighing.Visit;
 import lexicor.core.weighing.Weighing;
@@ -136,10 +135,9 @@ class Appraisal {
     }
 
     /** The informed condition that stands highest; empty before any finding is weighed. */
-    Optional<Standing> leader(ExaminationService.Recorded recorded) {
+    Optional<Weighing.Leader> leader(ExaminationService.Recorded recorded) {
         IntakeState told = intake.of(recorded);
-        return weighing.withoutRanges().weigh(intake.visit(recorded.row(), told), readings(recorded.row(), recorded.history(), told), recorded.row().seed())
-                .standings().stream().filter(Standing::informed).findFirst();
+        return weighing.leader(intake.visit(recorded.row(), told), readings(recorded.row(), recorded.history(), told));
     }
 
     private WeighingJson.TestState state(TestReading reading, History history, ExaminationRow row, IntakeState told) {

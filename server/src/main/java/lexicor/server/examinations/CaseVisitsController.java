@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import lexicor.core.weighing.Standing;
+import lexicor.core.weighing.Weighing;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
 import lexicor.server.cases.CaseJson;
@@ -54,10 +54,10 @@ class CaseVisitsController {
         Map<UUID, ExaminationService.Recorded> latest = examinations.examinations(found.standings().stream().map(standing -> standing.examinationId()).toList());
         List<CaseListJson.Line> lines = found.standings().stream().map(standing -> {
             ExaminationService.Recorded visit = latest.get(standing.examinationId());
-            Optional<Standing> leader = appraisal.leader(visit);
+            Optional<Weighing.Leader> leader = appraisal.leader(visit);
             return new CaseListJson.Line(CaseJson.of(found.files().get(standing.caseId())), standing.examinationId(), standing.region(), visit.row().side(),
                     visit.row().otherSideInvolved(), standing.state(), standing.visits(), standing.done(), standing.total(), visit.row().startedAt(), standing.lastAt(),
-                    leader.map(each -> each.condition().name()).orElse(null), leader.map(Standing::now).orElse(null));
+                    leader.map(each -> each.condition().name()).orElse(null), leader.map(Weighing.Leader::now).orElse(null));
         }).toList();
         return new CaseListJson(lines, found.total(), found.more(), page, PAGE);
     }
@@ -89,8 +89,8 @@ class CaseVisitsController {
 
     private CaseListJson.VisitJson visit(ExaminationService.Recorded recorded) {
         Appraisal.Stage stage = appraisal.stage(recorded);
-        Optional<Standing> leader = appraisal.leader(recorded);
+        Optional<Weighing.Leader> leader = appraisal.leader(recorded);
         return new CaseListJson.VisitJson(recorded.row().getId(), recorded.row().startedAt(), recorded.row().side(), recorded.row().setting(), recorded.row().author(), stage.state(), stage.done(),
-                stage.total(), leader.map(each -> each.condition().name()).orElse(null), leader.map(Standing::now).orElse(null));
+                stage.total(), leader.map(each -> each.condition().name()).orElse(null), leader.map(Weighing.Leader::now).orElse(null));
     }
 }
