@@ -91,7 +91,9 @@ export function StartView() {
               <h2 id="who" className="text-xl font-semibold">Who is it?</h2>
               <p className="text-note text-soft">Only the code is needed. All the rest can follow later.</p>
             </div>
-            <TextField id="code" label="Case code" value={code} fault={faults.code} onChange={(typed) => { change({ code: typed }); }} className="max-w-60" />
+            {/* once somebody is in the field, a suggestion that comes late must not mix with what is typed */}
+            <TextField id="code" label="Case code" value={code} fault={faults.code} onChange={(typed) => { change({ code: typed }); }} className="max-w-60"
+              onFocus={() => { if (draft.code === undefined) { change({ code }); } }} onBlur={() => { if (draft.code === "") { change({ code: undefined }); } }} />
             <DetailFields draft={draft.details} faults={faults} onChange={(details) => { change({ details }); }} />
             <ChoiceGroup id="setting" label="Where the patient is seen" hint="Decides where the chances start. They are working estimates." value={draft.setting}
               options={[["FIRST_CONTACT", settingWords("FIRST_CONTACT")], ["SPECIALIST", settingWords("SPECIALIST")]]} onChoose={(setting) => { change({ setting: setting === "SPECIALIST" ? "SPECIALIST" : "FIRST_CONTACT" }); }} />

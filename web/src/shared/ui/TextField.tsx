@@ -11,6 +11,7 @@ interface TextFieldProps {
   autoFocus?: boolean;
   placeholder?: string;
   max?: string;
+  onFocus?: () => void;
   onBlur?: () => void;
   className?: string;
 }
