@@ -1,0 +1,93 @@
+package lexicor.core.weighing;
+
+import static lexicor.core.weighing.ForesightTest.answered;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.CatalogueReader;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.DependencyGroup;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.Belief;
+import lexicor.core.evidence.EvidenceReader;
+import lexicor.core.examination.TestReading;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class LensesTest {
+
+    private static final Catalogue CATALOGUE = CatalogueReader.shipped();
+    private static final Weighing WEIGHING = new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
+    private static final Visit USUAL = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+    private static final ConditionId AC = ConditionId.of("acj");
+
+    @ParameterizedTest
+    @CsvSource({"chained, CHAIN", "set, CLUSTER", "strongest, STRONGEST_SINGLE", "tally, TALLY"})
+    void a_school_looks_through_its_lens(String school, Lens lens) {
+        assertThat(Lens.of(CATALOGUE.usualSchools().with(Lens.QUESTION, school))).isEqualTo(lens);
+    }
+
+    /** The set of three for the AC joint, taken apart by counts: 2 of 3 exactly. */
+    @Test
+    void a_set_published_as_at_least_weighs_for_exactly_the_count_that_was_found() {
+        Visit visit = USUAL.with(CATALOGUE.usualSchools().with(Lens.QUESTION, "set"));
+        Standing standing = WEIGHING.weigh(visit, List.of(answered("sh-cross-body", true), answered("sh-ac-resisted-extension", true), answered("sh-active-compression", false)), 1).of(AC);
+        double exactlyTwo = (35 * (0.81 - 0.25) + 0.5) / (35 + 1.5) / ((580 * (0.11 - 0.03) + 0.5) / (580 + 1.5));
+        assertThat(standing.loads()).hasSize(1);
+        assertThat(standing.likelihoodRatio()).isCloseTo(exactlyTwo, within(1e-9));
+    }
+
+    @Test
+    void what_shares_a_group_with_a_decided_set_is_held_and_what_does_not_is_added() {
+        Visit visit = USUAL.with(CATALOGUE.usualSchools().with(Lens.QUESTION, "set"));
+        List<TestReading> tests = new ArrayList<>(List.of(answered("sh-arc", true), answered("sh-hawkins", true), answered("sh-er-resist", true), answered("sh-full-can", true)));
+        Standing standing = WEIGHING.weigh(visit, tests, 1).of(ConditionId.of("subacromial-pain"));
+        assertThat(standing.held()).allMatch(load -> CATALOGUE.groups().get(0).tests().contains(load.tests().get(0)));
+        assertThat(standing.loads()).noneMatch(load -> load.tests().size() == 1 && CATALOGUE.groups().get(0).tests().contains(load.tests().get(0)));
+    }
+
+    @Test
+    void every_lens_agrees_where_there_is_but_one_finding() {
+        Standing standing = WEIGHING.weigh(USUAL, List.of(answered("sh-arc", true)), 1).of(ConditionId.of("subacromial-pain"));
+        assertThat(standing.lenses()).extracting(LensResult::chance).allSatisfy(chance -> assertThat(chance).isCloseTo(standing.now(), within(1e-12)));
+    }
+
+    /** Beyond eleven findings the split is an approximation; it still makes up the whole. */
+    @Test
+    void the_parts_of_a_large_group_make_up_the_whole() {
+        Random random = new Random(4);
+        List<Load> loads = new ArrayList<>();
+        for (int j = 0; j < 14; j++) {
+            Belief belief = new Belief(60 + random.nextInt(30), 30, 60 + random.nextInt(30), 30);
+            loads.add(new Load(List.of(TestId.of("sh-arc")), j % 3 != 0, "", new Weight.Proportions(belief, j % 3 != 0), Optional.empty(), Optional.empty(), "", false));
+        }
+        Correlation correlation = Correlation.assumed(new DependencyGroup("g", "g", List.of(), List.of(), 0.4, List.of()));
+        Combination combination = new Combination(List.of(new Bundle(Optional.of(correlation), loads)), List.of());
+        PointModel points = new PointModel(combination, 0.1);
+        assertThat(Contributions.of(combination, points).decibans()).isCloseTo(10 / Math.log(10) * points.logLikelihoodRatio(), within(1e-9));
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {-0.01, 0.96, Double.NaN})
+    void an_assumption_out_of_range_is_named(double rho) {
+        assertThatThrownBy(() -> USUAL.assumptions().with(Map.of("ac-loading", rho))).hasMessageContaining("rho of ac-loading").hasMessageContaining("allowed: 0 to 0.95");
+        assertThatThrownBy(() -> new Assumptions(rho == 0.96 ? 0.6 : rho, 0.8, Map.of(), CATALOGUE.thresholds(), List.of())).hasMessageContaining("link is").hasMessageContaining("allowed: 0 to 0.5");
+        assertThatThrownBy(() -> new Assumptions(0.1, rho == 0.96 ? 2.1 : rho, Map.of(), CATALOGUE.thresholds(), List.of())).hasMessageContaining("betweenStudies is");
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {0, -1, Double.POSITIVE_INFINITY})
+    void a_ratio_that_would_be_proof_is_refused(double ratio) {
+        assertThatThrownBy(() -> new Weight.Ratio(ratio, 1)).hasMessageContaining("likelihoodRatio is").hasMessageContaining("allowed: above 0 and finite");
+    }
+}
