@@ -113,6 +113,27 @@ class ExaminationJourneyTest {
     }
 
     @Test
+    void another_school_of_adding_up_changes_the_chance_and_the_clinics_stays() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "JM-8");
+        for (int test = 0; test < 5; test++) {
+            bench.tap("Nothing, both sides");
+        }
+        bench.settled();
+        assertThat(bench.ranking()).containsText("Subacromial pain20");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+        page.getByText("Schools of this examination").click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("A validated set, else the strongest finding")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Subacromial pain"))).click();
+        Locator main = page.getByRole(AriaRole.MAIN);
+        assertThat(main).containsText("now 24 in 100");
+        assertThat(main).containsText("The set or the strongest finding stands for these, not added again");
+        assertThat(page.getByRole(AriaRole.COMPLEMENTARY)).containsText("Validated set · used here");
+        page.reload();
+        assertThat(main).containsText("now 24 in 100");
+    }
+
+    @Test
     void the_best_next_test_is_one_tap_away_and_joins_the_order() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "JM-6");
         bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tapDial(70).tapDial(90).tapDial(110).settled();
