@@ -104,7 +104,7 @@ export function BenchView() {
   useKeys(keys, single);
 
   const statements = known?.statements ?? [];
-  const note = closed ? "Nothing is recorded while this is closed." : live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : there ? `Now the ${sideWord(involved)}, the involved side.` : "The uninvolved side first, then the involved one.";
+  const note = closed ? "Nothing is recorded while this is closed." : live.queue.status === "waiting" ? "The reading follows once the server is reached." : here ? "More of the response is needed before it can be read." : there ? `Now the ${sideWord(involved)}, the involved side.` : test.wellSideParts.length === 0 ? "Tap the answer, and it is read at once." : "The uninvolved side first, then the involved one.";
   return (
     <main className={`grid min-h-0 flex-1 grid-cols-1 ${reachLeft ? "lg:grid-cols-[21rem_minmax(0,1fr)_13rem] lg:[&>aside]:order-first lg:[&>nav]:order-last" : "lg:grid-cols-[13rem_minmax(0,1fr)_21rem]"}`}>
       <OrderRail region={region} added={added} locked={locked} progress={progress} current={test.id} onGo={go} />

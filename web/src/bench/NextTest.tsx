@@ -16,11 +16,12 @@ export function NextTest({ weighing, current, testName, onGo }: NextTestProps) {
   const here = weighing.ahead.find((each) => each.testId === current);
   const best = weighing.ahead.find((each) => each.worthDoing && each.testId !== current);
   const better = best && (!here || best.bits / best.seconds > (1.05 * here.bits) / here.seconds) ? best : undefined;
+  const figures = weighing.ahead.some((each) => each.changes.length > 0) || weighing.standings.some((standing) => standing.informed);
   return (
     <>
-      {here && <Changes ahead={here} title={here.worthDoing ? "This test could do" : "This test would tell little"} />}
+      {here && <Changes ahead={here} title={here.changes.length === 0 ? "This test" : here.worthDoing ? "This test could do" : "This test would tell little"} />}
       {!weighing.worthGoingOn ? (
-        <p className="text-read font-semibold">Nothing left is worth doing: no open test would change much.</p>
+        <p className="text-read font-semibold">{figures ? "Nothing left is worth doing: no open test would change much." : "No test here has figures yet: what fits is told by the typical pictures."}</p>
       ) : better ? (
         <section aria-label="Next best">
           {!here && <Changes ahead={better} title={`${testName(better.testId)} could do`} />}

@@ -32,7 +32,7 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
   }
   const unmeasured = weighing.standings.filter((standing) => standing.shelf === "UNMEASURED" && begun(standing.pattern));
   const unlikely = weighing.standings.filter((standing) => standing.shelf === "UNLIKELY");
-  const open = weighing.standings.filter((standing) => standing.shelf === "WAITING");
+  const open = weighing.standings.filter((standing) => standing.shelf === "WAITING" || (standing.shelf === "UNMEASURED" && !begun(standing.pattern))).sort((a, b) => b.now - a.now);
   const full = weighed.length >= FULL;
   const shownOpen = open.slice(0, full ? 0 : weighed.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);
   const more = open.length - shownOpen.length + Math.max(0, weighed.length - MOST_WEIGHED);

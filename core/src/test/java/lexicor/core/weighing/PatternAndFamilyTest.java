@@ -59,6 +59,13 @@ class PatternAndFamilyTest {
     }
 
     @Test
+    void a_condition_whose_tests_are_still_to_be_written_is_not_called_unmeasured() {
+        assertThat(EVIDENCE.waitsFor(ConditionId.of("de-quervain"))).isTrue();
+        assertThat(WEIGHING.measured(ConditionId.of("de-quervain"))).isTrue();
+        assertThat(WEIGHING.measured(ConditionId.of("ecu-instability"))).as("nobody has measured it").isFalse();
+    }
+
+    @Test
     void the_shares_of_leading_sum_to_one_over_the_heads_of_families() {
         Ranking ranking = weigh(answered("sh-arc", true), answered("sh-empty-can", true));
         assertThat(ranking.standings().stream().mapToDouble(Standing::leads).sum()).isCloseTo(1, within(1e-9));
