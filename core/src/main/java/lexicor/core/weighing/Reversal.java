@@ -58,7 +58,7 @@ public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> c
         List<Crossing> crossings = new ArrayList<>();
         for (Standing standing : now.standings()) {
             Standing other = then.of(standing.condition().id());
-            if (zone(standing, thresholds) != zone(other, thresholds)) {
+            if (thresholds.zone(standing.condition(), standing.now()) != thresholds.zone(other.condition(), other.now())) {
                 crossings.add(new Crossing(standing.condition(), standing.now(), other.now()));
             }
         }
@@ -69,12 +69,5 @@ public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> c
 
     private static Optional<Condition> leader(Ranking ranking) {
         return ranking.standings().stream().filter(standing -> standing.informed() && !standing.pattern().unlikely()).findFirst().map(Standing::condition);
-    }
-
-    private static int zone(Standing standing, Thresholds thresholds) {
-        if (standing.condition().serious().isPresent()) {
-            return standing.now() >= thresholds.serious() ? 1 : 0;
-        }
-        return standing.now() < thresholds.setAside() ? 0 : standing.now() < thresholds.test() ? 1 : standing.now() <= thresholds.act() ? 2 : 3;
     }
 }

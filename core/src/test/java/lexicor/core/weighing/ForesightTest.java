@@ -104,6 +104,16 @@ class ForesightTest {
     }
 
     @Test
+    void the_quick_chances_are_those_of_the_ranking_by_every_school() {
+        List<TestReading> tests = List.of(answered("sh-arc", true), answered("sh-hawkins", false), answered("sh-neer", true), answered("sh-cross-body", true));
+        for (String school : List.of("chained", "set", "strongest", "tally")) {
+            Visit visit = VISIT.with(VISIT.schools().with(Lens.QUESTION, school));
+            Map<ConditionId, Double> quick = WEIGHING.chances(visit, tests);
+            WEIGHING.weigh(visit, tests, 1).standings().forEach(standing -> assertThat(quick.get(standing.condition().id())).as(school).isCloseTo(standing.now(), within(1e-15)));
+        }
+    }
+
+    @Test
     void a_correlation_set_by_hand_changes_only_conditions_of_that_group() {
         List<TestReading> tests = List.of(answered("sh-arc", true), answered("sh-hawkins", true), answered("sh-neer", true));
         Ranking usual = WEIGHING.weigh(VISIT, tests, 1);

@@ -3,10 +3,12 @@ package lexicor.server.examinations;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Conduct;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
@@ -91,14 +93,13 @@ class Appraisal {
         List<TestReading> readings = readings(row, recorded.history(), told);
         Ranking ranking = weighing.weigh(visit, readings, row.seed());
         Optional<TestId> last = recorded.history().lastTest();
-        Ranking previous = last.map(test -> weighing.withoutRanges()
-                .weigh(visit, readings(row, recorded.history().without(test), told), row.seed())).orElse(ranking);
+        Map<ConditionId, Double> previous = last.map(test -> weighing.chances(visit, readings(row, recorded.history().without(test), told))).orElse(Map.of());
         List<TestValue> ahead = ahead(recorded, told, visit, readings);
         Set<TestId> order = Set.copyOf(catalogue.routine(row.region()).order());
         return new WeighingJson(recorded.lastNumber(), last.map(TestId::value).orElse(null),
                 readings.stream().map(reading -> state(reading, recorded.history(), row, told)).toList(),
                 SafetyJson.of(told.screen()),
-                ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.of(standing.condition().id()).now(), visit.assumptions().thresholds(), catalogue)).toList(),
+                ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.getOrDefault(standing.condition().id(), standing.now()), visit.assumptions().thresholds(), catalogue)).toList(),
                 ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, order), ahead.stream().anyMatch(TestValue::worthDoing));
     }
 

@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.AccuracyRecord;
@@ -31,15 +30,12 @@ import lexicor.core.weighing.Unweighed;
  * @param serious  why it must not be missed; empty where it is not of that kind
  */
 public record StandingJson(String conditionId, String name, String shortName, String scope, Shelf shelf, boolean informed, double before, double previous,
-        double now, double lower, double upper, double leads, Zone zone, Lens lens, double likelihoodRatio, List<GroupJson> groups, List<LoadJson> loads,
+        double now, double lower, double upper, double leads, Thresholds.Zone zone, Lens lens, double likelihoodRatio, List<GroupJson> groups, List<LoadJson> loads,
         double link, List<LoadJson> held, List<UnweighedJson> unweighed, List<LensJson> lenses, boolean lensesDisagree, TallyJson tally, @Schema(nullable = true) String above,
         String serious, PatternJson pattern) {
 
     /** Where in the list a condition stands. */
     public enum Shelf { WEIGHED, WAITING, UNMEASURED, UNLIKELY }
-
-    /** What the chance means for what to do next, by the clinic's thresholds. */
-    public enum Zone { SET_ASIDE, KEEP, TEST, ACT, REFER }
 
     static StandingJson of(Standing standing, double previous, Thresholds thresholds, Catalogue catalogue) {
         List<GroupJson> groups = new ArrayList<>();
@@ -53,9 +49,9 @@ public record StandingJson(String conditionId, String name, String shortName, St
         }
         standing.sum().alone().forEach(load -> loads.add(LoadJson.of(load, load.decibans(), null)));
         var condition = standing.condition();
-        List<LensJson> lenses = standing.lenses().stream().map(result -> LensJson.of(result, zone(condition, result.chance(), thresholds))).toList();
+        List<LensJson> lenses = standing.lenses().stream().map(result -> LensJson.of(result, thresholds.zone(condition, result.chance()))).toList();
         return new StandingJson(condition.id().value(), condition.name(), condition.shortName(), condition.scope(), shelf(standing), standing.informed(), standing.before(),
-                previous, standing.now(), standing.range().lower(), standing.range().upper(), standing.leads(), zone(condition, standing.now(), thresholds), standing.lens(),
+                previous, standing.now(), standing.range().lower(), standing.range().upper(), standing.leads(), thresholds.zone(condition, standing.now()), standing.lens(),
                 standing.likelihoodRatio(), groups, loads, standing.sum().link(), standing.held().stream().map(load -> LoadJson.of(load, load.decibans(), null)).toList(),
                 standing.unweighed().stream().map(UnweighedJson::of).toList(), lenses,
                 lenses.stream().map(LensJson::zone).distinct().count() > 1, TallyJson.of(standing.tally()),
@@ -67,13 +63,6 @@ public record StandingJson(String conditionId, String name, String shortName, St
             return Shelf.UNLIKELY;
         }
         return !standing.measured() ? Shelf.UNMEASURED : standing.informed() ? Shelf.WEIGHED : Shelf.WAITING;
-    }
-
-    private static Zone zone(Condition condition, double chance, Thresholds thresholds) {
-        if (condition.serious().isPresent() && chance >= thresholds.serious()) {
-            return Zone.REFER;
-        }
-        return chance < thresholds.setAside() ? Zone.SET_ASIDE : chance < thresholds.test() ? Zone.KEEP : chance <= thresholds.act() ? Zone.TEST : Zone.ACT;
     }
 
     /**
@@ -138,8 +127,8 @@ public record StandingJson(String conditionId, String name, String shortName, St
     }
 
     /** One way of adding up, and what it added. */
-    public record LensJson(Lens lens, double chance, double likelihoodRatio, Zone zone, String by) {
-        static LensJson of(LensResult result, Zone zone) {
+    public record LensJson(Lens lens, double chance, double likelihoodRatio, Thresholds.Zone zone, String by) {
+        static LensJson of(LensResult result, Thresholds.Zone zone) {
             return new LensJson(result.lens(), result.chance(), result.likelihoodRatio(), zone, result.by());
         }
     }
