@@ -58,7 +58,7 @@ final class Kernel {
     }
 
     private static final ConcurrentHashMap<Key, Kernel> KEPT = new ConcurrentHashMap<>();
-    private static final int MOST_KEPT = 2000;
+    private static final int MOST_KEPT = 300;
 
     private final double[] shifts;
     private final double rest;
