@@ -7,7 +7,8 @@ import java.util.List;
 /**
  * Parts a sum into what each finding adds. A group adds what would be missing without it; within the group this is split
  * by averaging over the orders in which its findings could have come (the Shapley value), so that the split does not
- * depend on the order of testing; the split is taken by the quick rule and made up to the group's own sum. What the groups do not make up together is the work of the link between them.
+ * depend on the order of testing; the split is taken by the quick rule and made up to the group's own sum. What the
+ * groups do not make up together is the work of the link between them.
  */
 final class Contributions {
 

@@ -1,6 +1,5 @@
 package lexicor.core.weighing;
 
-import java.util.Arrays;
 import lexicor.core.evidence.Belief;
 import org.hipparchus.random.RandomDataGenerator;
 
@@ -25,14 +24,6 @@ final class Draws {
             double specificity = moved(random, belief.specificityAlpha(), belief.specificityBeta(), settings.betweenStudies());
             values[i] = positive ? logChance(sensitivity) - logChance(-specificity) : logChance(-sensitivity) - logChance(specificity);
         }
-        return values;
-    }
-
-    /** Starting log odds about a working estimate. */
-    static double[] starts(LogOdds start, double deviation, WeighingSettings settings, long seed) {
-        RandomDataGenerator random = new RandomDataGenerator(seed);
-        double[] values = new double[settings.draws()];
-        Arrays.setAll(values, i -> start.value() + deviation * random.nextNormal(0, 1));
         return values;
     }
 

@@ -12,7 +12,6 @@ import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.examination.TestReading;
 
@@ -32,8 +31,7 @@ public final class Foresight {
     private Foresight(Weighing weighing, Visit visit, List<TestReading> tests) {
         this.weighing = weighing;
         this.visit = visit;
-        weighing.catalogue().conditionsOf(visit.region()).stream().filter(condition -> visit.starts().containsKey(condition.id()))
-                .forEach(condition -> models.put(condition.id(), weighing.model(visit, tests, condition)));
+        weighing.models(visit, tests).forEach(model -> models.put(model.condition().id(), model));
     }
 
     /** From what a visit has found so far. */
@@ -90,12 +88,8 @@ public final class Foresight {
     private Optional<PointModel.Predicted> predicted(TestId test, Weighing.Model model) {
         ConditionId condition = model.condition().id();
         return weighing.catalogue().test(test).readingFor(condition).flatMap(reads -> weighing.evidence().inUse(test, condition, visit.schools()))
-                .map(EvidenceInUse::belief).map(belief -> model.builder().worthless(belief) ? alone(belief)
+                .map(EvidenceInUse::belief).map(belief -> model.builder().worthless(belief) ? PointModel.Predicted.alone(belief)
                         : model.points().predict(model.correlations().of(test, condition), new Weight.Proportions(belief, true)));
-    }
-
-    private static PointModel.Predicted alone(Belief belief) {
-        return new PointModel.Predicted(belief.sensitivity(), 1 - belief.specificity());
     }
 
     /**
@@ -109,18 +103,11 @@ public final class Foresight {
             Optional<EvidenceInUse> first = weighing.evidence().inUse(test, one, visit.schools());
             Optional<EvidenceInUse> second = weighing.evidence().inUse(test, other, visit.schools());
             if (first.isPresent() && second.isPresent() && first.get().criterion().equals(second.get().criterion())) {
-                predicted(test, models.get(one)).ifPresent(a -> predicted(test, models.get(other)).ifPresent(b -> separations.add(new Separation(test, between(a, b)))));
+                predicted(test, models.get(one)).ifPresent(a -> predicted(test, models.get(other)).ifPresent(b -> separations.add(new Separation(test, Separation.between(a, b)))));
             }
         }
         separations.sort(Comparator.comparingDouble(Separation::decibans).reversed());
         return separations;
-    }
-
-    private static double between(PointModel.Predicted a, PointModel.Predicted b) {
-        double gapIfPositive = Math.abs(Math.log(a.likelihoodRatio(true) / b.likelihoodRatio(true)));
-        double gapIfNegative = Math.abs(Math.log(a.likelihoodRatio(false) / b.likelihoodRatio(false)));
-        double positive = (a.withCondition() + b.withCondition()) / 2;
-        return Decibans.of(positive * gapIfPositive + (1 - positive) * gapIfNegative);
     }
 
     /** Entropy of a chance, in bits. */

@@ -93,7 +93,7 @@ final class Pass {
 
     Weighing.Model model(Condition condition) {
         Combination chain = Combination.of(condition.id(), builder.findings(condition, done.values()).loads(), inForce);
-        return new Weighing.Model(condition, LogOdds.ofChance(visit.starts().get(condition.id()).chance()), chain, new PointModel(chain, link()), builder, inForce);
+        return new Weighing.Model(condition, LogOdds.ofChance(visit.starts().get(condition.id()).chance()), new PointModel(chain, link()), builder, inForce);
     }
 
     private double link() {

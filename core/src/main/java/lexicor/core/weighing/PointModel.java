@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import lexicor.core.evidence.Belief;
 
 /**
  * Point values of a combination: the chance of all its answers with and without the condition, at the means of what is
@@ -63,6 +64,11 @@ final class PointModel {
 
     /** Chance of a positive with and without the condition, given what was found. */
     record Predicted(double withCondition, double withoutCondition) {
+
+        /** By a belief alone, whatever else was found. */
+        static Predicted alone(Belief belief) {
+            return new Predicted(belief.sensitivity(), 1 - belief.specificity());
+        }
 
         double likelihoodRatio(boolean positive) {
             return positive ? withCondition / withoutCondition : (1 - withCondition) / (1 - withoutCondition);

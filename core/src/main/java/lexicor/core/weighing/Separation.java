@@ -32,9 +32,14 @@ public record Separation(TestId test, double decibans) {
 
     /** The same from two beliefs about one answer. */
     static double between(Belief a, Belief b) {
-        double gapIfPositive = Math.abs(Math.log(a.likelihoodRatioPositive() / b.likelihoodRatioPositive()));
-        double gapIfNegative = Math.abs(Math.log(a.likelihoodRatioNegative() / b.likelihoodRatioNegative()));
-        double positive = (a.sensitivity() + b.sensitivity()) / 2;
-        return 10 / Math.log(10) * (positive * gapIfPositive + (1 - positive) * gapIfNegative);
+        return between(PointModel.Predicted.alone(a), PointModel.Predicted.alone(b));
+    }
+
+    /** The same from what the answer would be in either, given what was found. */
+    static double between(PointModel.Predicted a, PointModel.Predicted b) {
+        double gapIfPositive = Math.abs(Math.log(a.likelihoodRatio(true) / b.likelihoodRatio(true)));
+        double gapIfNegative = Math.abs(Math.log(a.likelihoodRatio(false) / b.likelihoodRatio(false)));
+        double positive = (a.withCondition() + b.withCondition()) / 2;
+        return Decibans.of(positive * gapIfPositive + (1 - positive) * gapIfNegative);
     }
 }

@@ -103,9 +103,10 @@ public final class Weighing {
         return catalogue.conditionsOf(visit.region()).stream().filter(condition -> visit.starts().containsKey(condition.id())).toList();
     }
 
-    /** What is weighed for one condition in a visit, chained, with what was found. */
-    Model model(Visit visit, List<TestReading> tests, Condition condition) {
-        return new Pass(this, store, visit, tests, NO_DRAWS).model(condition);
+    /** What is weighed for each ranked condition of a visit, chained, with what was found; in the order of the routine. */
+    List<Model> models(Visit visit, List<TestReading> tests) {
+        Pass pass = new Pass(this, store, visit, tests, NO_DRAWS);
+        return ranked(visit).stream().map(pass::model).toList();
     }
 
     /**
@@ -113,7 +114,7 @@ public final class Weighing {
      *
      * @param before log odds before any finding
      */
-    record Model(Condition condition, LogOdds before, Combination combination, PointModel points, LoadBuilder builder, Correlations correlations) {
+    record Model(Condition condition, LogOdds before, PointModel points, LoadBuilder builder, Correlations correlations) {
 
         double now() {
             return LogOdds.chance(before.value() + points.logLikelihoodRatio());

@@ -100,7 +100,7 @@ class Insights {
     private double at(Visit visit, List<TestReading> readings, Standing standing, Correlation group, double rho) {
         Map<String, Double> chosen = new LinkedHashMap<>(visit.assumptions().correlations());
         chosen.put(group.group().id(), rho);
-        return weighing.withoutRanges().weigh(visit.with(visit.assumptions().with(chosen)), readings, 0).of(standing.condition().id()).now();
+        return weighing.chances(visit.with(visit.assumptions().with(chosen)), readings).get(standing.condition().id());
     }
 
     /** Those that are written beside it, then the leaders it has to hold its own against. */

@@ -7,7 +7,6 @@ import java.util.OptionalDouble;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.examination.History;
-import lexicor.core.examination.Reading;
 import lexicor.core.weighing.ClusterCount;
 import lexicor.core.weighing.Statement;
 

@@ -29,13 +29,17 @@ final class OwnEstimates {
 
     /** What a setting's name is about; empty where the test does not speak about the condition or a study does. */
     static Optional<Subject> subject(String name, Catalogue catalogue, Evidence evidence) {
+        return named(name, catalogue).filter(subject -> evidence.inUse(subject.test().id(), subject.condition().id()).isEmpty());
+    }
+
+    private static Optional<Subject> named(String name, Catalogue catalogue) {
         String[] parts = name.split("\\.", -1);
-        if (parts.length != 3) {
+        if (!name.startsWith(SettingNames.OWN) || parts.length != 3) {
             return Optional.empty();
         }
-        return catalogue.tests().values().stream().filter(test -> test.id().value().equals(parts[1])).findFirst().flatMap(test -> test.reads().stream()
-                .filter(reads -> reads.condition().value().equals(parts[2]) && evidence.inUse(test.id(), reads.condition()).isEmpty()).findFirst()
-                .map(reads -> new Subject(test, catalogue.condition(reads.condition()))));
+        return catalogue.tests().values().stream().filter(test -> test.id().value().equals(parts[1])).findFirst()
+                .flatMap(test -> test.reads().stream().filter(reads -> reads.condition().value().equals(parts[2])).findFirst()
+                        .map(reads -> new Subject(test, catalogue.condition(reads.condition()))));
     }
 
     static Optional<Pair> pair(String value) {
@@ -55,14 +59,8 @@ final class OwnEstimates {
     /** Every estimate that was entered. */
     static List<OwnEstimate> of(Map<String, String> chosen, Catalogue catalogue) {
         List<OwnEstimate> estimates = new ArrayList<>();
-        chosen.forEach((name, value) -> {
-            String[] parts = name.split("\\.", -1);
-            if (name.startsWith(SettingNames.OWN) && parts.length == 3) {
-                catalogue.tests().keySet().stream().filter(test -> test.value().equals(parts[1])).findFirst()
-                        .ifPresent(test -> catalogue.conditions().keySet().stream().filter(condition -> condition.value().equals(parts[2])).findFirst()
-                                .ifPresent(condition -> pair(value).ifPresent(pair -> estimates.add(new OwnEstimate(test, condition, pair.positive(), pair.negative())))));
-            }
-        });
+        chosen.forEach((name, value) -> named(name, catalogue).ifPresent(subject -> pair(value)
+                .ifPresent(pair -> estimates.add(new OwnEstimate(subject.test().id(), subject.condition().id(), pair.positive(), pair.negative())))));
         return estimates;
     }
 }
