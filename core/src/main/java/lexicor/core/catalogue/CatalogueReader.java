@@ -144,6 +144,7 @@ public final class CatalogueReader {
     private void requireKnownTests(ExaminationTest test) {
         List<SourceNode> after = places.get(test.id()).list("after");
         after.forEach(item -> known.criterion(item.child("criterion"), known.test(item.child("test"))));
+        places.get(test.id()).list("stops").forEach(stop -> known.tests(stop, "spares"));
     }
 
     private void pattern(SourceNode node, Pattern pattern) {
@@ -195,8 +196,18 @@ public final class CatalogueReader {
         node.allowing("region", "conditions", "clusters", "steps");
         List<Routine.Step> steps = new ArrayList<>();
         for (SourceNode step : node.list("steps")) {
-            step.allowing("position", "tests");
-            steps.add(new Routine.Step(step.text("position"), known.tests(step, "tests")));
+            step.allowing("position", "tests", "together");
+            List<Routine.Together> together = new ArrayList<>();
+            List<TestId> tests = known.tests(step, "tests");
+            for (SourceNode sheet : step.list("together")) {
+                sheet.allowing("name", "tests");
+                List<TestId> gathered = known.tests(sheet, "tests");
+                if (!tests.containsAll(gathered)) {
+                    throw sheet.fault("a sheet gathers tests of its own step; allowed: " + tests);
+                }
+                together.add(new Routine.Together(sheet.text("name"), gathered));
+            }
+            steps.add(new Routine.Step(step.text("position"), tests, together));
         }
         List<ClusterId> clusters = node.list("clusters").stream().map(known::cluster).toList();
         routines.put(node.text("region"), new Routine(node.text("region"), node.list("conditions").stream().map(known::condition).toList(), clusters, steps));

@@ -3,6 +3,7 @@ package lexicor.core.catalogue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * How and when a test is done, beyond the card.
@@ -14,7 +15,7 @@ import java.util.Optional;
  * @param after      findings without which the test makes no sense
  * @param onlyWhere  schools that do it, by question; empty where all do
  * @param variants   other ways of doing it
- * @param stops      answers that end it and close further provocation
+ * @param stops      answers at which the hands stop
  */
 public record Conduct(List<String> structures, List<String> equipment, Optional<Hold> hold, List<AngleWindow> windows, List<After> after,
         Map<String, String> onlyWhere, List<Variant> variants, List<Stop> stops) {
@@ -45,16 +46,32 @@ public record Conduct(List<String> structures, List<String> equipment, Optional<
      * Another way of doing it.
      *
      * @param school   the question and the choice under which it is the way; empty where it is free
+     * @param positions the positions it is confined to; empty where it is taken in all
      * @param measured whether the accuracy figures of the test hold for it
      */
-    public record Variant(String value, String label, String differs, boolean measured, Optional<SchoolChoice> school, Optional<Hold> hold) {
+    public record Variant(String value, String label, String differs, boolean measured, Optional<SchoolChoice> school, Optional<Hold> hold,
+            List<String> positions) {
+        public Variant {
+            positions = List.copyOf(positions);
+        }
     }
 
     /** A question and a school's answer. */
     public record SchoolChoice(String question, String choice) {
     }
 
-    /** An answer that stops the hands, and why. */
-    public record Stop(Rule when, String because) {
+    /**
+     * One of {@code values} of {@code part} stops the hands, and why.
+     *
+     * @param spares tests that stay open because they relieve what was provoked, or follow on the relief
+     */
+    public record Stop(String part, Set<String> values, Ends ends, Set<TestId> spares, String because) {
+        public Stop {
+            spares = Set.copyOf(spares);
+            values = Set.copyOf(values);
+        }
     }
+
+    /** What a stop ends: the hold, or all further provocation of the joint. */
+    public enum Ends { HOLD, JOINT }
 }

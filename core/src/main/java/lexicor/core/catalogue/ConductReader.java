@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lexicor.core.source.SourceNode;
 
 /** Reads how and when a test is done, and its figure. */
@@ -36,8 +37,12 @@ final class ConductReader {
         }));
         List<Conduct.Stop> stops = new ArrayList<>();
         for (SourceNode stop : node.list("stops")) {
-            stop.allowing("when", "because");
-            stops.add(new Conduct.Stop(rules.rule(stop.child("when")), rules.phrase(stop.child("because"))));
+            stop.allowing("when", "ends", "spares", "because");
+            if (!(rules.rule(stop.child("when")) instanceof Rule.In when) || when.side() != Answers.Asked.THIS) {
+                throw stop.child("when").fault("allowed: 'is' or 'in' about one part of this side");
+            }
+            stops.add(new Conduct.Stop(when.part(), when.values(), stop.oneOf("ends", Conduct.Ends.class),
+                    stop.list("spares").stream().map(spared -> Known.named(spared, TestId::of)).collect(Collectors.toUnmodifiableSet()), rules.phrase(stop.child("because"))));
         }
         return new Conduct(node.texts("structures"), node.texts("equipment"), node.optionalChild("hold").map(ConductReader::hold), windows, after,
                 onlyWhere, node.list("variants").stream().map(this::variant).toList(), stops);
@@ -51,13 +56,13 @@ final class ConductReader {
     }
 
     private Conduct.Variant variant(SourceNode node) {
-        node.allowing("is", "label", "differs", "measured", "school", "hold");
+        node.allowing("is", "label", "differs", "measured", "school", "hold", "positions");
         Optional<Conduct.SchoolChoice> school = node.optionalChild("school").map(choice -> {
             choice.allowing("question", "is");
             return schools.choice(choice.child("question"), choice.child("is"));
         });
         return new Conduct.Variant(node.text("is"), node.text("label"), node.text("differs"), node.text("measured", "no").equals("yes"), school,
-                node.optionalChild("hold").map(ConductReader::hold));
+                node.optionalChild("hold").map(ConductReader::hold), node.texts("positions"));
     }
 
     Optional<Pose> pose(SourceNode test) {

@@ -14,13 +14,14 @@ import java.util.Optional;
  * @param parts         what is recorded, in order
  * @param wellSideParts keys of the parts asked of the uninvolved side too
  * @param nothing       the choices that "Nothing" stands for, by part
+ * @param usual         whole answers that come up most, each given with one tap; by part
  * @param gates         reasons that hold for every condition
  * @param alsoIn        rivals in which it is provoked too
  * @param pose          the figure; empty where a figure would mislead
  */
 public record ExaminationTest(TestId id, String name, String shortName, List<String> aliases, String region, Stage stage, List<String> positions,
         int seconds, int provocation, String review, CueCard card, Conduct conduct, List<PartDefinition> parts, List<String> wellSideParts,
-        Map<String, String> nothing, List<Criterion> criteria, List<Gate> gates, List<ConditionReading> reads, List<AlsoIn> alsoIn,
+        Map<String, String> nothing, List<Map<String, String>> usual, List<Criterion> criteria, List<Gate> gates, List<ConditionReading> reads, List<AlsoIn> alsoIn,
         Optional<Pose> pose) {
 
     public ExaminationTest {
@@ -29,6 +30,7 @@ public record ExaminationTest(TestId id, String name, String shortName, List<Str
         parts = List.copyOf(parts);
         wellSideParts = List.copyOf(wellSideParts);
         nothing = Map.copyOf(nothing);
+        usual = List.copyOf(usual);
         criteria = List.copyOf(criteria);
         gates = List.copyOf(gates);
         reads = List.copyOf(reads);
@@ -48,9 +50,9 @@ public record ExaminationTest(TestId id, String name, String shortName, List<Str
         return criteria.stream().filter(criterion -> criterion.id().equals(id)).findFirst();
     }
 
-    /** Whether every part is taken in one go, in one position. */
-    public boolean takenInOneGo() {
-        return parts.stream().allMatch(part -> part.taken().equals(PartDefinition.Taken.ONCE));
+    /** The way of doing it that the schools ask for; empty where it is the usual one. */
+    public Optional<Conduct.Variant> variant(Schools schools) {
+        return conduct.variants().stream().filter(variant -> variant.school().filter(asked -> schools.choice(asked.question()).equals(asked.choice())).isPresent()).findFirst();
     }
 
     /** The windows in which a measure makes some criterion positive, in the order of the criteria. */

@@ -17,10 +17,15 @@ public sealed interface PartDefinition {
      *
      * @param positions the positions it is taken in, such as neutral and pronation; empty where there is but one
      * @param repeats   how many goes are recorded, from 1
+     * @param andBack   whether it is taken again on the way back, such as on lowering the arm; that has the direction
+     *                  {@link #BACK}, and no rule reads it
      */
-    record Taken(List<String> positions, int repeats) {
+    record Taken(List<String> positions, int repeats, boolean andBack) {
 
-        public static final Taken ONCE = new Taken(List.of(), 1);
+        public static final Taken ONCE = new Taken(List.of(), 1, false);
+
+        /** The direction of what is taken on the way back. */
+        public static final String BACK = "down";
 
         public Taken {
             positions = List.copyOf(positions);

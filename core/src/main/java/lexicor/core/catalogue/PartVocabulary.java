@@ -48,13 +48,14 @@ final class PartVocabulary {
 
     /** The part a test asks for, narrowed to the options it names. */
     PartDefinition asked(SourceNode node) {
-        node.allowing("part", "options", "label", "positions", "repeats");
+        node.allowing("part", "options", "label", "positions", "repeats", "and-back");
         PartDefinition part = parts.get(node.text("part"));
         if (part == null) {
             throw node.child("part").fault("part '" + node.text("part") + "' is not known; allowed: " + String.join(", ", parts.keySet()));
         }
         String label = node.text("label", part.label());
-        PartDefinition.Taken taken = new PartDefinition.Taken(node.texts("positions"), node.has("repeats") ? node.whole("repeats", 1, 9) : 1);
+        PartDefinition.Taken taken = new PartDefinition.Taken(node.texts("positions"), node.has("repeats") ? node.whole("repeats", 1, 9) : 1,
+                node.text("and-back", "no").equals("yes"));
         if (part instanceof PartDefinition.Choice choice) {
             List<PartDefinition.Option> options = choice.options();
             if (node.has("options")) {

@@ -15,9 +15,21 @@ public record Routine(String region, List<ConditionId> conditions, List<ClusterI
         steps = List.copyOf(steps);
     }
 
-    /** Tests done without asking the patient to move. */
-    public record Step(String position, List<TestId> tests) {
+    /**
+     * Tests done without asking the patient to move.
+     *
+     * @param together tests among them that are looked at as one, "all normal" being one answer
+     */
+    public record Step(String position, List<TestId> tests, List<Together> together) {
         public Step {
+            tests = List.copyOf(tests);
+            together = List.copyOf(together);
+        }
+    }
+
+    /** Tests recorded on one sheet under one name. */
+    public record Together(String name, List<TestId> tests) {
+        public Together {
             tests = List.copyOf(tests);
         }
     }

@@ -83,6 +83,15 @@ final class RuleReader {
         return node.asText();
     }
 
+    /** An answer to a part: an option of its list, or a number within its range. */
+    String answer(SourceNode node, String key) {
+        if (part(node, key) instanceof PartDefinition.Measure measure) {
+            node.asNumber("'" + key + "'", measure.least(), measure.most());
+            return node.asText();
+        }
+        return option(node, key);
+    }
+
     private Rule is(SourceNode body) {
         body.allowing("part", "value", "side");
         placed(body);

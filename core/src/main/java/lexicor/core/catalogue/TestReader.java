@@ -2,6 +2,7 @@ package lexicor.core.catalogue;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,7 @@ final class TestReader {
 
     private static final Gate GUARDED = quality("guarded", "the patient guarded");
     private static final Gate COULD_NOT = quality("could-not", "the position or movement could not be reached");
+    private static final Gate OFF_ANGLE = quality("off-angle", "the joint was outside the angle that the test asks for");
     private static final Gate SKIPPED = quality("skipped", "it was left out");
     private static final String USUAL_STOP = "The patient asks you to stop, or pain goes above 7 out of 10";
 
@@ -31,14 +33,18 @@ final class TestReader {
 
     ExaminationTest read(SourceNode node) {
         node.allowing("id", "name", "short", "aliases", "region", "stage", "positions", "seconds", "provocation", "review", "card", "structures",
-                "equipment", "hold", "windows", "after", "only-where", "variants", "stops", "pose", "records", "well-side", "nothing", "criteria",
+                "equipment", "hold", "windows", "after", "only-where", "variants", "stops", "pose", "records", "well-side", "nothing", "usual", "criteria",
                 "gates", "reads", "also-in");
         CueCard card = card(node.child("card"));
         List<PartDefinition> parts = new ArrayList<>();
         node.list("records").forEach(part -> parts.add(vocabulary.asked(part)));
-        parts.add(qualityPart(card));
+        boolean hasWindow = !node.list("windows").isEmpty();
+        parts.add(qualityPart(card, hasWindow));
         RuleReader rules = new RuleReader(parts, schools);
         List<Gate> gates = new ArrayList<>(List.of(SKIPPED, COULD_NOT, GUARDED));
+        if (hasWindow) {
+            gates.add(OFF_ANGLE);
+        }
         card.watch().forEach(watch -> gates.add(new Gate(
                 new Rule.In(Answers.Asked.THIS, "quality", Set.of(watch.value())), watch.voids(), watch.because())));
         node.list("gates").forEach(gate -> gates.add(rules.gate(gate)));
@@ -56,7 +62,7 @@ final class TestReader {
         return new ExaminationTest(Known.named(node, "id", TestId::of), node.text("name"), node.text("short", node.text("name")),
                 node.texts("aliases"), node.text("region"), node.oneOf("stage", Stage.class), positions, node.whole("seconds", 1, 600),
                 node.whole("provocation", 0, 3), node.text("review", "drafted"), card, conduct.read(node, rules), parts, wellSide(node, parts),
-                nothing(node, parts, rules), criteria, gates, reads, alsoIn, conduct.pose(node));
+                nothing(node, parts, rules), usual(node, parts, rules), criteria, gates, reads, alsoIn, conduct.pose(node));
     }
 
     private static Gate quality(String value, String because) {
@@ -73,11 +79,14 @@ final class TestReader {
         return new CueCard(node.text("patient"), node.text("you"), node.text("movement"), node.text("ask"), watch, node.text("stop", USUAL_STOP));
     }
 
-    private static PartDefinition qualityPart(CueCard card) {
+    private static PartDefinition qualityPart(CueCard card, boolean hasWindow) {
         List<PartDefinition.Option> options = new ArrayList<>();
         card.watch().forEach(watch -> options.add(new PartDefinition.Option(watch.value(), watch.label())));
+        if (hasWindow) {
+            options.add(new PartDefinition.Option("off-angle", "Outside the angle"));
+        }
         options.add(new PartDefinition.Option("guarded", "Guarded"));
-        options.add(new PartDefinition.Option("could-not", "Could not"));
+        options.add(new PartDefinition.Option("could-not", "Position not reached"));
         options.add(new PartDefinition.Option("skipped", "Left out"));
         return new PartDefinition.Choice("quality", "How it went", true, options, PartDefinition.Taken.ONCE);
     }
@@ -89,8 +98,35 @@ final class TestReader {
 
     private static Map<String, String> nothing(SourceNode node, List<PartDefinition> parts, RuleReader check) {
         Map<String, String> nothing = new LinkedHashMap<>();
-        node.optionalChild("nothing").ifPresent(answers -> answers.fields().forEach((key, value) -> nothing.put(key, check.option(value, key))));
+        node.optionalChild("nothing").ifPresent(answers -> answers.fields().forEach((key, value) -> nothing.put(key, check.answer(value, key))));
         return nothing;
+    }
+
+    /** As the content says, or the patient's own pain at the place named first. */
+    private static List<Map<String, String>> usual(SourceNode node, List<PartDefinition> parts, RuleReader check) {
+        if (!node.has("usual")) {
+            return ownPainAtTheFirstPlace(parts);
+        }
+        List<Map<String, String>> usual = new ArrayList<>();
+        for (SourceNode answers : node.list("usual")) {
+            Map<String, String> whole = new LinkedHashMap<>();
+            answers.fields().forEach((key, value) -> whole.put(key, check.answer(value, key)));
+            usual.add(Collections.unmodifiableMap(whole));
+        }
+        return usual;
+    }
+
+    private static List<Map<String, String>> ownPainAtTheFirstPlace(List<PartDefinition> parts) {
+        Map<String, String> answers = new LinkedHashMap<>();
+        for (PartDefinition part : parts) {
+            if (part instanceof PartDefinition.Choice choice && part.key().equals("pain") && choice.option("familiar").isPresent()) {
+                answers.put("pain", "familiar");
+            }
+            if (part instanceof PartDefinition.Choice choice && part.key().equals("site")) {
+                answers.put("site", choice.options().get(0).value());
+            }
+        }
+        return answers.size() == 2 ? List.of(Collections.unmodifiableMap(answers)) : List.of();
     }
 
     private static Criterion criterion(SourceNode node, RuleReader rules) {

@@ -47,6 +47,6 @@ record RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools
     private <P extends Part> Stream<P> parts(Asked side, String key, Class<P> kind, Predicate<P> wanted) {
         Optional<Attempt> asked = side == Asked.THIS ? Optional.of(attempt) : other;
         return asked.stream().flatMap(each -> each.parts().stream()).filter(kind::isInstance).map(kind::cast)
-                .filter(part -> part.key().equals(key) && part.context().position().equals(position)).filter(wanted);
+                .filter(part -> part.key().equals(key) && part.context().position().equals(position) && part.context().direction().isEmpty()).filter(wanted);
     }
 }

@@ -48,6 +48,11 @@ public final class ResponseCheck {
             faults.add(new Fault(index, "position", "'" + position + "' is not a position of '" + part.key() + "'; allowed: "
                     + (taken.positions().isEmpty() ? "none" : taken.positions())));
         }
+        String direction = part.context().direction();
+        if (!direction.isEmpty() && !(taken.andBack() && direction.equals(PartDefinition.Taken.BACK))) {
+            faults.add(new Fault(index, "direction", "'" + direction + "' is not a direction of '" + part.key() + "'; allowed: "
+                    + (taken.andBack() ? PartDefinition.Taken.BACK : "none")));
+        }
         if (part.context().repeat() > taken.repeats()) {
             faults.add(new Fault(index, "repeat", "is " + part.context().repeat() + " for '" + part.key() + "'; allowed: 1 to " + taken.repeats()));
         }

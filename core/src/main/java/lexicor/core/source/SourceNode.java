@@ -184,15 +184,19 @@ public final class SourceNode {
 
     /** A number within [least, most]. */
     public double number(String field, double least, double most) {
-        SourceNode child = child(field);
+        return child(field).asNumber("field '" + field + "'", least, most);
+    }
+
+    /** This text as a number; {@code what} names it in the fault. */
+    public double asNumber(String what, double least, double most) {
         double value;
         try {
-            value = Double.parseDouble(child.asText());
+            value = Double.parseDouble(asText());
         } catch (NumberFormatException notANumber) {
-            throw child.fault("field '" + field + "' is '" + child.asText() + "'; allowed: a number from " + least + " to " + most);
+            throw fault(what + " is '" + asText() + "'; allowed: a number from " + least + " to " + most);
         }
         if (!(value >= least && value <= most)) {
-            throw child.fault("field '" + field + "' is " + value + "; allowed: " + least + " to " + most);
+            throw fault(what + " is " + value + "; allowed: " + least + " to " + most);
         }
         return value;
     }

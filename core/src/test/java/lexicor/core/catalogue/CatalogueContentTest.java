@@ -163,6 +163,7 @@ class CatalogueContentTest {
             test.conduct().variants().forEach(variant -> variant.school().ifPresent(choice -> used.add(choice.question())));
             test.reads().forEach(reads -> reads.school().ifPresent(school -> used.add(school.question())));
         });
+        used.add("force-of-three"); // how the tries of a gauge are told
         used.add("adding-up"); // what the weighing does with the findings
         used.add("subacromial-count"); // a way of counting the sets, not of doing a test
         assertThat(used).containsExactlyInAnyOrderElementsOf(CATALOGUE.schools().stream().map(Schools.Question::id).toList());

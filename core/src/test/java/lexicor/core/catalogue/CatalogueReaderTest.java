@@ -19,7 +19,9 @@ class CatalogueReaderTest {
     void the_shipped_catalogue_is_sound_and_keeps_its_order() {
         Catalogue catalogue = CatalogueReader.shipped();
         assertThat(catalogue.routine("shoulder").order()).extracting(TestId::value)
-                .containsExactly("sh-arc", "sh-er-resist", "sh-empty-can", "sh-neer", "sh-hawkins");
+                .startsWith("sh-look", "sh-wall-push", "sh-rhythm", "sh-arc").endsWith("sh-rom", "sh-apprehension", "sh-relocation", "sh-release").hasSize(29);
+        assertThat(catalogue.routine("shoulder").steps()).extracting(Routine.Step::position).containsExactly("Standing", "Sitting", "Supine");
+        assertThat(catalogue.routine("shoulder").steps().get(1).together()).singleElement().satisfies(sheet -> assertThat(sheet.name()).isEqualTo("Landmarks"));
         assertThat(catalogue.conditionsOf("shoulder")).hasSize(23);
         assertThat(catalogue.revision()).isEqualTo(CatalogueReader.shipped().revision()).hasSize(12);
     }
@@ -76,6 +78,12 @@ class CatalogueReaderTest {
             clusters.yaml         | from: 3              | from: 2                   | a count of 2 falls into two levels
             clusters.yaml         | to: 2                | to: 1                     | the levels leave out a count
             routines.yaml         | sh-neer              | sh-near                   | test 'sh-near' is not known
+            routines.yaml         | 'name: Look, tests: [sh-look' | 'name: Look, tests: [sh-rom' | a sheet gathers tests of its own step
+            tests/shoulder-first.yaml | 'spares: [sh-relocation' | 'spares: [sh-relocate' | test 'sh-relocate' is not known
+            tests/shoulder-first.yaml | 'when: {is: {part: relief, value: none}}' | 'when: {not: {is: {part: relief, value: none}}}' | allowed: 'is' or 'in' about one part of this side
+            tests/shoulder-first.yaml | 'ends: joint' | 'ends: visit' | 'visit' is not known here; allowed: hold, joint
+            tests/shoulder-cuff.yaml | 'nothing: {lag: 0}' | 'nothing: {lag: 121}' | 'lag' is 121.0; allowed: 0.0 to 120.0
+            tests/sh-er-resist.yaml | 'pain: none, strength: weak}' | 'pain: nil, strength: weak}' | 'nil' is not an answer for 'pain'
             conditions-shoulder.yaml | first-contact: 0.65 | first-contact: 65       | field 'first-contact' is 65.0; allowed: 0.001 to 0.999
             conditions-shoulder.yaml | within: cuff-tear-full | within: cuff         | condition 'cuff' is not known
             """)
@@ -87,7 +95,7 @@ class CatalogueReaderTest {
                 .isInstanceOf(SourceException.class).hasMessageContaining(message)
                 .satisfies(fault -> assertThat(((SourceException) fault).file()).isEqualTo(file.equals("shared-names.yaml") ? "index.yaml" : file))
                 .satisfies(fault -> assertThat(((SourceException) fault).line()).as("near line %d", line)
-                        .isBetween(Math.max(1, line - 45), file.equals("shared-names.yaml") ? 100 : line + 12));
+                        .isBetween(Math.max(1, line - 45), file.equals("shared-names.yaml") ? 100 : line + 16));
     }
 
     @Test

@@ -132,8 +132,9 @@ class WeighingTest {
         Standing standing = weigh(visit, ARC, HAWKINS, NEER).of(SUBACROMIAL);
         assertThat(standing.lens()).isEqualTo(Lens.TALLY);
         assertThat(standing.now()).as("the chance is the chain's").isEqualTo(weigh(ARC, HAWKINS, NEER).of(SUBACROMIAL).now());
-        assertThat(standing.tally()).isEqualTo(new Tally(3, 3, 5));
-        assertThat(standing.tally().verdict()).isEqualTo(Tally.Verdict.MET);
+        assertThat(standing.tally()).isEqualTo(new Tally(3, 3, 10));
+        assertThat(standing.tally().verdict()).isEqualTo(Tally.Verdict.OPEN);
+        assertThat(new Tally(3, 3, 5).verdict()).isEqualTo(Tally.Verdict.MET);
         assertThat(new Tally(0, 3, 5).verdict()).isEqualTo(Tally.Verdict.NOT_MET);
         assertThat(new Tally(1, 2, 5).verdict()).isEqualTo(Tally.Verdict.OPEN);
         assertThat(new Tally(0, 0, 0).verdict()).isEqualTo(Tally.Verdict.NO_BATTERY);
