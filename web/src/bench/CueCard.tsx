@@ -1,15 +1,36 @@
 import type { Test } from "../examination/commands";
+import { PoseFigure } from "../shared/drawings/PoseFigure";
+import type { Schemas } from "../shared/api/client";
 import { Facts } from "../shared/ui/Facts";
 
-/** What to do, one short line each. */
-export function CueCard({ test }: { test: Test }) {
-  const lines: [string, string][] = [
-    ["Patient", test.card.patient],
-    ["You", test.card.you],
-    ["Do", test.card.movement],
-    ["Ask", test.card.ask],
-    ["Stop if", test.card.stop],
-  ];
+/** How much of the card is shown: its name, what is done, everything, or, beside a figure of its own, all lines of the card. */
+export type CardForm = "name" | "short" | "long" | "plain";
+
+/** Provocation from which the stop is always said. */
+const FRIGHTENS = 3;
+
+/** What to do, one short line each, beside the figure where there is one. */
+export function CueCard({ test, form, way }: { test: Test; form: CardForm; way: Schemas["WayJson"] | null | undefined }) {
+  const lines: [string, string][] = [["Patient", test.card.patient], ["You", test.card.you], ["Do", test.card.movement]];
+  if (way) {
+    lines.push(["School", `${way.label}: ${way.differs.charAt(0).toLowerCase()}${way.differs.slice(1)}`]);
+  }
+  if (form === "long" || form === "plain" || test.provocation >= FRIGHTENS) {
+    lines.push(["Stop if", test.card.stop]);
+  }
+  if (form === "long" || form === "plain") {
+    lines.push(["Ask", test.card.ask]);
+  }
+  if (form === "long") {
+    test.angles.forEach((angle) => lines.push(["Angle", `${angle.what} ${String(angle.from)} to ${String(angle.to)}°${angle.outside ? `; outside it ${angle.outside}` : ""}`]));
+    if (test.hold) {
+      lines.push(["Hold", `${test.hold.from === test.hold.to ? String(test.hold.to) : `${String(test.hold.from)} to ${String(test.hold.to)}`} s${test.hold.endsAtOnset ? ", or until it begins" : ""}`]);
+    }
+    if (test.equipment.length > 0) {
+      lines.push(["Needs", test.equipment.join(", ")]);
+    }
+    lines.push(["Watch", test.card.watch.map((each) => each.label.toLowerCase()).join(", ")]);
+  }
   return (
     <section aria-labelledby="test-name">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
@@ -20,7 +41,12 @@ export function CueCard({ test }: { test: Test }) {
         <span>{test.aliases.length > 0 && <>Also called {test.aliases.join(", ")}</>}</span>
         <span>{test.review === "drafted" && "drafted, not yet reviewed"}</span>
       </p>
-      <Facts lines={lines} className="mt-1.5 grid-cols-[4rem_1fr] gap-x-2 gap-y-px text-read" />
+      {form !== "name" && (
+        <div className="mt-1.5 flex gap-4">
+          {form !== "plain" && test.pose && <PoseFigure pose={test.pose} className={`hidden shrink-0 bg-sheet sm:block ${form === "long" ? "h-52 w-48" : "h-31 w-36"}`} />}
+          <Facts lines={lines} className="grid-cols-[4rem_1fr] content-start gap-x-2 gap-y-px text-read leading-snug" />
+        </div>
+      )}
     </section>
   );
 }

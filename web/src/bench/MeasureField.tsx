@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useRef, useState, type PointerEvent } from "react";
 import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
 
@@ -9,17 +9,30 @@ interface MeasureFieldProps {
   side: string;
   /** Label above the value in place of beside it. */
   narrow?: boolean;
+  /** Without a visible label or steps, for a table that has them. */
+  plain?: boolean;
+  /** With steps, without a visible label. */
+  bare?: boolean;
   onSet: (value: number) => void;
+  onPick?: () => void;
 }
 
-/** A measure, typed or stepped. What is out of range is named and stays as it was typed until it is mended. */
-export function MeasureField({ part, value, side, narrow = false, onSet }: MeasureFieldProps) {
+/** Pixels of drag for one step. */
+const DRAG = 9;
+
+/**
+ * A measure: typed, stepped, or dragged across the value. What is out of range is named and stays as it was typed until it
+ * is mended.
+ */
+export function MeasureField({ part, value, side, narrow = false, plain = false, bare = false, onSet, onPick }: MeasureFieldProps) {
   const [typed, setTyped] = useState<string>();
+  const drag = useRef<{ x: number; from: number; moved: boolean }>(undefined);
   const least = part.least ?? 0;
   const most = part.most ?? 999;
   const step = part.step ?? 1;
   const number = typed === undefined || typed.trim() === "" ? undefined : Number(typed.replace(",", "."));
   const wrong = number !== undefined && !(number >= least && number <= most);
+  const within = (raw: number) => Math.min(most, Math.max(least, raw));
   const keep = () => {
     if (number !== undefined && !wrong) {
       onSet(number);
@@ -30,19 +43,35 @@ export function MeasureField({ part, value, side, narrow = false, onSet }: Measu
   };
   const by = (steps: number) => {
     setTyped(undefined);
-    onSet(Math.min(most, Math.max(least, (value ?? least) + steps * step)));
+    onSet(within((value ?? least) + steps * step));
+  };
+  const press = (event: PointerEvent<HTMLInputElement>) => { drag.current = { x: event.clientX, from: value ?? least, moved: false }; };
+  const pull = (event: PointerEvent<HTMLInputElement>) => {
+    const held = drag.current;
+    if (held && event.buttons > 0 && Math.abs(event.clientX - held.x) >= DRAG) {
+      held.moved = true;
+      event.currentTarget.setPointerCapture(event.pointerId);
+      setTyped(String(within(held.from + Math.round((event.clientX - held.x) / DRAG) * step)));
+    }
+  };
+  const release = () => {
+    if (drag.current?.moved) {
+      keep();
+    }
+    drag.current = undefined;
   };
   const name = `${part.label}, ${side}`;
   return (
-    <div role="group" aria-label={name} className={narrow ? "" : "flex items-center gap-1.5"}>
-      <span className={`text-note leading-tight font-semibold text-soft ${narrow ? "block" : "w-36"}`}>{part.label}</span>
+    <div role="group" aria-label={name} className={narrow || plain ? "" : "flex items-center gap-1.5"}>
+      {!plain && !bare && <span className={`text-note leading-tight font-semibold text-soft ${narrow ? "block" : "w-36"}`}>{part.label}</span>}
       <span className="flex items-center gap-1">
-        <Button aria-label={`${name}: less`} className="justify-center" onClick={() => { by(-1); }}>−</Button>
+        {!plain && <Button aria-label={`${name}: less`} className="justify-center" onClick={() => { by(-1); }}>−</Button>}
         <input aria-label={`${name}, in ${part.unit ?? ""}`} aria-invalid={wrong} inputMode="decimal" value={typed ?? (value === undefined ? "" : String(value))} placeholder={part.unit ?? ""}
-          onChange={(event) => { setTyped(event.target.value); }} onBlur={keep} onKeyDown={(event) => { if (event.key === "Enter") { keep(); } event.stopPropagation(); }}
-          className={`min-h-12 rounded border border-edge bg-white px-1 text-center text-read aria-invalid:border-2 aria-invalid:border-for ${narrow ? "w-12" : "w-18"}`} />
-        <Button aria-label={`${name}: more`} className="justify-center" onClick={() => { by(1); }}>+</Button>
-        {!narrow && <span className="text-note">{part.unit}</span>}
+          onFocus={onPick} onChange={(event) => { setTyped(event.target.value); }} onBlur={keep} onPointerDown={press} onPointerMove={pull} onPointerUp={release}
+          onKeyDown={(event) => { if (event.key === "Enter") { keep(); event.currentTarget.blur(); } if (!event.key.startsWith("Page")) { event.stopPropagation(); } }}
+          className={`min-h-12 touch-pan-y rounded border border-edge bg-white px-1 text-center text-read placeholder:text-soft aria-invalid:border-2 aria-invalid:border-for ${narrow ? "w-12" : "w-18"}`} />
+        {!plain && <Button aria-label={`${name}: more`} className="justify-center" onClick={() => { by(1); }}>+</Button>}
+        {!narrow && !plain && <span className="text-note">{part.unit}</span>}
       </span>
       {wrong && <span role="alert" className="block text-note text-for">{least} to {most}{part.unit}</span>}
     </div>

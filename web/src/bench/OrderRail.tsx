@@ -1,51 +1,81 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, useState } from "react";
 import { LockGlyph } from "../intake/LockNotice";
 import type { Schemas } from "../shared/api/client";
 import { ProgressGlyph, progressWords, type Progress } from "../shared/drawings/ProgressGlyph";
+import { Button } from "../shared/ui/Button";
 import { AddTest } from "./AddTest";
+import { ADDED, type OrderItem, type OrderSection } from "./order";
 
 interface OrderRailProps {
   region: Schemas["RegionJson"];
-  /** Tests done beyond the order. */
-  added: string[];
-  progress: (testId: string) => Progress;
-  /** Whether a test is locked and nobody decided otherwise. */
-  locked: (testId: string) => boolean;
+  order: OrderSection[];
+  progress: (item: OrderItem) => Progress;
+  /** Whether a row is closed and nobody decided otherwise. */
+  locked: (item: OrderItem) => boolean;
   current: string;
+  /** Minutes so far, of those planned; undefined before the first entry. */
+  elapsed: number | undefined;
+  planned: number;
   onGo: (testId: string) => void;
+  onMove: (item: OrderItem, by: 1 | -1) => void;
+  /** Puts the usual order back; absent where it is in force. */
+  onUsual: (() => void) | undefined;
 }
 
-/** The order of the tests, gathered by the patient's position. The current one is the sheet one stands on. */
-export function OrderRail({ region, added, progress, locked, current, onGo }: OrderRailProps) {
+/** The order of the tests, gathered by the patient's position: the position at hand is open, the others are a line each. */
+export function OrderRail({ region, order, progress, locked, current, elapsed, planned, onGo, onMove, onUsual }: OrderRailProps) {
   const here = useRef<HTMLButtonElement>(null);
+  const [opened, setOpened] = useState<string>();
+  const [changing, setChanging] = useState(false);
   useEffect(() => { here.current?.scrollIntoView({ inline: "center", block: "nearest" }); }, [current]);
-  const steps = added.length > 0 ? [...region.steps, { position: "Added", testIds: added }] : region.steps;
-  const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
+  const at = order.findIndex((section) => section.items.some((item) => item.testIds.includes(current)));
+  const inOrder = new Set(order.flatMap((section) => section.items.flatMap((item) => item.testIds)));
   return (
-    <nav aria-label="Order of the tests" className="relative flex gap-4 overflow-x-auto border-b border-line py-2 pl-4 lg:block lg:overflow-y-auto lg:border-r lg:border-b-0 lg:py-4 lg:pl-0">
-      {steps.map((step) => {
-        const done = step.testIds.filter((id) => progress(id) !== "OPEN" && progress(id) !== "PARTLY").length;
+    <nav aria-label="Order of the tests" className="relative flex min-h-0 flex-row gap-3 overflow-x-auto border-b border-line py-1 pl-3 lg:flex-col lg:gap-0 lg:overflow-x-hidden lg:overflow-y-auto lg:border-r lg:border-b-0 lg:py-2 lg:pl-0">
+      {order.map((section, index) => {
+        const done = section.items.filter((item) => !["OPEN", "PARTLY"].includes(progress(item))).length;
+        const name = `${section.position} ${String(index)}`;
+        const open = changing || index === at || opened === name || section.position === ADDED;
         return (
-          <section key={step.position} className="shrink-0 lg:mb-5">
-            <h2 className="flex justify-between gap-3 text-note font-semibold text-soft lg:pr-3 lg:pl-4">
-              {step.position} <span>{done} of {step.testIds.length}</span>
+          <section key={name} className="flex shrink-0 items-center gap-2 lg:mb-1 lg:block">
+            <h2>
+              <button type="button" aria-expanded={open} onClick={() => { setOpened(opened === name ? undefined : name); }}
+                className="flex min-h-12 w-full items-center justify-between gap-3 text-left text-note font-semibold text-soft hover:bg-tan lg:pr-3 lg:pl-4">
+                {section.position} <span>{done} of {section.items.length}</span>
+              </button>
             </h2>
-            <ul className="mt-1 flex lg:block">
-              {step.testIds.map((id) => (
-                <li key={id}>
-                  <button type="button" ref={id === current ? here : undefined} aria-current={id === current ? "step" : undefined} onClick={() => { onGo(id); }}
-                    className={`flex min-h-12 w-full items-center gap-2 py-1 pr-2 pl-3 text-left text-read leading-tight lg:pl-3 ${id === current ? "border-b-4 border-ink bg-sheet font-semibold lg:border-b-0 lg:border-l-4 lg:pl-2" : "text-soft hover:bg-tan"}`}>
-                    {locked(id) ? <LockGlyph /> : <ProgressGlyph progress={progress(id)} />}
-                    <span>{names.get(id)}</span>
-                    <span className="sr-only">, {progressWords(progress(id))}</span>
-                  </button>
-                </li>
-              ))}
-            </ul>
+            {open && (
+              <ul className="flex lg:block">
+                {section.items.map((item) => {
+                  const isHere = item.testIds.includes(current);
+                  return (
+                    <li key={item.id} className="flex">
+                      <button type="button" ref={isHere ? here : undefined} aria-current={isHere ? "step" : undefined} onClick={() => { onGo(item.id); }}
+                        className={`flex min-h-12 w-full items-center gap-2 py-1 pr-2 pl-3 text-left text-read leading-tight lg:pl-3 ${isHere ? "border-b-4 border-ink bg-sheet font-semibold lg:border-b-0 lg:border-l-4 lg:pl-2" : "text-soft hover:bg-tan"}`}>
+                        {locked(item) ? <LockGlyph /> : <ProgressGlyph progress={progress(item)} />}
+                        <span>{item.name}</span>
+                        <span className="sr-only">, {locked(item) ? "closed" : progressWords(progress(item))}</span>
+                      </button>
+                      {changing && section.position !== ADDED && (
+                        <span className="flex">
+                          <button type="button" aria-label={`${item.name}: earlier`} className="size-12 text-read hover:bg-tan" onClick={() => { onMove(item, -1); }}>↑</button>
+                          <button type="button" aria-label={`${item.name}: later`} className="size-12 text-read hover:bg-tan" onClick={() => { onMove(item, 1); }}>↓</button>
+                        </span>
+                      )}
+                    </li>
+                  );
+                })}
+              </ul>
+            )}
           </section>
         );
       })}
-      <AddTest tests={region.tests.filter((test) => !steps.some((step) => step.testIds.includes(test.id)))} onGo={onGo} />
+      <AddTest tests={region.tests.filter((test) => !inOrder.has(test.id))} onGo={onGo} />
+      <div className="flex shrink-0 items-center gap-1 pr-3 lg:mt-auto lg:flex-wrap lg:px-3">
+        <Button look="choice" chosen={changing} className="text-note" onClick={() => { setChanging(!changing); }}>{changing ? "Done" : "Reorder"}</Button>
+        {changing && onUsual && <Button className="text-note" onClick={onUsual}>Usual order</Button>}
+        <p className="text-note whitespace-nowrap text-soft lg:ml-auto">{elapsed === undefined ? `about ${String(Math.round(planned))} min` : `${String(Math.floor(elapsed))} of ${String(Math.round(planned))} min`}</p>
+      </div>
     </nav>
   );
 }

@@ -1,14 +1,15 @@
 import type { ReactNode } from "react";
 import { isArcAngle, nothing, withChoice, withMeasure, type Test } from "../examination/commands";
-import { choices, measure, type Attempt, type Part } from "../examination/history";
+import { choices, measure, type Attempt, type Context, type Part } from "../examination/history";
+import type { Schemas } from "../shared/api/client";
 import { capital, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
-import { ArcDial } from "./ArcDial";
+import { ArcPart } from "./ArcPart";
+import { answerKeys, USUAL_KEYS } from "./benchKeys";
 import { ChoiceRow } from "./ChoiceRow";
+import { FingerMap, GapDrawing, SpineDrawing } from "./drawings";
 import { MeasureField } from "./MeasureField";
-
-/** Keys of each part's answers. */
-export const PART_KEYS: Record<string, string[]> = { pain: ["4", "5", "6"], strength: ["7", "8", "9"], site: ["a", "s", "d", "f", "g"] };
+import { spineLevel } from "./spine";
 
 interface PanelProps {
   test: Test;
@@ -23,27 +24,32 @@ interface QuickAnswer {
   chosen: boolean;
 }
 
+/** Measures that have a place of their own beside the answers. */
+const ELSEWHERE = ["force", "onset", "held-for"];
+
 /** The quick answers of the uninvolved side, with what each records; none where a test asks nothing of it. */
 export function wellAnswers(test: Test, attempt: Attempt | undefined): QuickAnswer[] {
   const has = (key: string, choice: string) => choices(attempt, key).includes(choice);
-  const all = nothing(test, "well");
+  const all = nothing(test, "well").filter((part) => !part.position);
   if (all.length === 0) {
     return [];
   }
-  const answers: QuickAnswer[] = [{ label: "Nothing", parts: all, chosen: all.every((part) => has(part.key, part.choice ?? "")) }];
+  const answers: QuickAnswer[] = [{ label: "Nothing", parts: all, chosen: all.every((part) => (part.choice ? has(part.key, part.choice) : measure(attempt, part.key) === part.measure)) }];
   const other = (key: string, choice: string, label: string) => {
     const kept = (attempt?.parts ?? []).filter((part) => part.key !== key);
     answers.push({ label, parts: [...(kept.length > 0 ? kept : all.filter((part) => part.key !== key)), { key, choice }], chosen: has(key, choice) });
   };
-  if (test.wellSideParts.includes("pain")) {
+  const asked = test.parts.filter((part) => test.wellSideParts.includes(part.key) && part.positions.length === 0);
+  if (asked.some((part) => part.key === "pain")) {
     other("pain", "other", "Pain");
   }
-  if (test.wellSideParts.includes("strength")) {
+  if (asked.some((part) => part.key === "strength")) {
     other("strength", "weak", "Weak");
   }
   if (answers.length === 1) {
-    const part = test.parts.find((each) => test.wellSideParts.includes(each.key) && each.options.length > 0);
-    part?.options.filter((option) => option.value !== test.nothing[part.key]).slice(0, 2).forEach((option) => { other(part.key, option.value, option.label); });
+    const part = asked.find((each) => each.options.length > 0);
+    const normal = test.nothing.find((each) => each.key === part?.key)?.choice;
+    part?.options.filter((option) => option.value !== normal).slice(0, 2).forEach((option) => { other(part.key, option.value, option.label); });
   }
   return answers;
 }
@@ -51,7 +57,7 @@ export function wellAnswers(test: Test, attempt: Attempt | undefined): QuickAnsw
 /** The uninvolved side: narrow and first, since it is examined first and is usually normal. */
 export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
   const answers = wellAnswers(test, attempt);
-  const measures = test.parts.filter((part) => part.unit && !isArcAngle(part.key) && test.wellSideParts.includes(part.key));
+  const measures = test.parts.filter((part) => part.unit && !isArcAngle(part.key) && part.positions.length === 0 && !ELSEWHERE.includes(part.key) && test.wellSideParts.includes(part.key));
   return answers.length + measures.length === 0 ? null : (
     <section aria-label={`${capital(sideWord(side))}, uninvolved side`} className="border border-line bg-sheet p-2.5 md:w-38">
       <h2 className="mb-2 flex items-baseline justify-between text-read font-semibold">{capital(sideWord(side))} <span className="text-note font-normal text-soft">uninvolved</span></h2>
@@ -75,41 +81,74 @@ function InvolvedHeading({ side }: { side: "LEFT" | "RIGHT" }) {
   return <h2 className="w-15 shrink-0 text-read leading-tight font-semibold">{capital(sideWord(side))} <span className="block text-note font-normal text-soft">involved</span></h2>;
 }
 
-/** The involved side: the response in its parts, only those that the test has. */
-export function InvolvedPanel({ test, side, attempt, onRecord }: PanelProps) {
+interface InvolvedPanelProps extends PanelProps {
+  /** The other side, where a measure is drawn beside it. */
+  other: Attempt | undefined;
+  onWhole: (parts: Part[]) => void;
+  children?: ReactNode;
+}
+
+/** The involved side: answers given whole, then the response in its parts, only those that the test has. */
+export function InvolvedPanel({ test, side, attempt, other, onRecord, onWhole, children }: InvolvedPanelProps) {
   const parts = attempt?.parts ?? [];
-  const measures = test.parts.filter((part) => part.unit);
-  const lists = test.parts.filter((part) => !part.unit && part.key !== "quality");
+  const here = test.parts.filter((part) => part.positions.length === 0);
+  const measures = here.filter((part) => part.unit && !ELSEWHERE.includes(part.key) && part.key !== "gave-way");
+  const lists = here.filter((part) => !part.unit && !["quality", "grade", "site", "fingers"].includes(part.key));
+  const keys = answerKeys(test);
   const row = (part: Test["parts"][number], heading?: ReactNode) => (
-    <ChoiceRow key={part.key} label={part.label} heading={heading} options={part.options} chosen={choices(attempt, part.key)} keycaps={PART_KEYS[part.key] ?? []}
+    <ChoiceRow key={part.key} label={part.label} heading={heading} options={part.options} chosen={choices(attempt, part.key)} keycaps={keys[part.key] ?? []}
       onChoose={(value) => { onRecord(withChoice(test, parts, part.key, value)); }} />
   );
-  const sites = lists.filter((part) => part.key === "site").map((part) => row(part));
-  const hurts = choices(attempt, "pain").some((choice) => choice !== "none");
+  const sites = here.filter((part) => part.key === "site").map((part) => row(part));
+  const fingers = here.find((part) => part.key === "fingers");
+  const set = (key: string, value: number, unit: string, context: Context = {}) => { onRecord(withMeasure(parts, key, value, unit, context)); };
+  const arc = measures.filter((part) => isArcAngle(part.key));
+  const others = measures.filter((part) => !isArcAngle(part.key));
+  const headed = test.usual.length > 0;
   return (
     <section aria-label={`${capital(sideWord(side))}, involved side`} className="min-w-0 flex-1 border-2 border-ink bg-sheet p-2.5">
       <div className="flex flex-col gap-1.5">
-        {lists.filter((part) => part.key !== "site").map((part, index) => row(part, index === 0 ? <InvolvedHeading side={side} /> : undefined))}
-        {measures.some((part) => isArcAngle(part.key)) ? (
-          <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-            <ArcDial disabled={!hurts} measures={measures} values={measures.map((part) => measure(attempt, part.key))} side={side}
-              onSet={(key, value) => { onRecord(withMeasure(parts, key, value, measures.find((part) => part.key === key)?.unit ?? "")); }} />
-            <div className="[&>div]:sm:max-w-30">{sites}</div>
+        {headed && (
+          <div role="group" aria-label="At once" className="flex flex-wrap items-center gap-1">
+            <InvolvedHeading side={side} />
+            {test.usual.map((answer, index) => (
+              <Button key={answer.label} look="choice" chosen={holds(parts, answer)} keycap={USUAL_KEYS[index]} onClick={() => { onWhole(answer.parts); }}>{lowerAfterFirst(answer.label)}</Button>
+            ))}
           </div>
-        ) : (
-          <>
-            {sites}
-            {measures.length > 0 && (
-              <div className={`grid gap-x-4 gap-y-1.5 ${measures.length > 2 ? "xl:grid-cols-2" : ""}`}>
-                {measures.map((part) => (
-                  <MeasureField key={`${test.id} ${part.key}`} part={part} side={sideWord(side)} value={measure(attempt, part.key)}
-                    onSet={(value) => { onRecord(withMeasure(parts, part.key, value, part.unit ?? "")); }} />
-                ))}
-              </div>
-            )}
-          </>
         )}
+        {lists.map((part, index) => row(part, index === 0 && !headed ? <InvolvedHeading side={side} /> : undefined))}
+        {arc.length > 0 ? <ArcPart measures={arc} attempt={attempt} side={side} onSet={set}>{sites}</ArcPart> : sites}
+        {fingers && (
+          <div className="flex flex-wrap items-center gap-3">
+            <FingerMap options={fingers.options} chosen={choices(attempt, "fingers")} side={side} onChoose={(value) => { onRecord(withChoice(test, parts, "fingers", value)); }} />
+            <div className="max-w-72 flex-1">{row(fingers)}</div>
+          </div>
+        )}
+        {others.map((part) => (
+          <div key={`${test.id} ${part.key}`} className="flex flex-wrap items-center gap-x-3 gap-y-1">
+            {lists.length === 0 && !headed && part === others[0] && <InvolvedHeading side={side} />}
+            <MeasureField part={part} side={sideWord(side)} value={measure(attempt, part.key)} onSet={(value) => { set(part.key, value, part.unit ?? ""); }} />
+            {part.key === "level" && (
+              <>
+                {measure(attempt, part.key) !== undefined && <strong className="text-read">{spineLevel(measure(attempt, part.key) ?? 0)}</strong>}
+                <SpineDrawing part={part} value={measure(attempt, part.key)} other={measure(other, part.key)} onSet={(value) => { set(part.key, value, part.unit ?? ""); }} />
+              </>
+            )}
+            {part.key === "gap" && <GapDrawing part={part} value={measure(attempt, part.key)} other={measure(other, part.key)} onSet={(value) => { set(part.key, value, part.unit ?? ""); }} />}
+          </div>
+        ))}
+        {children}
       </div>
     </section>
   );
+}
+
+/** Whether a whole answer is what was recorded. */
+function holds(parts: readonly Part[], answer: Schemas["UsualJson"]): boolean {
+  return answer.parts.every((wanted) => parts.some((part) => part.key === wanted.key && (part.choice ?? undefined) === (wanted.choice ?? undefined) && (part.measure ?? undefined) === (wanted.measure ?? undefined)));
+}
+
+/** "Familiar pain, Outer arm" as "Familiar pain, outer arm". */
+function lowerAfterFirst(label: string): string {
+  return label.split(", ").map((word, index) => (index === 0 ? word : word.charAt(0).toLowerCase() + word.slice(1))).join(", ");
 }

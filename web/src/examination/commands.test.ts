@@ -1,20 +1,20 @@
 import { describe, expect, it } from "vitest";
-import { attempt, LEFT_OUT, nothing, record, undo, withChoice, withMeasure, type Test } from "./commands";
+import { attempt, LEFT_OUT, leftOut, nothing, record, undo, withChoice, withMeasure, withWhole, type Test } from "./commands";
 
 const options = (...values: string[]) => values.map((value) => ({ value, label: value }));
 
 const test: Test = {
-  id: "sh-test", name: "Test", shortName: "Test", aliases: [], position: "Sitting", seconds: 10, provocation: 1, review: "drafted",
+  id: "sh-test", name: "Test", shortName: "Test", aliases: [], stage: "special", usual: [], follows: false, stops: [], angles: [], equipment: [], position: "Sitting", seconds: 10, provocation: 1, review: "drafted",
   card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" },
   parts: [
-    { key: "pain", label: "Pain", many: false, options: options("none", "familiar", "other"), windows: [] },
-    { key: "strength", label: "Strength", many: false, options: options("full", "weak"), windows: [] },
-    { key: "site", label: "Where", many: false, options: options("top"), windows: [] },
-    { key: "angle", label: "Worst", many: false, options: [], unit: "°", windows: [] },
-    { key: "quality", label: "How", many: true, options: options("shrug", "guarded", "skipped"), windows: [] },
+    { key: "pain", label: "Pain", many: false, options: options("none", "familiar", "other"), windows: [], positions: [], repeats: 1, andBack: false },
+    { key: "strength", label: "Strength", many: false, options: options("full", "weak"), windows: [], positions: [], repeats: 1, andBack: false },
+    { key: "site", label: "Where", many: false, options: options("top"), windows: [], positions: [], repeats: 1, andBack: false },
+    { key: "angle", label: "Worst", many: false, options: [], unit: "°", windows: [], positions: [], repeats: 1, andBack: false },
+    { key: "quality", label: "How", many: true, options: options("shrug", "guarded", "skipped"), windows: [], positions: [], repeats: 1, andBack: false },
   ],
   wellSideParts: ["pain", "strength"],
-  nothing: { pain: "none", strength: "full" },
+  nothing: [{ key: "pain", choice: "none" }, { key: "strength", choice: "full" }],
 };
 
 describe("a response", () => {
@@ -42,6 +42,20 @@ describe("a response", () => {
   it("is no longer left out once anything is recorded", () => {
     expect(withChoice(test, [LEFT_OUT], "pain", "none")).toEqual([{ key: "pain", choice: "none" }]);
     expect(withMeasure([LEFT_OUT], "angle", 90, "°")).toEqual([{ key: "angle", measure: 90, unit: "°" }]);
+  });
+
+  it("keeps what was recorded in one position apart from another, and one go from the next", () => {
+    const neutral = withMeasure([], "shift", 3, "mm", { position: "neutral" });
+    const both = withMeasure(neutral, "shift", 5, "mm", { position: "pronation" });
+    expect(both).toEqual([{ key: "shift", measure: 3, unit: "mm", position: "neutral" }, { key: "shift", measure: 5, unit: "mm", position: "pronation" }]);
+    expect(withMeasure(both, "shift", 4, "mm", { position: "neutral" })).toHaveLength(2);
+    expect(withMeasure(withMeasure([], "force", 80, "N"), "force", 90, "N", { repeat: 2 })).toHaveLength(2);
+  });
+
+  it("keeps what was seen when a whole answer is given, and drops why it was left out", () => {
+    const seen = withChoice(test, withChoice(test, [], "pain", "other"), "quality", "shrug");
+    expect(withWhole(seen, [{ key: "pain", choice: "none" }])).toEqual([{ key: "quality", choice: "shrug" }, { key: "pain", choice: "none" }]);
+    expect(withWhole(leftOut("no time"), [{ key: "pain", choice: "none" }])).toEqual([{ key: "pain", choice: "none" }]);
   });
 
   it("knows what nothing stands for", () => {

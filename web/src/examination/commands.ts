@@ -1,5 +1,5 @@
 import type { Schemas } from "../shared/api/client";
-import type { Answer, Attempt, Command, Part, Side } from "./history";
+import { inContext, type Answer, type Attempt, type Command, type Context, type Part, type Side } from "./history";
 
 export type Test = Schemas["TestJson"];
 
@@ -13,12 +13,17 @@ function command(kind: Command["kind"], standAt: string, rest: Partial<Command> 
   return { id: crypto.randomUUID(), clientId: CLIENT, order, at: new Date().toISOString(), kind, standAt, attempts: [], answers: [], ...rest };
 }
 
-/** Another attempt with these parts in place of `earlier`, or a first one. */
-export function attempt(test: Test, side: Side, parts: Part[], earlier: Attempt | undefined): Attempt {
+/** Another attempt with these parts in place of `earlier`, or a first one. `variant` is the school's way of doing it. */
+export function attempt(test: Test, side: Side, parts: Part[], earlier: Attempt | undefined, variant = "usual"): Attempt {
   return {
-    id: crypto.randomUUID(), testId: test.id, variant: "usual", side, tryNumber: earlier?.tryNumber ?? 1,
+    id: crypto.randomUUID(), testId: test.id, variant, side, tryNumber: earlier?.tryNumber ?? 1,
     supersedes: earlier ? [earlier.id] : [], parts,
   };
+}
+
+/** A further go at a test, beside the earlier one. */
+export function nextTry(test: Test, side: Side, earlier: Attempt, variant = "usual"): Attempt {
+  return { ...attempt(test, side, [], undefined, variant), tryNumber: earlier.tryNumber + 1 };
 }
 
 export function record(attempts: Attempt[], standAt: string): Command {
@@ -39,27 +44,35 @@ export function undo(recording: Command): Command {
   return command("UNDO", recording.attempts[0]?.testId ?? recording.standAt, { undoes: recording.id });
 }
 
-/** The parts that "Nothing" stands for. */
-export function nothing(test: Test, side: "well" | "involved"): Part[] {
-  return Object.entries(test.nothing)
-    .filter(([key]) => side === "involved" || test.wellSideParts.includes(key))
-    .map(([key, choice]) => ({ key, choice }));
+/** Brings back what was taken back last. */
+export function redo(undone: Command): Command {
+  return command("UNDO", undone.standAt, { undoes: undone.id });
+}
+
+/** The parts that "Nothing" stands for, without those about a position that the school leaves out. */
+export function nothing(test: Test, side: "well" | "involved", positions: readonly string[] = []): Part[] {
+  return test.nothing.filter((part) => (side === "involved" || test.wellSideParts.includes(part.key)) && (!part.position || positions.length === 0 || positions.includes(part.position)));
 }
 
 /** A test that was left out is no longer so once anything is recorded. */
 function taken(parts: readonly Part[]): Part[] {
-  return parts.filter((part) => part.choice !== LEFT_OUT.choice || part.key !== LEFT_OUT.key);
+  return parts.filter((part) => (part.choice !== LEFT_OUT.choice || part.key !== LEFT_OUT.key) && part.key !== "because");
 }
 
 /** What is recorded for a test that was left out. */
 export const LEFT_OUT: Part = { key: "quality", choice: "skipped" };
 
+/** A test left out, for a reason in words where one was given. */
+export function leftOut(reason?: string): Part[] {
+  return reason ? [LEFT_OUT, { key: "because", text: reason }] : [LEFT_OUT];
+}
+
 /** The parts with one answer set; the same answer again takes it away. */
-export function withChoice(test: Test, parts: readonly Part[], key: string, choice: string): Part[] {
+export function withChoice(test: Test, parts: readonly Part[], key: string, choice: string, context: Context = {}): Part[] {
   const many = test.parts.find((part) => part.key === key)?.many ?? false;
-  const had = parts.some((part) => part.key === key && part.choice === choice);
-  const others = taken(parts).filter((part) => part.key !== key || (many && part.choice !== choice));
-  const next = had ? others : [...others, { key, choice }];
+  const had = parts.some((part) => part.key === key && part.choice === choice && inContext(part, context));
+  const others = taken(parts).filter((part) => part.key !== key || !inContext(part, context) || (many && part.choice !== choice));
+  const next = had ? others : [...others, { key, choice, ...context }];
   return key === "pain" && (choice === "none" || had) ? next.filter((part) => part.key !== "site" && !isArcAngle(part.key)) : next;
 }
 
@@ -69,6 +82,16 @@ export function isArcAngle(key: string): boolean {
 }
 
 /** The parts with one measure set. */
-export function withMeasure(parts: readonly Part[], key: string, measure: number, unit: string): Part[] {
-  return [...taken(parts).filter((part) => part.key !== key), { key, measure, unit }];
+export function withMeasure(parts: readonly Part[], key: string, measure: number, unit: string, context: Context = {}): Part[] {
+  return [...without(taken(parts), key, context), { key, measure, unit, ...context }];
+}
+
+/** The parts without one of them. */
+export function without(parts: readonly Part[], key: string, context: Context = {}): Part[] {
+  return parts.filter((part) => part.key !== key || !inContext(part, context));
+}
+
+/** What was recorded before, with the parts of a whole answer in place of theirs. */
+export function withWhole(parts: readonly Part[], whole: readonly Part[]): Part[] {
+  return [...taken(parts).filter((part) => part.key === "quality" || part.key === "held-for"), ...whole];
 }

@@ -42,3 +42,19 @@ describe("what counts", () => {
     expect(inForce([]).standAt).toBeUndefined();
   });
 });
+
+describe("what can be brought back", () => {
+  it("is the latest undo, as long as nothing was recorded since", () => {
+    const first = command("RECORD", { attempts: [attempt("none")] });
+    const second = command("RECORD", { attempts: [attempt("familiar")] });
+    const undoSecond = command("UNDO", { undoes: second.id });
+    const undoFirst = command("UNDO", { undoes: first.id });
+    expect(inForce([first]).lastUndo).toBeUndefined();
+    expect(inForce([first, second, undoSecond]).lastUndo?.id).toBe(undoSecond.id);
+    expect(inForce([first, second, undoSecond, undoFirst]).lastUndo?.id).toBe(undoFirst.id);
+    const redoFirst = command("UNDO", { undoes: undoFirst.id });
+    expect(inForce([first, second, undoSecond, undoFirst, redoFirst]).lastUndo?.id).toBe(undoSecond.id);
+    expect(inForce([first, second, undoSecond, undoFirst, redoFirst]).attempts).toHaveLength(1);
+    expect(inForce([first, undoFirst, command("RECORD", { attempts: [attempt("other")] })]).lastUndo).toBeUndefined();
+  });
+});

@@ -6,6 +6,18 @@ export type Part = Schemas["PartJson"];
 export type Answer = Schemas["IntakeAnswerJson"];
 export type Side = Attempt["side"];
 
+/** The circumstances of a part: the position, the go, the way back. Absent stands for the only or the first one. */
+export interface Context {
+  position?: string;
+  repeat?: number;
+  direction?: string;
+}
+
+/** Whether a part was recorded in these circumstances. */
+export function inContext(part: Part, context: Context): boolean {
+  return (part.position ?? "") === (context.position ?? "") && (part.repeat ?? 1) === (context.repeat ?? 1) && (part.direction ?? "") === (context.direction ?? "");
+}
+
 /** What of a list of commands counts. */
 export interface InForce {
   attempts: Attempt[];
@@ -17,6 +29,8 @@ export interface InForce {
   standAt: string | undefined;
   /** The latest recording that can be taken back. */
   lastRecording: Command | undefined;
+  /** The latest undo that can be taken back: nothing was recorded or told since. */
+  lastUndo: Command | undefined;
 }
 
 /**
@@ -55,7 +69,20 @@ export function inForce(commands: readonly Command[]): InForce {
       }
     }
   }
-  return { attempts, answers, standAt: commands.findLast((command) => command.kind !== "TELL")?.standAt, lastRecording, lastTelling };
+  return { attempts, answers, standAt: commands.findLast((command) => command.kind !== "TELL")?.standAt, lastRecording, lastTelling, lastUndo: lastUndo(commands, undone) };
+}
+
+function lastUndo(commands: readonly Command[], undone: ReadonlySet<string>): Command | undefined {
+  const undos = new Set(commands.filter((command) => command.kind === "UNDO").map((command) => command.id));
+  for (const command of [...commands].reverse()) {
+    if (command.kind === "RECORD" || command.kind === "TELL") {
+      return undefined;
+    }
+    if (command.kind === "UNDO" && !undone.has(command.id) && !undos.has(command.undoes ?? "")) {
+      return command;
+    }
+  }
+  return undefined;
 }
 
 /** The latest attempt that counts of a test on a side. */
@@ -64,11 +91,11 @@ export function latestAttempt(state: InForce, testId: string, side: Side): Attem
 }
 
 /** The answers of an attempt to a part that has a list of answers. */
-export function choices(attempt: Attempt | undefined, part: string): string[] {
-  return attempt?.parts.flatMap((each) => (each.key === part && each.choice ? [each.choice] : [])) ?? [];
+export function choices(attempt: Attempt | undefined, part: string, context: Context = {}): string[] {
+  return attempt?.parts.flatMap((each) => (each.key === part && each.choice && inContext(each, context) ? [each.choice] : [])) ?? [];
 }
 
 /** The measure of a part, in the part's unit. */
-export function measure(attempt: Attempt | undefined, part: string): number | undefined {
-  return attempt?.parts.find((each) => each.key === part)?.measure ?? undefined;
+export function measure(attempt: Attempt | undefined, part: string, context: Context = {}): number | undefined {
+  return attempt?.parts.find((each) => each.key === part && inContext(each, context))?.measure ?? undefined;
 }

@@ -26,7 +26,7 @@ function TestSheet({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
       <SheetHead kind={sheet.stage} />
       <div className="grid gap-x-10 gap-y-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
         <div>
-          <CueCard test={sheet.test} />
+          <CueCard test={sheet.test} form="plain" way={undefined} />
           <Conduct sheet={sheet} />
         </div>
         {sheet.pose ? (

@@ -13,6 +13,9 @@ import lexicor.core.examination.Answer;
  */
 public final class AnswerCheck {
 
+    /** The order of the tests as the therapist changed it. */
+    public static final String ORDER = "order";
+
     /** Shortest words that count as a reason. */
     static final int SHORTEST_REASON = 3;
 
@@ -43,6 +46,7 @@ public final class AnswerCheck {
             case "fact-date" -> about(answer, factsOf(region)).or(() -> answer.on().isPresent() ? Optional.empty() : wrong("on", "allowed: a day"));
             case "release" -> about(answer, catalogue.redFlagsOf(region).stream().map(flag -> flag.id()).toList()).or(() -> reason(answer));
             case "override" -> about(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList()).or(() -> reason(answer));
+            case ORDER -> values(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList(), true);
             case "start" -> about(answer, form.zonesOf(region).stream().flatMap(zone -> zone.conditions().stream()).map(condition -> condition.value()).distinct().toList()).or(() -> chance(answer));
             case "width" -> values(answer, List.of("firm", "usual", "vague"), false);
             case "school" -> school(answer);
@@ -96,7 +100,7 @@ public final class AnswerCheck {
 
     private List<String> kinds(String region) {
         List<String> kinds = new ArrayList<>(List.of("zone", "pain-areas", "tingling-areas", IntakeFolder.RED_FLAGS, IntakeFolder.FACTS, "fact-date", "release", "override", "start",
-                "width", "school"));
+                "width", "school", ORDER));
         form.questionsOf(region).forEach(question -> kinds.add(question.id()));
         return kinds;
     }

@@ -16,6 +16,7 @@ import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.Routine;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Side;
+import lexicor.core.examination.WholeAnswer;
 import lexicor.core.source.SourceNode;
 import lexicor.server.examinations.AnswerJson;
 import lexicor.server.examinations.AttemptJson;
@@ -54,7 +55,7 @@ final class DemoScript {
             undo(step);
             return;
         }
-        step.allowing("test", "well", "hurt", "nothing", "again", "go", "told");
+        step.allowing("test", "well", "hurt", "nothing", "again", "go", "told", "quiet");
         if (step.has("told")) {
             tell(step.child("told"));
             return;
@@ -63,12 +64,16 @@ final class DemoScript {
             add(CommandKind.MOVE, step.text("go"), null, List.of());
             return;
         }
+        if (step.has("quiet")) {
+            List<AttemptJson> quiet = new ArrayList<>();
+            step.list("quiet").forEach(id -> quiet.addAll(nothing(catalogue.test(TestId.of(id.asText())))));
+            add(CommandKind.RECORD, following(TestId.of(quiet.get(quiet.size() - 1).testId())), null, quiet);
+            return;
+        }
         ExaminationTest test = catalogue.test(TestId.of(step.text("test")));
         int tryNumber = step.has("again") ? step.whole("again", 2, 9) : 1;
         if (step.has("nothing")) {
-            List<PartJson> nothing = new ArrayList<>();
-            test.nothing().forEach((part, choice) -> nothing.add(chosen(part, choice)));
-            add(CommandKind.RECORD, following(test.id()), null, List.of(attempt(test, side.other(), 1, nothing), attempt(test, side, 1, nothing)));
+            add(CommandKind.RECORD, following(test.id()), null, nothing(test));
             return;
         }
         step.optionalChild("well").ifPresent(well -> add(CommandKind.RECORD, test.id().value(), null, List.of(attempt(test, side.other(), tryNumber, parts(test, well)))));
@@ -127,21 +132,35 @@ final class DemoScript {
         return UUID.nameUUIDFromBytes((client + what + commands.size()).getBytes(StandardCharsets.UTF_8));
     }
 
+    /** "Nothing" on both sides, of the other one what is asked there. */
+    private List<AttemptJson> nothing(ExaminationTest test) {
+        List<PartJson> involved = WholeAnswer.nothing(test).parts().stream().map(PartJson::of).toList();
+        List<PartJson> well = involved.stream().filter(part -> test.wellSideParts().contains(part.key())).toList();
+        List<AttemptJson> both = new ArrayList<>();
+        if (!well.isEmpty()) {
+            both.add(attempt(test, side.other(), 1, well));
+        }
+        both.add(attempt(test, side, 1, involved));
+        return both;
+    }
+
+    /** The parts named in a step; {@code part@position} and {@code part#2} name position and go. */
     private static List<PartJson> parts(ExaminationTest test, SourceNode node) {
         List<PartJson> parts = new ArrayList<>();
-        node.fields().forEach((key, value) -> {
+        node.fields().forEach((name, value) -> {
+            String key = name.replaceAll("[@#].*", "");
+            String position = name.contains("@") ? name.substring(name.indexOf('@') + 1) : null;
+            Integer repeat = name.contains("#") ? Integer.valueOf(name.substring(name.indexOf('#') + 1)) : null;
             if (test.part(key).orElse(null) instanceof PartDefinition.Measure measure) {
-                parts.add(new PartJson(key, null, node.number(key, measure.least(), measure.most()), measure.unit(), null, null, null, null));
-            } else if (key.equals("quality")) {
-                value.items().forEach(tick -> parts.add(chosen(key, tick.asText())));
+                parts.add(new PartJson(key, null, node.number(name, measure.least(), measure.most()), measure.unit(), null, position, repeat, null));
+            } else if (value.isList()) {
+                value.items().forEach(tick -> parts.add(new PartJson(key, tick.asText(), null, null, null, position, repeat, null)));
+            } else if (key.equals("because")) {
+                parts.add(new PartJson(key, null, null, null, value.asText(), null, null, null));
             } else {
-                parts.add(chosen(key, value.asText()));
+                parts.add(new PartJson(key, value.asText(), null, null, null, position, repeat, null));
             }
         });
         return parts;
-    }
-
-    private static PartJson chosen(String key, String choice) {
-        return new PartJson(key, choice, null, null, null, null, null, null);
     }
 }

@@ -7,9 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Conduct;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.ClusterLevels;
@@ -17,13 +17,11 @@ import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.examination.History;
 import lexicor.core.examination.OtherSide;
-import lexicor.core.examination.Reading;
 import lexicor.core.examination.ResponseReader;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.ClusterCount;
 import lexicor.core.weighing.Foresight;
-import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.TestValue;
 import lexicor.core.weighing.Visit;
@@ -44,15 +42,15 @@ class Appraisal {
     private final Catalogue catalogue;
     private final Evidence evidence;
     private final Weighing weighing;
-    private final Interpreter interpreter;
+    private final TestStates states;
     private final VisitIntake intake;
 
-    Appraisal(Catalogue catalogue, Evidence evidence, Weighing weighing, Interpreter interpreter, VisitIntake intake) {
+    Appraisal(Catalogue catalogue, Evidence evidence, Weighing weighing, TestStates states, VisitIntake intake) {
         this.intake = intake;
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.weighing = weighing;
-        this.interpreter = interpreter;
+        this.states = states;
     }
 
     /** How far an examination has got: tests read or left out, of those in the routine. */
@@ -62,14 +60,17 @@ class Appraisal {
     Stage stage(ExaminationService.Recorded recorded) {
         IntakeState told = intake.of(recorded);
         List<TestReading> readings = readings(recorded.row(), recorded.history(), told);
-        int done = (int) readings.stream().filter(reading -> reading.complete() || told.closed(reading.test())).count();
+        OpenTests open = openTests(recorded, told, readings);
+        List<TestReading> counted = readings.stream().filter(reading -> reading.answered() || open.offered(reading.test())).toList();
+        int total = counted.size();
+        int done = (int) counted.stream().filter(reading -> reading.complete() || open.closed(reading.test())).count();
         boolean touched = readings.stream().anyMatch(TestReading::answered);
         VisitState state = switch (told.screen().state()) {
             case SUSPENDED -> VisitState.SUSPENDED;
             case NOT_YET_ASKED -> touched ? VisitState.TESTING : VisitState.BEGUN;
-            case OPEN -> !touched ? VisitState.SCREENED : done == readings.size() ? VisitState.DONE : VisitState.TESTING;
+            case OPEN -> !touched ? VisitState.SCREENED : done == total ? VisitState.DONE : VisitState.TESTING;
         };
-        return new Stage(touched && done == readings.size() && state == VisitState.TESTING ? VisitState.DONE : state, done, readings.size());
+        return new Stage(touched && done == total && state == VisitState.TESTING ? VisitState.DONE : state, done, total);
     }
 
     /** The readings of the region's tests in the order of the routine, then of any others that were done. */
@@ -94,38 +95,35 @@ class Appraisal {
         Ranking ranking = weighing.weigh(visit, readings, row.seed());
         Optional<TestId> last = recorded.history().lastTest();
         Map<ConditionId, Double> previous = last.map(test -> weighing.chances(visit, readings(row, recorded.history().without(test), told))).orElse(Map.of());
-        List<TestValue> ahead = ahead(recorded, told, visit, readings);
+        OpenTests open = openTests(recorded, told, readings);
+        List<TestValue> ahead = ahead(recorded, open, visit, readings);
+        Schools schools = intake.schools(row, told);
         Set<TestId> order = Set.copyOf(catalogue.routine(row.region()).order());
         return new WeighingJson(recorded.lastNumber(), last.map(TestId::value).orElse(null),
-                readings.stream().map(reading -> state(reading, recorded.history(), row, told)).toList(),
+                states(recorded, told, schools, open, readings),
                 SafetyJson.of(told.screen()),
                 ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.getOrDefault(standing.condition().id(), standing.now()), visit.assumptions().thresholds(), catalogue)).toList(),
                 ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, order), ahead.stream().anyMatch(TestValue::worthDoing));
     }
 
     /** Open tests that may be done now, the best for its time first; what is likely to hurt or frighten comes last. */
-    private List<TestValue> ahead(ExaminationService.Recorded recorded, IntakeState told, Visit visit, List<TestReading> readings) {
+    private List<TestValue> ahead(ExaminationService.Recorded recorded, OpenTests open, Visit visit, List<TestReading> readings) {
         Optional<String> position = recorded.history().standsAt().map(test -> catalogue.test(test).position());
-        return Foresight.of(weighing, visit, readings).values(open(told, visit, readings), position).stream()
+        return Foresight.of(weighing, visit, readings).values(open.of(visit.region(), readings), position).stream()
                 .sorted(Comparator.comparing(value -> catalogue.test(value.test()).provocation() >= FRIGHTENS)).toList();
     }
 
-    /** Tests that are not done and may be done now. */
-    Set<TestId> open(IntakeState told, Visit visit, List<TestReading> readings) {
-        Set<TestId> open = new LinkedHashSet<>(catalogue.routine(visit.region()).order());
-        open.addAll(catalogue.beyondRoutine(visit.region()));
-        readings.stream().filter(TestReading::answered).forEach(reading -> open.remove(reading.test()));
-        open.removeIf(test -> told.closed(test) || !allowed(test, visit.schools(), readings));
-        return open;
+    /** The tests of the order and those done, then those beyond that are closed, wait for another, or are done in a school's way. */
+    private List<WeighingJson.TestState> states(ExaminationService.Recorded recorded, IntakeState told, Schools schools, OpenTests open, List<TestReading> readings) {
+        Set<TestId> known = readings.stream().map(TestReading::test).collect(Collectors.toSet());
+        Stream<WeighingJson.TestState> beyond = catalogue.beyondRoutine(recorded.row().region()).stream().filter(test -> !known.contains(test))
+                .map(test -> states.of(new TestReading(test, false, List.of()), recorded, told, schools, open))
+                .filter(state -> state.waits() != null || state.lock() != null || state.variant() != null);
+        return Stream.concat(readings.stream().map(reading -> states.of(reading, recorded, told, schools, open)), beyond).toList();
     }
 
-    /** Whether the schools do a test, and what has to come before it has come. */
-    private boolean allowed(TestId id, Schools schools, List<TestReading> readings) {
-        Conduct conduct = catalogue.test(id).conduct();
-        return conduct.onlyWhere().entrySet().stream().allMatch(only -> schools.choice(only.getKey()).equals(only.getValue()))
-                && conduct.after().stream().allMatch(after -> readings.stream().filter(reading -> reading.test().equals(after.test()))
-                        .flatMap(reading -> reading.readings().stream()).anyMatch(reading -> reading.criterion().equals(after.criterion())
-                                && reading.result() == (after.positive() ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE)));
+    OpenTests openTests(ExaminationService.Recorded recorded, IntakeState told, List<TestReading> readings) {
+        return new OpenTests(catalogue, told, recorded.history(), recorded.row().side(), intake.schools(recorded.row(), told), readings);
     }
 
     /** Those of the order, and the best beyond it. */
@@ -139,25 +137,6 @@ class Appraisal {
     Optional<Weighing.Leader> leader(ExaminationService.Recorded recorded) {
         IntakeState told = intake.of(recorded);
         return weighing.leader(intake.visit(recorded.row(), told), readings(recorded.row(), recorded.history(), told));
-    }
-
-    private WeighingJson.TestState state(TestReading reading, History history, ExaminationRow row, IntakeState told) {
-        return new WeighingJson.TestState(reading.test().value(), progress(reading, history, row),
-                interpreter.say(row.region(), intake.schools(row, told), reading).stream().map(WeighingJson.StatementJson::of).toList(),
-                LockJson.of(reading.test(), told), history.rivals(reading.test()).stream().map(WeighingJson.RivalEntryJson::of).toList());
-    }
-
-    private static WeighingJson.Progress progress(TestReading reading, History history, ExaminationRow row) {
-        if (!reading.answered()) {
-            return history.attempts(reading.test(), row.side().other()).isEmpty() ? WeighingJson.Progress.OPEN : WeighingJson.Progress.PARTLY;
-        }
-        if (history.attempts(reading.test(), row.side()).stream().allMatch(attempt -> attempt.choices("quality").contains("skipped"))) {
-            return WeighingJson.Progress.LEFT_OUT;
-        }
-        if (reading.readings().stream().allMatch(each -> each.result() == Reading.Result.NOT_INTERPRETABLE)) {
-            return WeighingJson.Progress.VOID;
-        }
-        return reading.complete() ? WeighingJson.Progress.READ : WeighingJson.Progress.PARTLY;
     }
 
     private WeighingJson.ClusterJson cluster(ClusterCount count) {

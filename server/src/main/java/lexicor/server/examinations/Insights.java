@@ -62,7 +62,7 @@ class Insights {
         long seed = recorded.row().seed();
         Ranking ranking = weighing.weigh(visit, readings, seed);
         Standing standing = ranking.of(condition.id());
-        Set<TestId> open = appraisal.open(told, visit, readings);
+        Set<TestId> open = appraisal.openTests(recorded, told, readings).of(visit.region(), readings);
         Foresight foresight = Foresight.of(weighing, visit, readings);
         return new InsightJson(StandingJson.of(standing, standing.now(), visit.assumptions().thresholds(), catalogue), dials(visit, readings, standing),
                 Reversal.of(weighing, visit, readings, ranking).stream().map(InsightJson.ReversalJson::of).toList(),

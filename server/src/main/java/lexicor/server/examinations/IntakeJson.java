@@ -33,7 +33,7 @@ public record IntakeJson(long knows, List<String> zones, List<FaultJson> faults,
     /** A test that is locked. */
     public record LockedTestJson(String testId, String name, LockJson lock) {
         static LockedTestJson of(ExaminationTest test, IntakeState state) {
-            return new LockedTestJson(test.id().value(), test.name(), LockJson.of(test.id(), state));
+            return new LockedTestJson(test.id().value(), test.name(), LockJson.of(test.id(), state, state.locked().get(test.id()).stream().map(locked -> locked.why()).toList()));
         }
     }
 

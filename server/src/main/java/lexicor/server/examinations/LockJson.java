@@ -10,14 +10,10 @@ import lexicor.core.intake.IntakeState;
 @Schema(name = "TestLockJson")
 public record LockJson(List<String> why, @Schema(nullable = true) OverrideJson override) {
 
-    /** The lock of a test; null where it has none. */
-    static LockJson of(TestId test, IntakeState told) {
-        if (!told.locked().containsKey(test)) {
-            return null;
-        }
+    /** Why a test is closed; null where nothing closes it. */
+    static LockJson of(TestId test, IntakeState told, List<String> why) {
         IntakeState.Override override = told.overrides().get(test);
-        return new LockJson(told.locked().get(test).stream().map(locked -> locked.why()).toList(),
-                override == null ? null : new OverrideJson(override.by(), override.at(), override.reason()));
+        return why.isEmpty() ? null : new LockJson(why, override == null ? null : new OverrideJson(override.by(), override.at(), override.reason()));
     }
 
     /** Who does it all the same, since when and why. */

@@ -6,23 +6,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
-import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.ExaminationTest;
-import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.Setting;
-import lexicor.core.examination.Attempt;
-import lexicor.core.examination.History;
-import lexicor.core.examination.Part;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.ClusterCount;
-import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.PatternReading;
 import lexicor.core.weighing.Percent;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
-import lexicor.core.weighing.Statement;
 import org.springframework.stereotype.Component;
 
 /** Writes an examination as plain text that a colleague understands. */
@@ -31,18 +23,16 @@ class NoteWriter {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
 
-    private final Catalogue catalogue;
     private final Appraisal appraisal;
-    private final Interpreter interpreter;
+    private final FindingsNote findings;
     private final VisitIntake intake;
     private final IntakeNote intakeNote;
 
-    NoteWriter(Catalogue catalogue, Appraisal appraisal, Interpreter interpreter, VisitIntake intake, IntakeNote intakeNote) {
+    NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote) {
         this.intakeNote = intakeNote;
         this.intake = intake;
-        this.catalogue = catalogue;
         this.appraisal = appraisal;
-        this.interpreter = interpreter;
+        this.findings = findings;
     }
 
     String write(ExaminationService.Recorded recorded) {
@@ -57,7 +47,7 @@ class NoteWriter {
         lines.addAll(intakeNote.lines(recorded, told));
         lines.add("");
         lines.add("Findings");
-        readings.forEach(reading -> lines.addAll(test(reading, recorded, told)));
+        lines.addAll(findings.lines(recorded, told, readings));
         lines.add("");
         lines.add("Where it stands");
         ranking.clusters().stream().filter(ClusterCount::begun).forEach(count -> lines.add("- " + cluster(count)));
@@ -78,51 +68,6 @@ class NoteWriter {
         lines.add("the original papers. What tests of one tissue share is counted once, by correlations that are partly assumed.");
         lines.add("Decision support: the conclusion is the therapist's.");
         return String.join("\n", lines) + "\n";
-    }
-
-    private List<String> test(TestReading reading, ExaminationService.Recorded recorded, IntakeState told) {
-        History history = recorded.history();
-        Side side = recorded.row().side();
-        ExaminationTest test = catalogue.test(reading.test());
-        List<Attempt> involved = history.attempts(reading.test(), side);
-        if (involved.isEmpty()) {
-            return List.of("- " + test.name() + ": not done" + (told.closed(test.id()) ? ", locked: " + told.locked().get(test.id()).get(0).why() : ""));
-        }
-        List<String> lines = new ArrayList<>();
-        String other = history.attempts(reading.test(), side.other()).stream().reduce((first, last) -> last)
-                .map(attempt -> "; " + word(side.other()) + ": " + response(test, attempt)).orElse("");
-        lines.add("- " + test.name() + ", " + word(side) + ": " + involved.stream().map(attempt -> response(test, attempt)).collect(Collectors.joining("; repeated: ")) + other);
-        for (Statement statement : interpreter.say(recorded.row().region(), intake.schools(recorded.row(), told), reading)) {
-            lines.add("  " + statement.text());
-        }
-        return lines;
-    }
-
-    private static String response(ExaminationTest test, Attempt attempt) {
-        List<String> words = new ArrayList<>();
-        for (PartDefinition definition : test.parts()) {
-            for (Part part : attempt.parts()) {
-                if (part.key().equals(definition.key())) {
-                    words.add(word(definition, part));
-                }
-            }
-        }
-        return String.join(", ", words);
-    }
-
-    private static String word(PartDefinition definition, Part part) {
-        if (part instanceof Part.Measured measured) {
-            return definition.label().toLowerCase(Locale.UK) + " " + Math.round(measured.value()) + measured.unit();
-        }
-        if (part instanceof Part.Chosen chosen && definition instanceof PartDefinition.Choice choice) {
-            String label = choice.option(chosen.choice()).map(PartDefinition.Option::label).orElse(chosen.choice()).toLowerCase(Locale.UK);
-            return switch (definition.key()) {
-                case "pain" -> chosen.choice().equals("none") ? "no pain" : label;
-                case "strength" -> chosen.choice().equals("full") ? "full strength" : label;
-                default -> label;
-            };
-        }
-        return part instanceof Part.Said said ? said.text() : "";
     }
 
     private static String cluster(ClusterCount count) {

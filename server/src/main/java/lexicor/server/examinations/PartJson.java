@@ -17,7 +17,7 @@ public record PartJson(@NotBlank(message = "allowed: the name of a part") @Size(
         @Schema(nullable = true) @Min(value = 1, message = "allowed: 1 to 99") @Max(value = 99, message = "allowed: 1 to 99") Integer repeat,
         @Schema(nullable = true) @Size(max = 20, message = "allowed: at most 20 characters") String direction) {
 
-    static PartJson of(Part part) {
+    public static PartJson of(Part part) {
         Part.Context context = part.context();
         String position = context.position().isEmpty() ? null : context.position();
         Integer repeat = context.repeat() == 1 ? null : context.repeat();

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.evidence.ClusterLevels;
+import lexicor.core.examination.ForceTries;
 import lexicor.core.examination.History;
 import lexicor.core.weighing.ClusterCount;
 import lexicor.core.weighing.Statement;
@@ -25,9 +26,37 @@ public record WeighingJson(long knows, @Schema(nullable = true) String lastTest,
     /** How far a test has got. */
     public enum Progress { OPEN, PARTLY, READ, VOID, LEFT_OUT }
 
-    /** A test and what its response means, in sentences. */
-    public record TestState(String testId, Progress progress, List<StatementJson> statements, @Schema(nullable = true) LockJson lock,
-            List<RivalEntryJson> rivals) {
+    /**
+     * A test and what its response means, in sentences.
+     *
+     * @param waits   why it is not offered yet; absent where it is
+     * @param lock    why it is closed, by what was told before or by an answer that stopped the hands; absent where it is open
+     * @param variant how the school does it; absent where it is the usual way
+     * @param force   what the tries of a gauge come to; absent where there are none
+     */
+    public record TestState(String testId, Progress progress, List<StatementJson> statements, @Schema(nullable = true) String waits,
+            @Schema(nullable = true) LockJson lock, List<RivalEntryJson> rivals, @Schema(nullable = true) WayJson variant,
+            @Schema(nullable = true) ForceJson force) {
+    }
+
+    /** The school's way of doing a test. {@code positions} is empty where it is taken in all. */
+    public record WayJson(String value, String label, String differs, @Schema(nullable = true) HeldJson hold, List<String> positions) {
+    }
+
+    /** Held for so many seconds. */
+    public record HeldJson(int from, int to, boolean endsAtOnset) {
+    }
+
+    /** Tries of a gauge; {@code counts} says which counts, {@code percent} what the involved side is of the other. */
+    public record ForceJson(ForceTries.Counts counts, @Schema(nullable = true) TriesJson involved, @Schema(nullable = true) TriesJson well,
+            @Schema(nullable = true) Double percent) {
+    }
+
+    /** The tries of one side, in newtons; {@code variation} in percent, absent below two tries. */
+    public record TriesJson(List<Double> values, double best, double mean, @Schema(nullable = true) Double variation) {
+        static TriesJson of(ForceTries tries) {
+            return new TriesJson(tries.values(), tries.best(), tries.mean(), tries.variation().isPresent() ? tries.variation().getAsDouble() : null);
+        }
     }
 
     /** One of several entries that contradict each other. */

@@ -2,18 +2,48 @@ package lexicor.server.library;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import java.util.Map;
 
-/** All that the bench needs to know of a region, so that it can work through a lost connection. */
-public record RegionJson(String region, String revision, List<StepJson> steps, List<TestJson> tests) {
+/**
+ * All that the bench needs to know of a region, so that it can work through a lost connection.
+ *
+ * @param changeSeconds what it takes a patient to change position
+ */
+public record RegionJson(String region, String revision, double changeSeconds, List<StepJson> steps, List<TestJson> tests) {
 
-    /** Tests done in one position. */
-    public record StepJson(String position, List<String> testIds) {
+    /** Tests done in one position; {@code together} names those recorded on one sheet. */
+    public record StepJson(String position, List<String> testIds, List<TogetherJson> together) {
     }
 
-    /** A test with its card and what is recorded. {@code nothing} holds the answers that "Nothing" stands for, by part. */
-    public record TestJson(String id, String name, String shortName, List<String> aliases, String position, int seconds, int provocation,
-            String review, CardJson card, List<PartJson> parts, List<String> wellSideParts, Map<String, String> nothing) {
+    /** Tests recorded on one sheet. */
+    public record TogetherJson(String name, List<String> testIds) {
+    }
+
+    /**
+     * A test with its card and what is recorded.
+     *
+     * @param nothing what "Nothing" stands for; empty where the test has no such answer
+     * @param usual   answers given with one tap, the commonest first
+     * @param follows whether it makes sense only after another, or only for a school: it is offered once the server says so
+     * @param stops   answers that stop the hands, with the tests they close
+     * @param pose    absent where a figure would mislead
+     */
+    public record TestJson(String id, String name, String shortName, List<String> aliases, String stage, String position, int seconds, int provocation,
+            String review, CardJson card, List<PartJson> parts, List<String> wellSideParts, List<GivenJson> nothing, List<UsualJson> usual,
+            boolean follows, List<StopJson> stops, List<TestSheetJson.AngleJson> angles, List<String> equipment,
+            @Schema(nullable = true) TestSheetJson.HoldJson hold, @Schema(nullable = true) TestSheetJson.PoseJson pose) {
+    }
+
+    /** One part of a whole answer: a choice, or a measure with its unit. */
+    public record GivenJson(String key, @Schema(nullable = true) String choice, @Schema(nullable = true) Double measure,
+            @Schema(nullable = true) String unit, @Schema(nullable = true) String position) {
+    }
+
+    /** A whole answer with one name. */
+    public record UsualJson(String label, List<GivenJson> parts) {
+    }
+
+    /** One of {@code values} of a part stops the hands; {@code closes} is empty where it only ends the hold. */
+    public record StopJson(String part, List<String> values, String because, List<String> closes) {
     }
 
     /** The cue card. */
@@ -23,12 +53,15 @@ public record RegionJson(String region, String revision, List<StepJson> steps, L
     /**
      * A part: with options a choice, otherwise a measure with unit, limits and step.
      *
-     * @param windows for a measure, where it makes some criterion positive
+     * @param windows   for a measure, where it makes some criterion positive
+     * @param positions it is taken in; empty where there is but one
+     * @param repeats   how many goes are recorded
+     * @param andBack   whether it is taken again on the way back
      */
     @Schema(name = "PartDefinitionJson")
     public record PartJson(String key, String label, boolean many, List<OptionJson> options, @Schema(nullable = true) String unit,
             @Schema(nullable = true) Double least, @Schema(nullable = true) Double most, @Schema(nullable = true) Double step,
-            List<WindowJson> windows) {
+            List<WindowJson> windows, List<OptionJson> positions, int repeats, boolean andBack) {
     }
 
     /** From and to, both ends included, in the unit of the measure. */

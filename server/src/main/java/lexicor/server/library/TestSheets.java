@@ -15,7 +15,6 @@ import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.Gate;
 import lexicor.core.catalogue.Pattern;
-import lexicor.core.catalogue.Pose;
 import lexicor.core.catalogue.Rule;
 import lexicor.core.catalogue.RuleWords;
 import lexicor.core.catalogue.Schools;
@@ -37,8 +36,10 @@ class TestSheets {
     private final Evidence evidence;
     private final LedgerRows ledger;
     private final LibraryIndex index;
+    private final BenchCards cards;
 
-    TestSheets(Catalogue catalogue, Evidence evidence, LedgerRows ledger, LibraryIndex index) {
+    TestSheets(Catalogue catalogue, Evidence evidence, LedgerRows ledger, LibraryIndex index, BenchCards cards) {
+        this.cards = cards;
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.ledger = ledger;
@@ -48,26 +49,18 @@ class TestSheets {
     TestSheetJson sheet(ExaminationTest test) {
         Conduct conduct = test.conduct();
         List<RecordJson> records = ledger.findBySubjectOrderByLine(test.id().value()).stream().map(LedgerRow::json).toList();
-        return new TestSheetJson(LibraryController.test(test), test.stage().title(), test.positions(), conduct.structures(), conduct.equipment(),
-                conduct.hold().map(TestSheets::hold).orElse(null), conduct.windows().stream().map(TestSheets::angle).toList(),
+        return new TestSheetJson(cards.test(test), test.stage().title(), test.positions(), conduct.structures(), conduct.equipment(),
+                conduct.hold().map(BenchCards::hold).orElse(null), conduct.windows().stream().map(BenchCards::angle).toList(),
                 conduct.after().stream().map(this::after).toList(), conduct.onlyWhere().entrySet().stream().map(where -> school(where.getKey(), where.getValue())).toList(),
                 conduct.variants().stream().map(this::variant).toList(), conduct.stops().stream().map(Conduct.Stop::because).toList(),
                 catalogue.locksOf(test.id()).stream().map(lock -> new TestSheetJson.LockJson(lock.when(), lock.because())).toList(), sharedNames(test),
                 criteria(test), test.reads().stream().map(reads -> reading(test, reads, records)).toList(),
                 test.alsoIn().stream().map(also -> new TestSheetJson.NoteJson(also.condition().value(), catalogue.condition(also.condition()).name(), also.because())).toList(),
-                groups(test), separates(test.id()), clusters(test.id()), test.pose().map(TestSheets::pose).orElse(null));
+                groups(test), separates(test.id()), clusters(test.id()), test.pose().map(BenchCards::pose).orElse(null));
     }
 
     RuleWords words(ExaminationTest test) {
         return new RuleWords(test, catalogue.schools());
-    }
-
-    private static TestSheetJson.HoldJson hold(Conduct.Hold hold) {
-        return new TestSheetJson.HoldJson(hold.from(), hold.to(), hold.atOnset());
-    }
-
-    private static TestSheetJson.AngleJson angle(Conduct.AngleWindow window) {
-        return new TestSheetJson.AngleJson(window.what(), window.from(), window.to(), window.outside());
     }
 
     private TestSheetJson.AfterJson after(Conduct.After after) {
@@ -184,10 +177,5 @@ class TestSheets {
 
     static TestSheetJson.NamedJson named(Cluster cluster) {
         return new TestSheetJson.NamedJson(cluster.id().value(), cluster.name());
-    }
-
-    private static TestSheetJson.PoseJson pose(Pose pose) {
-        return new TestSheetJson.PoseJson(pose.view(), pose.body(), pose.elevation(), pose.plane(), pose.rotation(), pose.elbow(), pose.forearm(),
-                pose.forces(), pose.held(), pose.arc().orElse(null));
     }
 }

@@ -1,0 +1,146 @@
+package lexicor.server.examinations;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.PartDefinition;
+import lexicor.core.catalogue.Routine;
+import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.Attempt;
+import lexicor.core.examination.ForceTries;
+import lexicor.core.examination.History;
+import lexicor.core.examination.Part;
+import lexicor.core.examination.Side;
+import lexicor.core.examination.TestReading;
+import lexicor.core.examination.WholeAnswer;
+import lexicor.core.intake.IntakeState;
+import lexicor.core.weighing.Interpreter;
+import lexicor.core.weighing.Statement;
+import org.springframework.stereotype.Component;
+
+/** Writes what the hands found: findings in full, sheets that were all normal in a line, what was not done at the end. */
+@Component
+class FindingsNote {
+
+    private final Catalogue catalogue;
+    private final Appraisal appraisal;
+    private final Interpreter interpreter;
+    private final VisitIntake intake;
+
+    FindingsNote(Catalogue catalogue, Appraisal appraisal, Interpreter interpreter, VisitIntake intake) {
+        this.catalogue = catalogue;
+        this.appraisal = appraisal;
+        this.interpreter = interpreter;
+        this.intake = intake;
+    }
+
+    List<String> lines(ExaminationService.Recorded recorded, IntakeState asked, List<TestReading> readings) {
+        OpenTests open = appraisal.openTests(recorded, asked, readings);
+        Schools schools = intake.schools(recorded.row(), asked);
+        List<Routine.Together> quiet = catalogue.routine(recorded.row().region()).steps().stream().flatMap(step -> step.together().stream())
+                .filter(sheet -> sheet.tests().stream().allMatch(test -> quiet(test, recorded))).toList();
+        List<String> lines = new ArrayList<>();
+        Set<TestId> written = new LinkedHashSet<>();
+        List<String> notDone = new ArrayList<>();
+        for (TestReading reading : readings) {
+            ExaminationTest test = catalogue.test(reading.test());
+            Optional<Routine.Together> sheet = quiet.stream().filter(each -> each.tests().contains(test.id())).findFirst();
+            if (sheet.isPresent()) {
+                if (written.addAll(sheet.get().tests())) {
+                    lines.add("- " + sheet.get().name() + ": nothing found (" + sheet.get().tests().stream().map(id -> inSentence(catalogue.test(id).shortName())).collect(Collectors.joining(", ")) + ")");
+                }
+            } else if (recorded.history().attempts(test.id(), recorded.row().side()).isEmpty()) {
+                if (open.closed(test.id())) {
+                    notDone.add(inSentence(test.shortName()) + " (" + inSentence(open.whyClosed(test.id()).get(0)) + ")");
+                } else if (open.offered(test.id())) {
+                    notDone.add(inSentence(test.shortName()));
+                }
+            } else {
+                lines.addAll(test(test, reading, recorded, schools));
+            }
+        }
+        if (!notDone.isEmpty()) {
+            lines.add("- Not done: " + String.join("; ", notDone));
+        }
+        return lines;
+    }
+
+    /** Whether both sides were answered with "nothing" and no more. */
+    private boolean quiet(TestId id, ExaminationService.Recorded recorded) {
+        Set<Part> nothing = Set.copyOf(WholeAnswer.nothing(catalogue.test(id)).parts());
+        List<Attempt> involved = recorded.history().attempts(id, recorded.row().side());
+        return !involved.isEmpty() && !nothing.isEmpty() && involved.stream().allMatch(attempt -> Set.copyOf(attempt.parts()).equals(nothing))
+                && recorded.history().attempts(id, recorded.row().side().other()).stream().allMatch(attempt -> nothing.containsAll(attempt.parts()));
+    }
+
+    private List<String> test(ExaminationTest test, TestReading reading, ExaminationService.Recorded recorded, Schools schools) {
+        History history = recorded.history();
+        Side side = recorded.row().side();
+        List<String> lines = new ArrayList<>();
+        String other = history.attempts(test.id(), side.other()).stream().reduce((first, last) -> last)
+                .map(attempt -> "; " + word(side.other()) + ": " + response(test, attempt)).orElse("");
+        lines.add("- " + test.name() + test.variant(schools).map(way -> " (" + inSentence(way.label()) + ")").orElse("") + ", " + word(side) + ": "
+                + history.attempts(test.id(), side).stream().map(attempt -> response(test, attempt)).collect(Collectors.joining("; repeated: ")) + other);
+        WeighingJson.ForceJson force = TestStates.force(test, history, side, schools);
+        if (force != null && force.percent() != null) {
+            lines.add("  Force " + Math.round(force.percent()) + "% of the " + word(side.other()) + " side, by the " + (force.counts() == ForceTries.Counts.BEST ? "best" : "mean") + " of the tries.");
+        }
+        for (Statement statement : interpreter.say(recorded.row().region(), schools, reading)) {
+            lines.add("  " + statement.text());
+        }
+        return lines;
+    }
+
+    private static String response(ExaminationTest test, Attempt attempt) {
+        List<String> words = new ArrayList<>();
+        for (PartDefinition definition : test.parts()) {
+            List<String> said = attempt.parts().stream().filter(part -> part.key().equals(definition.key())).map(part -> word(definition, part)).distinct().toList();
+            boolean everywhere = said.size() == 1 && !definition.taken().positions().isEmpty()
+                    && attempt.parts().stream().filter(part -> part.key().equals(definition.key())).count() == definition.taken().positions().size();
+            attempt.parts().stream().filter(part -> part.key().equals(definition.key())).limit(everywhere ? 1 : Integer.MAX_VALUE)
+                    .forEach(part -> words.add(context(part, everywhere) + word(definition, part)));
+        }
+        attempt.parts().stream().filter(Part.Said.class::isInstance).map(Part.Said.class::cast).forEach(said -> words.add(said.text()));
+        return String.join(", ", words);
+    }
+
+    private static String context(Part part, boolean everywhere) {
+        Part.Context context = part.context();
+        String position = everywhere ? "" : context.position().replace('-', ' ');
+        return (position.isEmpty() ? "" : position + ": ") + (context.direction().isEmpty() ? "" : "on the way back ");
+    }
+
+    private static String word(PartDefinition definition, Part part) {
+        if (part instanceof Part.Measured measured) {
+            double value = measured.value();
+            return definition.label().toLowerCase(Locale.UK) + " " + (value == Math.rint(value) ? String.valueOf(Math.round(value)) : String.valueOf(value))
+                    + (measured.unit().length() > 1 ? " " : "") + measured.unit();
+        }
+        if (part instanceof Part.Chosen chosen && definition instanceof PartDefinition.Choice choice) {
+            String label = choice.option(chosen.choice()).map(PartDefinition.Option::label).orElse(chosen.choice()).toLowerCase(Locale.UK);
+            return switch (definition.key()) {
+                case "pain" -> chosen.choice().equals("none") ? "no pain" : label;
+                case "strength" -> chosen.choice().equals("full") ? "full strength" : label;
+                case "quality", "site", "press", "lift", "held", "lowering" -> label;
+                case "tender" -> chosen.choice().equals("none") ? label : "tender, " + label.replace("tender, ", "");
+                default -> definition.label().toLowerCase(Locale.UK) + " " + label;
+            };
+        }
+        return part instanceof Part.Said said ? said.text() : "";
+    }
+
+    private static String inSentence(String says) {
+        return says.length() > 1 && Character.isUpperCase(says.charAt(1)) ? says : says.substring(0, 1).toLowerCase(Locale.UK) + says.substring(1);
+    }
+
+    private static String word(Side side) {
+        return side.name().toLowerCase(Locale.UK);
+    }
+}

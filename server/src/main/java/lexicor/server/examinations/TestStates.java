@@ -1,0 +1,82 @@
+package lexicor.server.examinations;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Conduct;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.Attempt;
+import lexicor.core.examination.ForceTries;
+import lexicor.core.examination.History;
+import lexicor.core.examination.Reading;
+import lexicor.core.examination.Side;
+import lexicor.core.examination.TestReading;
+import lexicor.core.intake.IntakeState;
+import lexicor.core.weighing.Interpreter;
+import org.springframework.stereotype.Component;
+
+/** Says of each test how far it has got and what it means. */
+@Component
+class TestStates {
+
+    private static final String FORCE = "force";
+    private static final String FORCE_SCHOOL = "force-of-three";
+
+    private final Catalogue catalogue;
+    private final Interpreter interpreter;
+
+    TestStates(Catalogue catalogue, Interpreter interpreter) {
+        this.catalogue = catalogue;
+        this.interpreter = interpreter;
+    }
+
+    WeighingJson.TestState of(TestReading reading, ExaminationService.Recorded recorded, IntakeState told, Schools schools, OpenTests open) {
+        ExaminationRow row = recorded.row();
+        History history = recorded.history();
+        TestId test = reading.test();
+        return new WeighingJson.TestState(test.value(), progress(reading, history, row.side()),
+                interpreter.say(row.region(), schools, reading).stream().map(WeighingJson.StatementJson::of).toList(), open.waits(test),
+                LockJson.of(test, told, open.whyClosed(test)), history.rivals(test).stream().map(WeighingJson.RivalEntryJson::of).toList(),
+                catalogue.test(test).variant(schools).map(TestStates::way).orElse(null), force(catalogue.test(test), history, row.side(), schools));
+    }
+
+    private static WeighingJson.WayJson way(Conduct.Variant variant) {
+        return new WeighingJson.WayJson(variant.value(), variant.label(), variant.differs(),
+                variant.hold().map(hold -> new WeighingJson.HeldJson(hold.from(), hold.to(), hold.atOnset())).orElse(null), variant.positions());
+    }
+
+    private static WeighingJson.Progress progress(TestReading reading, History history, Side side) {
+        if (!reading.answered()) {
+            return history.attempts(reading.test(), side.other()).isEmpty() ? WeighingJson.Progress.OPEN : WeighingJson.Progress.PARTLY;
+        }
+        if (history.attempts(reading.test(), side).stream().allMatch(attempt -> attempt.choices("quality").contains("skipped"))) {
+            return WeighingJson.Progress.LEFT_OUT;
+        }
+        if (!reading.readings().isEmpty() && reading.readings().stream().allMatch(each -> each.result() == Reading.Result.NOT_INTERPRETABLE)) {
+            return WeighingJson.Progress.VOID;
+        }
+        return reading.complete() ? WeighingJson.Progress.READ : WeighingJson.Progress.PARTLY;
+    }
+
+    /** What the tries of a gauge come to; null where there are none. */
+    static WeighingJson.ForceJson force(ExaminationTest test, History history, Side side, Schools schools) {
+        Optional<ForceTries> involved = tries(history, test.id(), side);
+        Optional<ForceTries> well = tries(history, test.id(), side.other());
+        if (involved.isEmpty() && well.isEmpty()) {
+            return null;
+        }
+        ForceTries.Counts counts = schools.choice(FORCE_SCHOOL).equals("mean") ? ForceTries.Counts.MEAN : ForceTries.Counts.BEST;
+        OptionalDouble percent = involved.isPresent() && well.isPresent() ? involved.get().percentOf(well.get(), counts) : OptionalDouble.empty();
+        return new WeighingJson.ForceJson(counts, involved.map(WeighingJson.TriesJson::of).orElse(null), well.map(WeighingJson.TriesJson::of).orElse(null),
+                percent.isPresent() ? percent.getAsDouble() : null);
+    }
+
+    private static Optional<ForceTries> tries(History history, TestId test, Side side) {
+        List<Attempt> attempts = history.attempts(test, side);
+        List<Double> values = attempts.isEmpty() ? List.of() : ForceTries.values(attempts.get(attempts.size() - 1), FORCE);
+        return values.isEmpty() ? Optional.empty() : Optional.of(ForceTries.of(values));
+    }
+}

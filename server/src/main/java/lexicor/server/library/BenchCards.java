@@ -1,0 +1,100 @@
+package lexicor.server.library;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Conduct;
+import lexicor.core.catalogue.CueCard;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.PartDefinition;
+import lexicor.core.catalogue.Pose;
+import lexicor.core.catalogue.Routine;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.Part;
+import lexicor.core.examination.StopRules;
+import lexicor.core.examination.WholeAnswer;
+import org.springframework.stereotype.Component;
+
+/** Writes tests as the bench needs them. */
+@Component
+class BenchCards {
+
+    private final Catalogue catalogue;
+    private final StopRules stops;
+
+    BenchCards(Catalogue catalogue) {
+        this.catalogue = catalogue;
+        this.stops = new StopRules(catalogue);
+    }
+
+    /** A region's routine with the cards of its tests, and of those that can be done beyond it. */
+    RegionJson region(String region) {
+        Routine routine = catalogue.routine(region);
+        return new RegionJson(region, catalogue.revision(), catalogue.effort().changePosition(), routine.steps().stream().map(BenchCards::step).toList(),
+                Stream.concat(routine.order().stream(), catalogue.beyondRoutine(region).stream()).map(catalogue::test).map(this::test).toList());
+    }
+
+    private static RegionJson.StepJson step(Routine.Step step) {
+        return new RegionJson.StepJson(step.position(), ids(step.tests()), step.together().stream().map(sheet -> new RegionJson.TogetherJson(sheet.name(), ids(sheet.tests()))).toList());
+    }
+
+    private static List<String> ids(List<TestId> tests) {
+        return tests.stream().map(TestId::value).toList();
+    }
+
+    RegionJson.TestJson test(ExaminationTest test) {
+        CueCard card = test.card();
+        Conduct conduct = test.conduct();
+        List<RegionJson.OptionJson> watch = card.watch().stream().map(item -> new RegionJson.OptionJson(item.value(), item.label())).toList();
+        return new RegionJson.TestJson(test.id().value(), test.name(), test.shortName(), test.aliases(), test.stage().name().toLowerCase(Locale.ROOT), test.position(),
+                test.seconds(), test.provocation(), test.review(), new RegionJson.CardJson(card.patient(), card.you(), card.movement(), card.ask(), watch, card.stop()),
+                test.parts().stream().map(part -> part(test, part)).toList(), test.wellSideParts(), given(WholeAnswer.nothing(test)),
+                WholeAnswer.usual(test).stream().map(answer -> new RegionJson.UsualJson(answer.label(), given(answer))).toList(),
+                !conduct.after().isEmpty() || !conduct.onlyWhere().isEmpty(),
+                conduct.stops().stream().map(stop -> new RegionJson.StopJson(stop.part(), List.copyOf(stop.values()), stop.because(),
+                        stops.closes(test, stop).stream().map(TestId::value).sorted().toList())).toList(),
+                conduct.windows().stream().map(BenchCards::angle).toList(), conduct.equipment(), conduct.hold().map(BenchCards::hold).orElse(null),
+                test.pose().map(BenchCards::pose).orElse(null));
+    }
+
+    static TestSheetJson.HoldJson hold(Conduct.Hold hold) {
+        return new TestSheetJson.HoldJson(hold.from(), hold.to(), hold.atOnset());
+    }
+
+    static TestSheetJson.AngleJson angle(Conduct.AngleWindow window) {
+        return new TestSheetJson.AngleJson(window.what(), window.from(), window.to(), window.outside());
+    }
+
+    static TestSheetJson.PoseJson pose(Pose pose) {
+        return new TestSheetJson.PoseJson(pose.view(), pose.body(), pose.elevation(), pose.plane(), pose.rotation(), pose.elbow(), pose.forearm(),
+                pose.forces(), pose.held(), pose.arc().orElse(null));
+    }
+
+    private static List<RegionJson.GivenJson> given(WholeAnswer answer) {
+        return answer.parts().stream().map(part -> {
+            String position = part.context().position().isEmpty() ? null : part.context().position();
+            return part instanceof Part.Measured measured ? new RegionJson.GivenJson(part.key(), null, measured.value(), measured.unit(), position)
+                    : new RegionJson.GivenJson(part.key(), ((Part.Chosen) part).choice(), null, null, position);
+        }).toList();
+    }
+
+    private static RegionJson.PartJson part(ExaminationTest test, PartDefinition part) {
+        List<RegionJson.OptionJson> positions = part.taken().positions().stream().map(position -> new RegionJson.OptionJson(position, words(position))).toList();
+        if (part instanceof PartDefinition.Choice choice) {
+            return new RegionJson.PartJson(choice.key(), choice.label(), choice.many(),
+                    choice.options().stream().map(option -> new RegionJson.OptionJson(option.value(), option.label())).toList(), null, null, null, null, List.of(),
+                    positions, part.taken().repeats(), part.taken().andBack());
+        }
+        PartDefinition.Measure measure = (PartDefinition.Measure) part;
+        return new RegionJson.PartJson(measure.key(), measure.label(), false, List.of(), measure.unit(), measure.least(), measure.most(), measure.step(),
+                test.positiveWindows(measure.key()).stream().map(window -> new RegionJson.WindowJson(window.from(), window.to())).toList(),
+                positions, part.taken().repeats(), part.taken().andBack());
+    }
+
+    /** A position as it is said. */
+    static String words(String position) {
+        String words = position.replace('-', ' ');
+        return words.substring(0, 1).toUpperCase(Locale.UK) + words.substring(1);
+    }
+}

@@ -1,0 +1,101 @@
+import { useState } from "react";
+import { EVERY } from "../devices/standIn";
+import type { InstrumentKind, Sample } from "../devices/instrument";
+import { StandInPanel } from "../devices/StandInPanel";
+import { useEfforts, useStatus } from "../devices/useInstrument";
+import type { Test } from "../examination/commands";
+import { measure, type Attempt, type Context } from "../examination/history";
+import type { Schemas } from "../shared/api/client";
+import { capital, decimal, sideWord } from "../shared/format";
+import { Button } from "../shared/ui/Button";
+import { MeasureField } from "./MeasureField";
+
+type Side = "LEFT" | "RIGHT";
+
+interface GaugePanelProps {
+  test: Test;
+  well: Side;
+  attempts: Record<Side, Attempt | undefined>;
+  force: Schemas["ForceJson"] | null | undefined;
+  onMeasure: (side: Side, key: string, value: number, unit: string, context: Context) => void;
+}
+
+/** Three tries a side, typed or from a gauge: the next empty one takes the reading, the sides in turn. */
+export function GaugePanel({ test, well, attempts, force, onMeasure }: GaugePanelProps) {
+  const part = test.parts.find((each) => each.key === "force");
+  const involved: Side = well === "LEFT" ? "RIGHT" : "LEFT";
+  const kind: InstrumentKind = test.id === "ha-grip" ? "grip" : test.id === "ha-pinch" ? "pinch" : "force";
+  const status = useStatus(kind);
+  const [picked, setPicked] = useState<{ side: Side; repeat: number }>();
+  const tries = Array.from({ length: part?.repeats ?? 3 }, (_, index) => index + 1);
+  const value = (side: Side, repeat: number) => measure(attempts[side], "force", repeat === 1 ? {} : { repeat });
+  const empty = tries.flatMap((repeat) => [well, involved].map((side) => ({ side, repeat }))).find(({ side, repeat }) => value(side, repeat) === undefined);
+  const next = picked ?? empty;
+  const trace = useEfforts(kind, (effort) => {
+    if (next && part) {
+      onMeasure(next.side, "force", Math.round(effort.peak), part.unit ?? "N", next.repeat === 1 ? {} : { repeat: next.repeat });
+      if (effort.gaveWay !== undefined && next.side === involved && test.parts.some((each) => each.key === "gave-way")) {
+        onMeasure(next.side, "gave-way", Math.round(effort.gaveWay), "s", {});
+      }
+      setPicked(undefined);
+    }
+  });
+  return !part ? null : (
+    <section aria-label="Gauge" className="flex flex-col gap-1.5 border border-line bg-sheet p-2">
+      <div className="flex flex-wrap items-start gap-x-4 gap-y-1.5">
+        <table className="text-read">
+          <thead className="text-note text-soft"><tr><th scope="col" className="pr-2 text-left font-semibold">{part.unit}</th>{tries.map((repeat) => <th key={repeat} scope="col" className="font-normal">Try {repeat}</th>)}</tr></thead>
+          <tbody>
+            {[well, involved].map((side) => (
+              <tr key={side}>
+                <th scope="row" className="pr-2 text-left font-semibold">{capital(sideWord(side))}</th>
+                {tries.map((repeat) => (
+                  <td key={repeat} className={`p-0.5 ${next?.side === side && next.repeat === repeat && status === "connected" ? "outline-2 outline-ink" : ""}`}>
+                    <MeasureField part={{ ...part, label: `Force, try ${String(repeat)}` }} side={sideWord(side)} plain value={value(side, repeat)}
+                      onPick={() => { setPicked({ side, repeat }); }} onSet={(newtons) => { onMeasure(side, "force", newtons, part.unit ?? "N", repeat === 1 ? {} : { repeat }); }} />
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <Trace trace={status === "connected" ? trace : []} />
+        <div className="min-w-44 flex-1 text-read leading-snug">
+          {force && <p>{capital(sideWord(involved))} {told(force.involved, force.counts)}; {sideWord(well)} {told(force.well, force.counts)}.</p>}
+          {typeof force?.percent === "number" && <p className="font-semibold">{Math.round(force.percent)}% of the {sideWord(well)} side</p>}
+          {!force && <p className="text-soft">The {sideWord(well)} side first, then in turn.</p>}
+        </div>
+      </div>
+      <StandInPanel kind={kind} />
+    </section>
+  );
+}
+
+function told(tries: Schemas["TriesJson"] | null | undefined, counts: Schemas["ForceJson"]["counts"]): string {
+  if (!tries) {
+    return "not yet";
+  }
+  const varies = typeof tries.variation === "number" ? `, tries vary ${decimal(tries.variation)}%` : "";
+  return `${String(Math.round(counts === "BEST" ? tries.best : tries.mean))} N (${counts === "BEST" ? "best" : "mean"} of ${String(tries.values.length)}${varies})`;
+}
+
+/** The force of the effort under way. */
+function Trace({ trace }: { trace: readonly Sample[] }) {
+  const width = 170;
+  const height = 96;
+  const most = Math.max(50, ...trace.map((sample) => sample.value));
+  const line = trace.map((sample, index) => `${String((index * EVERY * width) / 3500)} ${String(height - 4 - ((height - 10) * sample.value) / most)}`).join("L");
+  const peak = Math.max(0, ...trace.map((sample) => sample.value));
+  return (
+    <svg width={width} height={height} viewBox={`0 0 ${String(width)} ${String(height)}`} role="img" aria-label={peak > 0 ? `Force trace, peak ${String(Math.round(peak))}` : "No force yet"} className="border border-line bg-paper">
+      <path d={`M0 ${String(height - 4)}H${String(width)}`} stroke="var(--color-line)" />
+      {line && <path d={`M${line}`} fill="none" stroke="var(--color-ink)" strokeWidth={2.4} />}
+      {peak > 0 && <text x={width - 4} y={16} textAnchor="end" fontSize={15} fontWeight={600} fill="var(--color-ink)">{Math.round(peak)}</text>}
+    </svg>
+  );
+}
+
+/** Opens and closes the gauge of a strength test. */
+export function GaugeSwitch({ open, onOpen }: { open: boolean; onOpen: (open: boolean) => void }) {
+  return <Button look="choice" chosen={open} onClick={() => { onOpen(!open); }}>Gauge</Button>;
+}

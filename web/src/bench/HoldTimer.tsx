@@ -1,0 +1,93 @@
+import { useEffect, useEffectEvent, useState } from "react";
+import type { Schemas } from "../shared/api/client";
+import { Button } from "../shared/ui/Button";
+import { pulse } from "./pulse";
+
+interface HoldTimerProps {
+  /** Names the hold in this browser, so that it goes on through a reload and a locked page. */
+  name: string;
+  hold: Schemas["HoldJson"] | Schemas["HeldJson"];
+  /** Seconds already recorded; undefined while it was not held. */
+  heldFor: number | undefined;
+  onset: number | undefined;
+  /** The symptom came after so many seconds. */
+  onOnset: (seconds: number) => void;
+  /** It was let go, or its time was up, without the symptom. */
+  onEnd: (seconds: number) => void;
+}
+
+const PREFIX = "lexicor.hold.";
+
+function began(name: string): number | undefined {
+  const kept = window.localStorage.getItem(PREFIX + name);
+  return kept === null ? undefined : Number(kept);
+}
+
+/** Times a hold: one tap begins it, one tap says that the symptom is there; it ends by itself when the studied time is up. */
+export function HoldTimer({ name, hold, heldFor, onset, onOnset, onEnd }: HoldTimerProps) {
+  const [from, setFrom] = useState(() => began(name));
+  const [now, setNow] = useState(() => Date.now());
+  const [tick, setTick] = useState(false);
+  const seconds = from === undefined ? 0 : Math.min(hold.to, Math.max(0, Math.floor((now - from) / 1000)));
+  const stop = () => {
+    window.localStorage.removeItem(PREFIX + name);
+    setFrom(undefined);
+  };
+  const start = () => {
+    const at = Date.now();
+    window.localStorage.setItem(PREFIX + name, String(at));
+    setNow(at);
+    setFrom(at);
+  };
+  const step = useEffectEvent(() => {
+    const at = Date.now();
+    setNow(at);
+    if (from !== undefined && at - from >= hold.to * 1000) {
+      stop();
+      onEnd(hold.to);
+      pulse(3);
+    } else if (tick && from !== undefined && Math.floor((at - from) / 10_000) > Math.floor((at - from - 200) / 10_000)) {
+      pulse(1);
+    }
+  });
+  const running = from !== undefined;
+  useEffect(() => {
+    if (!running) {
+      return undefined;
+    }
+    const timer = setInterval(() => { step(); }, 200);
+    return () => { clearInterval(timer); };
+  }, [running]);
+  return (
+    <div role="group" aria-label="Hold" className="flex flex-wrap items-center gap-2">
+      <Ring share={(running ? seconds : (heldFor ?? 0)) / hold.to} mark={onset === undefined ? undefined : onset / hold.to} />
+      <p role="timer" aria-live="off" className="w-28 leading-tight">
+        <strong className="block text-head">{running ? seconds : (onset ?? heldFor ?? 0)} s</strong>
+        <span className="text-note text-soft">{onset !== undefined && !running ? "to onset" : `of ${hold.from === hold.to ? String(hold.to) : `${String(hold.from)} to ${String(hold.to)}`} s`}</span>
+      </p>
+      {running ? (
+        <>
+          <Button id="hold-main" look="primary" keycap="Space" className="min-h-16 px-5" onClick={() => { stop(); onOnset(seconds); }}>It begins</Button>
+          <Button className="min-h-16" onClick={() => { stop(); onEnd(seconds); }}>Let go</Button>
+        </>
+      ) : (
+        <Button id="hold-main" look={heldFor === undefined && onset === undefined ? "primary" : "quiet"} keycap="Space" className="min-h-16 px-5" onClick={start}>{heldFor === undefined && onset === undefined ? "Start the time" : "Time it again"}</Button>
+      )}
+      <Button look="choice" chosen={tick} onClick={() => { setTick(!tick); }}>Tick</Button>
+    </div>
+  );
+}
+
+/** How much of the time is gone; a mark where the symptom came. */
+function Ring({ share, mark }: { share: number; mark: number | undefined }) {
+  const radius = 26;
+  const round = 2 * Math.PI * radius;
+  const at = (part: number) => ({ x: 32 + radius * Math.sin(2 * Math.PI * part), y: 32 - radius * Math.cos(2 * Math.PI * part) });
+  return (
+    <svg width={64} height={64} viewBox="0 0 64 64" aria-hidden="true">
+      <circle cx={32} cy={32} r={radius} fill="none" stroke="var(--color-line)" strokeWidth={7} />
+      <circle cx={32} cy={32} r={radius} fill="none" stroke="var(--color-ink)" strokeWidth={7} strokeDasharray={`${String(round * Math.min(1, share))} ${String(round)}`} transform="rotate(-90 32 32)" />
+      {mark !== undefined && <circle cx={at(mark).x} cy={at(mark).y} r={6} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={3} />}
+    </svg>
+  );
+}

@@ -1,0 +1,70 @@
+import { useState } from "react";
+import { useEfforts, useStatus } from "../devices/useInstrument";
+import { StandInPanel } from "../devices/StandInPanel";
+import type { Test } from "../examination/commands";
+import { measure, type Attempt } from "../examination/history";
+import { capital, sideWord } from "../shared/format";
+import { MeasureField } from "./MeasureField";
+
+type Side = "LEFT" | "RIGHT";
+
+interface MeasureTableProps {
+  test: Test;
+  well: Side;
+  attempts: Record<Side, Attempt | undefined>;
+  onMeasure: (side: Side, key: string, value: number, unit: string) => void;
+}
+
+/** Several measures of both sides with their differences: typed, dragged, or read off a goniometer into the next empty cell. */
+export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTableProps) {
+  const involved: Side = well === "LEFT" ? "RIGHT" : "LEFT";
+  const parts = test.parts.filter((part) => part.unit);
+  const status = useStatus("angle");
+  const [picked, setPicked] = useState<{ side: Side; key: string }>();
+  const asked = (key: string, side: Side) => side === involved || test.wellSideParts.includes(key);
+  const empty = parts.flatMap((part) => [well, involved].map((side) => ({ side, key: part.key }))).find(({ side, key }) => asked(key, side) && measure(attempts[side], key) === undefined);
+  const next = picked ?? empty;
+  useEfforts("angle", (effort) => {
+    const part = parts.find((each) => each.key === next?.key);
+    if (next && part?.unit === "°") {
+      onMeasure(next.side, part.key, Math.round(effort.peak), part.unit);
+      setPicked(undefined);
+    }
+  });
+  return (
+    <section aria-label={`${capital(sideWord(well))} and ${sideWord(involved)}`} className="border-2 border-ink bg-sheet p-2">
+      <table className="text-read">
+        <thead className="text-note">
+          <tr>
+            <th scope="col"><span className="sr-only">Measure</span></th>
+            <th scope="col" className="pb-1 text-left font-semibold">{capital(sideWord(well))} <span className="font-normal text-soft">uninvolved</span></th>
+            <th scope="col" className="pb-1 pl-3 text-left font-semibold">{capital(sideWord(involved))} <span className="font-normal text-soft">involved</span></th>
+            <th scope="col" className="pl-3 font-normal text-soft">Difference</th>
+          </tr>
+        </thead>
+        <tbody>
+          {parts.map((part) => {
+            const [one, other] = [measure(attempts[well], part.key), measure(attempts[involved], part.key)];
+            return (
+              <tr key={part.key}>
+                <th scope="row" className="pr-3 text-left font-semibold">{part.label}</th>
+                {[well, involved].map((side) => (
+                  <td key={side} className={`py-px ${side === involved ? "pl-3" : ""}`}>
+                    {asked(part.key, side) && (
+                      <span className={status === "connected" && next?.side === side && next.key === part.key ? "block outline-2 outline-ink" : "block"}>
+                        <MeasureField part={part} side={sideWord(side)} bare value={measure(attempts[side], part.key)} onPick={() => { setPicked({ side, key: part.key }); }}
+                          onSet={(value) => { onMeasure(side, part.key, value, part.unit ?? ""); }} />
+                      </span>
+                    )}
+                  </td>
+                ))}
+                <td className="pl-3 text-right font-semibold">{one === undefined || other === undefined ? "" : `${other > one ? "+" : ""}${String(other - one)}${part.unit === "°" ? "°" : ` ${part.unit ?? ""}`}`}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {parts.some((part) => part.unit === "°") && <StandInPanel kind="angle" />}
+    </section>
+  );
+}

@@ -1,0 +1,41 @@
+import type { Test } from "../examination/commands";
+
+/** A key of the bench: what it does, in a few words. */
+export interface BenchKey {
+  key: string;
+  /** How the key is called; the key itself where absent. */
+  name?: string;
+  what: string;
+  act: () => void;
+}
+
+/** Keys for the answers of the involved side: one row of keys for each part with a list of answers. */
+const ROWS = [["4", "5", "6"], ["7", "8", "9"], ["q", "w", "e", "r", "t"], ["y", "u", "o", "p"]];
+const SITES = ["a", "s", "d", "f", "g", "h"];
+
+/** Keys for answers given whole, the commonest first. */
+export const USUAL_KEYS = [".", ",", "/"];
+
+/** Keys for what was seen. */
+export const QUALITY_KEYS = ["z", "x", "c", "v", "b", "n", "m"];
+
+/** The keys of each part's answers. A list too long for its row has keys for its first answers only. */
+export function answerKeys(test: Test): Record<string, string[]> {
+  const keys: Record<string, string[]> = {};
+  const rows = [...ROWS];
+  for (const part of test.parts) {
+    if (part.unit || part.key === "quality" || part.positions.length > 0) {
+      continue;
+    }
+    if (part.key === "site" || part.key === "fingers") {
+      keys[part.key] = SITES;
+    } else {
+      const fits = rows.findIndex((row) => row.length >= part.options.length);
+      const row = rows.splice(fits < 0 ? 0 : fits, 1)[0];
+      if (row) {
+        keys[part.key] = row;
+      }
+    }
+  }
+  return keys;
+}

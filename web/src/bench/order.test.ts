@@ -1,0 +1,68 @@
+import { describe, expect, it } from "vitest";
+import type { Schemas } from "../shared/api/client";
+import { movedBy, plannedMinutes, rowOf, sections } from "./order";
+import { stopMet, stoppedHere } from "./stops";
+import { inForce } from "../examination/history";
+
+const test = (id: string, rest: Partial<Schemas["TestJson"]> = {}): Schemas["TestJson"] => ({
+  id, name: id, shortName: id, aliases: [], stage: "special", position: "", seconds: 30, provocation: 1, review: "drafted",
+  card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" }, parts: [], wellSideParts: ["pain"], nothing: [], usual: [], follows: false, stops: [], angles: [], equipment: [], ...rest,
+});
+const region: Schemas["RegionJson"] = {
+  region: "shoulder", revision: "1", changeSeconds: 60,
+  steps: [
+    { position: "Standing", testIds: ["look", "wall", "arc"], together: [{ name: "Look", testIds: ["look", "wall"] }] },
+    { position: "Supine", testIds: ["fear", "relocate"], together: [] },
+  ],
+  tests: [test("look"), test("wall"), test("arc"), test("fear", { shortName: "Fear", stops: [{ part: "apprehension", values: ["yes"], because: "that is the answer", closes: ["jerk"] }] }), test("relocate", { follows: true }), test("jerk")],
+};
+const none = { own: [], added: [], hidden: new Set<string>() };
+
+describe("the order", () => {
+  it("gathers tests by position and sheets under one name", () => {
+    const order = sections(region, none);
+    expect(order.map((section) => section.items.map((item) => item.name))).toEqual([["Look", "arc"], ["Fear", "relocate"]]);
+    expect(rowOf(order, "wall")).toMatchObject({ id: "look", sheet: true });
+  });
+
+  it("leaves out what makes no sense yet, and puts added tests at the end", () => {
+    const order = sections(region, { ...none, added: ["jerk"], hidden: new Set(["relocate"]) });
+    expect(order.map((section) => section.position)).toEqual(["Standing", "Supine", "Added"]);
+    expect(rowOf(order, "relocate")).toBeUndefined();
+  });
+
+  it("follows an order of one's own, changing position as often as it asks for", () => {
+    const usual = sections(region, none);
+    const arc = rowOf(usual, "arc");
+    const own = arc ? movedBy(usual, arc, 1) : [];
+    expect(own).toEqual(["look", "wall", "fear", "arc", "relocate"]);
+    expect(sections(region, { ...none, own }).map((section) => section.position)).toEqual(["Standing", "Supine", "Standing", "Supine"]);
+  });
+
+  it("moves nothing beyond its ends", () => {
+    const usual = sections(region, none);
+    const first = rowOf(usual, "look");
+    expect(first && movedBy(usual, first, -1)).toEqual(["look", "wall", "arc", "fear", "relocate"]);
+  });
+
+  it("plans both sides and the changes of position", () => {
+    expect(plannedMinutes(region, sections(region, none))).toBeCloseTo((5 * 60 + 60) / 60, 10);
+  });
+});
+
+describe("stops", () => {
+  const answered = (choice: string, side: "LEFT" | "RIGHT" = "RIGHT") => inForce([{ id: "c", clientId: "t", order: 1, at: "2026-01-01T00:00:00Z", kind: "RECORD", standAt: "fear", answers: [],
+    attempts: [{ id: "a", testId: "fear", variant: "usual", side, tryNumber: 1, supersedes: [], parts: [{ key: "apprehension", choice }] }] }]);
+
+  it("close before the server has spoken, on the side in question only", () => {
+    expect(stoppedHere(region, answered("yes"), "RIGHT").get("jerk")).toBe("Closed by fear: that is the answer");
+    expect(stoppedHere(region, answered("none"), "RIGHT").size).toBe(0);
+    expect(stoppedHere(region, answered("yes", "LEFT"), "RIGHT").size).toBe(0);
+  });
+
+  it("are met by the answer that stops the hands", () => {
+    const fear = region.tests.find((each) => each.id === "fear");
+    expect(fear && stopMet(fear, answered("yes").attempts[0])?.because).toBe("that is the answer");
+    expect(fear && stopMet(fear, answered("none").attempts[0])).toBeUndefined();
+  });
+});

@@ -1,0 +1,98 @@
+import type { Schemas } from "../shared/api/client";
+
+type Region = Schemas["RegionJson"];
+
+/** One row of the order: a test, or several that are recorded on one sheet. */
+export interface OrderItem {
+  /** The test, or the first one of the sheet: where the examination stands when it is open. */
+  id: string;
+  name: string;
+  testIds: string[];
+  /** Whether it is a sheet of several tests. */
+  sheet: boolean;
+}
+
+/** Rows that need no change of the patient's position. */
+export interface OrderSection {
+  position: string;
+  items: OrderItem[];
+}
+
+interface OrderWishes {
+  /** The order as the therapist changed it; empty where it is the usual one. */
+  own: readonly string[];
+  /** Tests beyond the order that are done, or that one stands at. */
+  added: readonly string[];
+  /** Tests that make no sense yet. */
+  hidden: ReadonlySet<string>;
+}
+
+/** The name of the section of tests that were put in. */
+export const ADDED = "Added";
+
+/** The order of the tests by the patient's position. With an order of one's own, sections follow the rows as they come. */
+export function sections(region: Region, { own, added, hidden }: OrderWishes): OrderSection[] {
+  const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
+  const usual = region.steps.flatMap((step) => rows(step, names).map((item) => ({ position: step.position, item })));
+  const visible = usual.map(({ position, item }) => ({ position, item: { ...item, testIds: item.testIds.filter((id) => !hidden.has(id)) } })).filter(({ item }) => item.testIds.length > 0)
+    .map(({ position, item }) => ({ position, item: { ...item, id: item.testIds[0] ?? item.id } }));
+  const place = (item: OrderItem) => {
+    const found = own.findIndex((id) => item.testIds.includes(id));
+    return found < 0 ? own.length : found;
+  };
+  const sorted = own.length === 0 ? visible : [...visible].sort((a, b) => place(a.item) - place(b.item));
+  const result: OrderSection[] = [];
+  for (const { position, item } of sorted) {
+    const last = result.at(-1);
+    if (last?.position === position) {
+      last.items.push(item);
+    } else {
+      result.push({ position, items: [item] });
+    }
+  }
+  const extra = added.map((id) => ({ id, name: names.get(id) ?? id, testIds: [id], sheet: false }));
+  return extra.length > 0 ? [...result, { position: ADDED, items: extra }] : result;
+}
+
+function rows(step: Region["steps"][number], names: ReadonlyMap<string, string>): OrderItem[] {
+  const items: OrderItem[] = [];
+  for (const id of step.testIds) {
+    const sheet = step.together.find((each) => each.testIds.includes(id));
+    if (!sheet) {
+      items.push({ id, name: names.get(id) ?? id, testIds: [id], sheet: false });
+    } else if (sheet.testIds[0] === id) {
+      items.push({ id, name: sheet.name, testIds: sheet.testIds, sheet: true });
+    }
+  }
+  return items;
+}
+
+/** The row in which a test stands; undefined where it is in none. */
+export function rowOf(order: readonly OrderSection[], testId: string): OrderItem | undefined {
+  return order.flatMap((section) => section.items).find((item) => item.testIds.includes(testId));
+}
+
+/** The tests of an order with one row moved up or down by one. */
+export function movedBy(order: readonly OrderSection[], item: OrderItem, by: 1 | -1): string[] {
+  const items = order.filter((section) => section.position !== ADDED).flatMap((section) => section.items);
+  const at = items.findIndex((each) => each.id === item.id);
+  const to = at + by;
+  if (at < 0 || to < 0 || to >= items.length) {
+    return items.flatMap((each) => each.testIds);
+  }
+  const next = [...items];
+  next.splice(to, 0, ...next.splice(at, 1));
+  return next.flatMap((each) => each.testIds);
+}
+
+/**
+ * Minutes that an order takes: every test on both sides where both are asked, and the changes of position.
+ */
+export function plannedMinutes(region: Region, order: readonly OrderSection[]): number {
+  const tests = new Map(region.tests.map((test) => [test.id, test]));
+  const testing = order.flatMap((section) => section.items).flatMap((item) => item.testIds).reduce((sum, id) => {
+    const test = tests.get(id);
+    return sum + (test ? test.seconds * (test.wellSideParts.length > 0 ? 2 : 1) : 0);
+  }, 0);
+  return (testing + region.changeSeconds * Math.max(0, order.length - 1)) / 60;
+}

@@ -1,0 +1,191 @@
+import { useState } from "react";
+import { attempt as newAttempt, leftOut, move, nextTry, nothing, record, redo, tell, undo, withMeasure, withWhole, type Test } from "../examination/commands";
+import { choices, latestAttempt, type Answer, type Attempt, type Context, type Part, type Side } from "../examination/history";
+import type { LiveExamination } from "../examination/useExamination";
+import type { Schemas } from "../shared/api/client";
+import type { Progress } from "../shared/drawings/ProgressGlyph";
+import { movedBy, rowOf, sections, type OrderItem, type OrderSection } from "./order";
+import { stoppedHere } from "./stops";
+
+/** The answer that keeps an order of one's own. */
+const ORDER = "order";
+
+/** Where the bench stands, and what can be done there. */
+export interface Bench {
+  test: Test;
+  row: OrderItem;
+  order: OrderSection[];
+  /** Tests of the row, when it is a sheet and no card of it is open. */
+  sheet: Test[];
+  well: Side;
+  involved: Side;
+  here: Attempt | undefined;
+  there: Attempt | undefined;
+  known: Schemas["TestState"] | undefined;
+  lock: Schemas["TestLockJson"] | undefined;
+  closed: boolean;
+  /** The patient is asked to change position. */
+  beat: OrderSection | undefined;
+  next: OrderItem | undefined;
+  previous: OrderItem | undefined;
+  /** Another go after guarding is offered. */
+  mayRetry: boolean;
+  retrying: boolean;
+  progress: (item: OrderItem) => Progress;
+  testProgress: (id: string) => Progress;
+  locked: (item: OrderItem) => boolean;
+  go: (id: string) => void;
+  forward: () => boolean;
+  back: () => void;
+  ready: () => void;
+  openCard: (id: string | undefined) => void;
+  record: (side: Side, parts: Part[], test?: Test) => void;
+  recordWhole: (parts: Part[]) => void;
+  measure: (side: Side, key: string, value: number, unit: string, context?: Context) => void;
+  nothingBoth: () => void;
+  leaveOut: (reason?: string) => void;
+  takeBack: () => void;
+  bringBack: () => void;
+  retry: () => void;
+  sayBefore: (answer: Answer) => void;
+  keepOne: (kept: Attempt, others: Attempt[]) => void;
+  moveRow: (item: OrderItem, by: 1 | -1) => void;
+  usualOrder: (() => void) | undefined;
+}
+
+/** Puts the bench together from the record, the region and what the server knows. */
+export function useBench(live: LiveExamination): Bench {
+  const { region, state, weighing } = live;
+  const [beat, setBeat] = useState<OrderSection>();
+  const [opened, setOpened] = useState<string>();
+  const [retrying, setRetrying] = useState<string>();
+  const involved = live.examination.side;
+  const well: Side = involved === "LEFT" ? "RIGHT" : "LEFT";
+  const waiting = live.queue.status === "waiting";
+  const byId = new Map(region.tests.map((test) => [test.id, test]));
+  const states = new Map(weighing?.tests.map((each) => [each.testId, each]));
+  const done = (id: string) => latestAttempt(state, id, involved) !== undefined;
+  const hidden = new Set(region.tests.filter((test) => test.follows && !done(test.id) && test.id !== state.standAt && (waiting || !states.has(test.id) || states.get(test.id)?.waits != null)).map((test) => test.id));
+  const routine = region.steps.flatMap((step) => step.testIds);
+  const added = region.tests.map((each) => each.id).filter((id) => !routine.includes(id) && (id === state.standAt || state.attempts.some((each) => each.testId === id)));
+  const own = state.answers.get(ORDER)?.values ?? [];
+  const order = sections(region, { own, added, hidden });
+  const rows = order.flatMap((section) => section.items);
+  const row = rowOf(order, state.standAt ?? "") ?? rows[0];
+  const test = byId.get(opened ?? (row?.sheet ? row.id : (state.standAt ?? row?.id ?? ""))) ?? byId.get(row?.id ?? "");
+  if (!test || !row) {
+    throw new Error("a region has at least one test");
+  }
+  const sheet = row.sheet && !opened ? row.testIds.flatMap((id) => byId.get(id) ?? []) : [];
+  const latest = latestAttempt(state, test.id, involved);
+  const isRetrying = retrying === test.id;
+  const here = isRetrying ? undefined : latest;
+  const there = latestAttempt(state, test.id, well);
+  const known = states.get(test.id);
+  const stops = stoppedHere(region, state, involved);
+
+  const lockOf = (id: string): Schemas["TestLockJson"] | undefined => {
+    const lock = states.get(id)?.lock ?? undefined;
+    const stop = live.upToDate ? undefined : stops.get(id);
+    return lock ?? (stop ? { why: [stop] } : undefined);
+  };
+  const isLocked = (id: string) => { const lock = lockOf(id); return lock !== undefined && lock.override == null; };
+  const testProgress = (id: string): Progress => {
+    const server = states.get(id)?.progress ?? "OPEN";
+    const recorded = state.attempts.some((each) => each.testId === id);
+    return live.upToDate ? server : recorded ? (server === "OPEN" ? "PARTLY" : server) : "OPEN";
+  };
+  const progress = (item: OrderItem): Progress => {
+    const all = item.testIds.map(testProgress);
+    const first = all[0] ?? "OPEN";
+    return all.every((each) => each === first) ? first : all.every((each) => each !== "OPEN" && each !== "PARTLY") ? "READ" : "PARTLY";
+  };
+  const untouched = (item: OrderItem) => item.testIds.some((id) => !done(id)) && !item.testIds.every(isLocked);
+  const at = rows.indexOf(row);
+  const next = rows[at + 1] ?? rows.find((item) => item !== row && untouched(item));
+  const later = [...rows.slice(at + 1), ...rows.slice(0, at)].find(untouched);
+  const sectionOf = (item: OrderItem) => order.find((section) => section.items.includes(item));
+  const way = known?.variant?.value;
+  const positions = known?.variant?.positions ?? [];
+
+  /** A new position is announced once, before anything is done in it. */
+  const announce = (item: OrderItem | undefined) => {
+    const [from, to] = [sectionOf(row), item && sectionOf(item)];
+    setBeat(to && from && to !== from && to.position !== from.position && to.position !== "Added" && !to.items.some((each) => each.testIds.some(done)) ? to : undefined);
+    setOpened(undefined);
+    setRetrying(undefined);
+  };
+  const recordNow = (side: Side, parts: Part[], of: Test = test) => {
+    const earlier = latestAttempt(state, of.id, side);
+    if (isRetrying && side === involved && earlier) {
+      setRetrying(undefined);
+      live.add(record([{ ...nextTry(of, side, earlier, way), parts }], state.standAt ?? of.id));
+    } else {
+      live.add(record([newAttempt(of, side, parts, earlier, of === test ? way : undefined)], row.sheet ? row.id : of.id));
+    }
+  };
+  const both = (of: Test): Attempt[] => {
+    const [one, other] = [latestAttempt(state, of.id, well), latestAttempt(state, of.id, involved)];
+    const wellParts = nothing(of, "well", positions);
+    const parts = nothing(of, "involved", positions);
+    const there = wellParts.length > 0 ? [newAttempt(of, well, withWhole(one?.parts ?? [], wellParts), one)] : [];
+    return [...there, isRetrying && other ? { ...nextTry(of, involved, other, way), parts } : newAttempt(of, involved, withWhole(other?.parts ?? [], parts), other, of === test ? way : undefined)];
+  };
+  return {
+    test, row, order, sheet, well, involved, here, there, known, lock: lockOf(test.id), beat, next,
+    previous: rows[at - 1],
+    closed: weighing?.safety.state === "SUSPENDED" || isLocked(test.id),
+    mayRetry: latest?.tryNumber === 1 && choices(latest, "quality").includes("guarded") && !isRetrying,
+    retrying: isRetrying,
+    progress, testProgress,
+    locked: (item) => item.testIds.every(isLocked),
+    go: (id) => {
+      const item = rowOf(order, id);
+      announce(undefined);
+      if (id !== state.standAt) {
+        live.add(move(item?.sheet ? item.id : id));
+      }
+    },
+    forward: () => {
+      if (opened) {
+        setOpened(undefined);
+        return true;
+      }
+      announce(next);
+      if (next) {
+        live.add(move(next.id));
+      }
+      return next !== undefined;
+    },
+    back: () => {
+      const before = rows[at - 1];
+      announce(undefined);
+      if (before) {
+        live.add(move(before.id));
+      }
+    },
+    ready: () => { setBeat(undefined); },
+    openCard: setOpened,
+    record: recordNow,
+    recordWhole: (parts) => { recordNow(involved, withWhole(here?.parts ?? [], parts)); },
+    measure: (side, key, value, unit, context) => { recordNow(side, withMeasure(latestAttempt(state, test.id, side)?.parts ?? [], key, value, unit, context)); },
+    nothingBoth: () => {
+      const tests = sheet.length > 0 ? sheet.filter((each) => !done(each.id)) : [test];
+      announce(later);
+      const attempts = tests.flatMap(both);
+      live.add(attempts.length > 0 ? record(attempts, later?.id ?? test.id) : move(later?.id ?? test.id));
+    },
+    leaveOut: (reason) => {
+      const tests = sheet.length > 0 ? sheet.filter((each) => !done(each.id)) : [test];
+      announce(later);
+      live.add(record(tests.map((each) => newAttempt(each, involved, leftOut(reason), latestAttempt(state, each.id, involved))), later?.id ?? test.id));
+    },
+    takeBack: () => { if (state.lastRecording) { announce(undefined); live.add(undo(state.lastRecording)); } },
+    bringBack: () => { if (state.lastUndo) { announce(undefined); live.add(redo(state.lastUndo)); } },
+    retry: () => { setRetrying(test.id); },
+    sayBefore: (answer) => { live.add(tell([answer], test.id)); },
+    keepOne: (kept, others) => { live.add(record([{ ...newAttempt(test, kept.side, kept.parts, kept), tryNumber: kept.tryNumber, supersedes: others.map((each) => each.id) }], test.id)); },
+    moveRow: (item, by) => { live.add(tell([{ question: ORDER, values: movedBy(order, item, by) }], test.id)); },
+    usualOrder: own.length > 0 ? () => { live.add(tell([{ question: ORDER, values: [] }], test.id)); } : undefined,
+  };
+}
