@@ -12,7 +12,7 @@ import { ChoiceRow } from "./ChoiceRow";
 import { CueCard } from "./CueCard";
 import { Effect } from "./Effect";
 import { KeysSheet } from "./KeysSheet";
-import { LastReading } from "./LastReading";
+import { HeadButtons, LastReading } from "./LastReading";
 import { LeaveOut } from "./LeaveOut";
 import { OrderRail } from "./OrderRail";
 import { plannedMinutes } from "./order";
@@ -58,6 +58,8 @@ export function BenchView() {
   });
   useKeys(keys, single);
 
+  const buttons = <HeadButtons canUndo={state.lastRecording !== undefined} onUndo={bench.takeBack} canRedo={state.lastUndo !== undefined} onRedo={bench.bringBack} onKeys={() => { setKeysOpen(true); }} />;
+  const last = <LastReading weighing={weighing} testName={(id) => names.get(id)?.name ?? id} current={test.id} />;
   const stop = stopMet(test, here);
   const waiting = live.queue.status === "waiting";
   const note = closed ? "Nothing is recorded while this is closed." : waiting ? "The reading follows once the server is reached." : bench.retrying ? "The second try." : here ? (test.nothing.length + test.usual.length + test.stops.length === 0 && known?.statements.length === 0 ? "Noted. Nothing is read from it by itself." : "More of the response is needed before it can be read.") : bench.there ? `Now the ${sideWord(bench.involved)}, the involved side.` : test.wellSideParts.length === 0 ? "Tap the answer, and it is read at once." : "The uninvolved side first, then the involved one.";
@@ -68,25 +70,27 @@ export function BenchView() {
     <main className={`grid min-h-0 flex-1 grid-cols-1 ${reachLeft ? "lg:grid-cols-[21rem_minmax(0,1fr)_13rem] lg:[&>aside]:order-first lg:[&>nav]:order-last" : "lg:grid-cols-[13rem_minmax(0,1fr)_21rem]"}`}>
       <OrderRail region={region} order={bench.order} locked={bench.locked} progress={bench.progress} current={state.standAt ?? row.id} elapsed={elapsed} planned={plannedMinutes(region, bench.order)}
         onGo={bench.go} onMove={bench.moveRow} onUsual={bench.usualOrder} />
-      <div className="flex min-w-0 flex-col gap-1.5 px-4 py-1 lg:overflow-y-auto lg:px-5">
-        <LastReading weighing={weighing} testName={(id) => names.get(id)?.name ?? id} current={test.id} canUndo={state.lastRecording !== undefined} onUndo={bench.takeBack}
-          canRedo={state.lastUndo !== undefined} onRedo={bench.bringBack} onKeys={() => { setKeysOpen(true); }} />
+      <div className="flex min-w-0 flex-col gap-1 px-4 py-1 lg:overflow-y-auto lg:px-5">
         {weighing && <SafetyStrip safety={weighing.safety} onTell={bench.sayBefore} />}
         {beat ? (
           <PositionBeat to={beat} left={leftOpen} equipment={[...new Set(beat.items.flatMap((item) => item.testIds).flatMap((id) => names.get(id)?.equipment ?? []))]} onReady={bench.ready} onBack={bench.back} />
         ) : (
           <>
-            {sheet.length > 0 ? <h1 className="font-serif text-head font-semibold">{row.name}</h1> : <CueCard test={test} form={form} way={known?.variant} />}
+            {sheet.length > 0 ? (
+              <div>
+                <div className="flex items-center justify-between gap-4"><h1 className="font-serif text-head font-semibold">{row.name}</h1>{buttons}</div>
+                {last}
+              </div>
+            ) : <CueCard test={test} form={form} way={known?.variant} buttons={buttons} last={last} />}
             {bench.lock && sheet.length === 0 && <LockNotice key={test.id} testId={test.id} lock={bench.lock} onTell={bench.sayBefore} />}
             {closed && sheet.length === 0 ? null : known && known.rivals.length > 0 ? <RivalsPanel test={test} rivals={known.rivals} onKeep={bench.keepOne} /> : (
               <Recorder bench={bench} state={state} examination={live.examination.id} tableForm={tableForm} gaugeOpen={gaugeOpen} onGauge={(open) => { setGauge(open ? test.id : undefined); }} />
             )}
-            {!closed && sheet.length === 0 && <ChoiceRow label="If seen" options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />}
-            {stop && <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine>}
-            {bench.mayRetry && <StopLine lead="Guarded." action={<Button onClick={bench.retry}>Second try</Button>}>Let the arm rest, a few small swings, then once more.</StopLine>}
+            {stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />}
             {sheet.length === 0 && (
               <ReadingStrip statements={waiting ? [] : (known?.statements ?? [])} note={note}>
-                {weighing?.lastTest === test.id && live.upToDate && <Effect weighing={weighing} testId={test.id} />}
+                {weighing?.lastTest === test.id && live.upToDate && !bench.mayRetry && <Effect weighing={weighing} testId={test.id} />}
+                {bench.mayRetry && <p className="flex items-center gap-3"><span>Let the arm rest, a few small swings, then once more.</span><Button onClick={bench.retry}>Second try</Button></p>}
               </ReadingStrip>
             )}
             <div className="bottom-0 mt-auto [@media(min-height:600px)]:sticky bg-paper pb-1">

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import type { Test } from "../examination/commands";
 import { PoseFigure } from "../shared/drawings/PoseFigure";
 import type { Schemas } from "../shared/api/client";
@@ -9,8 +10,22 @@ export type CardForm = "name" | "short" | "long" | "plain";
 /** Provocation from which the stop is always said. */
 const FRIGHTENS = 3;
 
+interface CueCardProps {
+  test: Test;
+  form: CardForm;
+  /** How the school does it, where that is not the usual way. */
+  way: Schemas["WayJson"] | null | undefined;
+  /** Beside the name. */
+  buttons?: ReactNode;
+  /** Under the name: what the last test came to. */
+  last?: ReactNode;
+}
+
+/** A name longer than this would take two lines at the bench: the short one stands there. */
+const LONG_NAME = 26;
+
 /** What to do, one short line each, beside the figure where there is one. */
-export function CueCard({ test, form, way }: { test: Test; form: CardForm; way: Schemas["WayJson"] | null | undefined }) {
+export function CueCard({ test, form, way, buttons, last }: CueCardProps) {
   const lines: [string, string][] = [["Patient", test.card.patient], ["You", test.card.you], ["Do", test.card.movement]];
   if (way) {
     lines.push(["School", `${way.label}: ${way.differs.charAt(0).toLowerCase()}${way.differs.slice(1)}`]);
@@ -33,13 +48,14 @@ export function CueCard({ test, form, way }: { test: Test; form: CardForm; way: 
   }
   return (
     <section aria-labelledby="test-name">
-      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-        <h1 id="test-name" className="font-serif text-head font-semibold">{test.name}</h1>
-        <p className="text-note text-soft">{test.seconds} s a side</p>
+      <div className="flex items-center justify-between gap-x-4">
+        <h1 id="test-name" className="font-serif text-head font-semibold">{form === "plain" || test.name.length <= LONG_NAME ? test.name : test.shortName}</h1>
+        {buttons}
       </div>
-      <p className="mt-0.5 flex flex-wrap justify-between gap-x-4 text-note text-soft">
-        <span>{test.aliases.length > 0 && <>Also called {test.aliases.join(", ")}</>}</span>
-        <span>{test.review === "drafted" && "drafted, not yet reviewed"}</span>
+      {last}
+      <p className="flex flex-wrap justify-between gap-x-4 text-note leading-tight text-soft">
+        <span>{form === "long" && test.name.length > LONG_NAME && `${test.name}. `}{test.aliases.length > 0 && (form === "long" || form === "plain") && <>Also called {test.aliases.join(", ")}</>}</span>
+        {form !== "name" && <span>{test.seconds} s a side{test.review === "drafted" && ", drafted, not yet reviewed"}</span>}
       </p>
       {form !== "name" && (
         <div className="mt-1.5 flex gap-4">

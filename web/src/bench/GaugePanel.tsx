@@ -60,13 +60,13 @@ export function GaugePanel({ test, well, attempts, force, onMeasure }: GaugePane
           </tbody>
         </table>
         <Trace trace={status === "connected" ? trace : []} />
-        <div className="min-w-44 flex-1 text-read leading-snug">
+        <div className="min-w-64 flex-1 text-read leading-snug">
           {force && <p>{capital(sideWord(involved))} {told(force.involved, force.counts)}; {sideWord(well)} {told(force.well, force.counts)}.</p>}
           {typeof force?.percent === "number" && <p className="font-semibold">{Math.round(force.percent)}% of the {sideWord(well)} side</p>}
           {!force && <p className="text-soft">The {sideWord(well)} side first, then in turn.</p>}
+          <StandInPanel kind={kind} />
         </div>
       </div>
-      <StandInPanel kind={kind} />
     </section>
   );
 }

@@ -1,10 +1,7 @@
 import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
 
-interface LastReadingProps {
-  weighing: Schemas["WeighingJson"] | undefined;
-  testName: (id: string) => string;
-  current: string;
+interface HeadButtonsProps {
   canUndo: boolean;
   onUndo: () => void;
   canRedo: boolean;
@@ -12,18 +9,28 @@ interface LastReadingProps {
   onKeys: () => void;
 }
 
-/** The head of the card: what the test before came to, and the way back. */
-export function LastReading({ weighing, testName, current, canUndo, onUndo, canRedo, onRedo, onKeys }: LastReadingProps) {
-  const last = weighing?.lastTest && weighing.lastTest !== current ? weighing.tests.find((test) => test.testId === weighing.lastTest) : undefined;
-  const first = last?.statements[0];
+/** The way back, at the head of every card. */
+export function HeadButtons({ canUndo, onUndo, canRedo, onRedo, onKeys }: HeadButtonsProps) {
   return (
-    <div className="flex min-h-12 items-center gap-2">
-      <p className="line-clamp-2 min-w-0 flex-1 text-note leading-tight">
-        {last && <><strong>{testName(last.testId)}.</strong> {first ? `${first.lead}: ${first.phrase}.` : "Not yet read."}</>}
-      </p>
+    <div className="flex shrink-0 items-center gap-2">
       <Button onClick={onUndo} disabled={!canUndo} keycap="⌫">Undo</Button>
       {canRedo && <Button onClick={onRedo}>Redo</Button>}
       <span className="hidden md:block"><Button onClick={onKeys} keycap="?">Keys</Button></span>
     </div>
   );
+}
+
+interface LastReadingProps {
+  weighing: Schemas["WeighingJson"] | undefined;
+  testName: (id: string) => string;
+  current: string;
+}
+
+/** What the test before came to; nothing where one is still at it. */
+export function LastReading({ weighing, testName, current }: LastReadingProps) {
+  const last = weighing?.lastTest && weighing.lastTest !== current ? weighing.tests.find((test) => test.testId === weighing.lastTest) : undefined;
+  const first = last?.statements[0];
+  return last ? (
+    <p className="line-clamp-2 text-note leading-tight"><strong>{testName(last.testId)}.</strong> {first ? `${first.lead}: ${first.phrase}.` : last.progress === "LEFT_OUT" ? "Left out." : last.progress === "READ" ? "Noted." : "Not yet read."}</p>
+  ) : null;
 }

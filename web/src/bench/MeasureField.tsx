@@ -13,6 +13,8 @@ interface MeasureFieldProps {
   plain?: boolean;
   /** With steps, without a visible label. */
   bare?: boolean;
+  /** A narrow field without its unit, for short numbers. */
+  short?: boolean;
   onSet: (value: number) => void;
   onPick?: () => void;
 }
@@ -24,7 +26,7 @@ const DRAG = 9;
  * A measure: typed, stepped, or dragged across the value. What is out of range is named and stays as it was typed until it
  * is mended.
  */
-export function MeasureField({ part, value, side, narrow = false, plain = false, bare = false, onSet, onPick }: MeasureFieldProps) {
+export function MeasureField({ part, value, side, narrow = false, plain = false, bare = false, short = false, onSet, onPick }: MeasureFieldProps) {
   const [typed, setTyped] = useState<string>();
   const drag = useRef<{ x: number; from: number; moved: boolean }>(undefined);
   const least = part.least ?? 0;
@@ -69,9 +71,9 @@ export function MeasureField({ part, value, side, narrow = false, plain = false,
         <input aria-label={`${name}, in ${part.unit ?? ""}`} aria-invalid={wrong} inputMode="decimal" value={typed ?? (value === undefined ? "" : String(value))} placeholder={part.unit ?? ""}
           onFocus={onPick} onChange={(event) => { setTyped(event.target.value); }} onBlur={keep} onPointerDown={press} onPointerMove={pull} onPointerUp={release}
           onKeyDown={(event) => { if (event.key === "Enter") { keep(); event.currentTarget.blur(); } if (!event.key.startsWith("Page")) { event.stopPropagation(); } }}
-          className={`min-h-12 touch-pan-y rounded border border-edge bg-white px-1 text-center text-read placeholder:text-soft aria-invalid:border-2 aria-invalid:border-for ${narrow ? "w-12" : "w-18"}`} />
+          className={`min-h-12 touch-pan-y rounded border border-edge bg-white px-1 text-center text-read placeholder:text-soft aria-invalid:border-2 aria-invalid:border-for ${narrow || short ? "w-12" : "w-18"}`} />
         {!plain && <Button aria-label={`${name}: more`} className="justify-center" onClick={() => { by(1); }}>+</Button>}
-        {!narrow && !plain && <span className="text-note">{part.unit}</span>}
+        {!narrow && !plain && !short && <span className="text-note">{part.unit}</span>}
       </span>
       {wrong && <span role="alert" className="block text-note text-for">{least} to {most}{part.unit}</span>}
     </div>

@@ -32,7 +32,7 @@ export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTablePr
     }
   });
   return (
-    <section aria-label={`${capital(sideWord(well))} and ${sideWord(involved)}`} className="border-2 border-ink bg-sheet p-2">
+    <section aria-label={`${capital(sideWord(well))} and ${sideWord(involved)}`} className="flex flex-wrap gap-x-4 border-2 border-ink bg-sheet p-2">
       <table className="text-read">
         <thead className="text-note">
           <tr>
@@ -47,12 +47,12 @@ export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTablePr
             const [one, other] = [measure(attempts[well], part.key), measure(attempts[involved], part.key)];
             return (
               <tr key={part.key}>
-                <th scope="row" className="pr-3 text-left font-semibold">{part.label}</th>
+                <th scope="row" className="w-31 pr-2 text-left text-note leading-tight font-semibold">{part.label}</th>
                 {[well, involved].map((side) => (
                   <td key={side} className={`py-px ${side === involved ? "pl-3" : ""}`}>
                     {asked(part.key, side) && (
                       <span className={status === "connected" && next?.side === side && next.key === part.key ? "block outline-2 outline-ink" : "block"}>
-                        <MeasureField part={part} side={sideWord(side)} bare value={measure(attempts[side], part.key)} onPick={() => { setPicked({ side, key: part.key }); }}
+                        <MeasureField part={part} side={sideWord(side)} bare short value={measure(attempts[side], part.key)} onPick={() => { setPicked({ side, key: part.key }); }}
                           onSet={(value) => { onMeasure(side, part.key, value, part.unit ?? ""); }} />
                       </span>
                     )}
@@ -64,7 +64,7 @@ export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTablePr
           })}
         </tbody>
       </table>
-      {parts.some((part) => part.unit === "°") && <StandInPanel kind="angle" />}
+      {parts.some((part) => part.unit === "°") && <div className="w-32"><StandInPanel kind="angle" /></div>}
     </section>
   );
 }

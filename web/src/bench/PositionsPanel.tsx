@@ -17,41 +17,41 @@ interface PositionsPanelProps {
   onRecord: (side: Side, parts: Part[]) => void;
 }
 
-/** What is taken in several positions: a block for each, with the sides under each other. */
+/** What is taken in several positions: a line for each, both sides beside each other. */
 export function PositionsPanel({ test, well, attempts, only, onRecord }: PositionsPanelProps) {
   const involved: Side = well === "LEFT" ? "RIGHT" : "LEFT";
   const parts = test.parts.filter((part) => part.positions.length > 0);
   const positions = (parts[0]?.positions ?? []).filter((position) => only.length === 0 || only.includes(position.value));
   const sides = [well, involved].filter((side) => side === involved || parts.some((part) => test.wellSideParts.includes(part.key)));
+  const glide = parts.find((part) => part.key === "glide");
   return (
-    <section aria-label="By position" className="flex flex-col border-2 border-ink bg-sheet px-2.5 py-1">
-      {positions.map((position, place) => (
-        <div key={position.value} role="group" aria-label={position.label} className="flex flex-col gap-1 border-b border-line py-1 last:border-b-0 sm:flex-row sm:gap-2">
-          <h2 className="w-22 shrink-0 text-read font-semibold sm:pt-2.5">{position.label}</h2>
-          <div className="flex flex-col gap-1">
-            {sides.map((side) => {
-              const had = attempts[side]?.parts ?? [];
-              const context: Context = { position: position.value };
-              return (
-                <div key={side} className="flex flex-wrap items-center gap-x-3 gap-y-1">
-                  <span className={`w-12 shrink-0 text-read ${side === involved ? "font-semibold" : "text-soft"}`}>{capital(sideWord(side))}</span>
+    <section aria-label="By position" className="grid grid-cols-1 border-2 border-ink bg-sheet px-2 pb-1 sm:grid-cols-[auto_1fr]">
+      {sides.map((side) => (
+        <div key={side} className={side === involved ? "min-w-0 sm:pl-3" : "min-w-0"}>
+          <h2 className="text-read font-semibold">{capital(sideWord(side))} <span className="text-note font-normal text-soft">{side === involved ? "involved" : "uninvolved"}</span></h2>
+          {positions.map((position, place) => {
+            const had = attempts[side]?.parts ?? [];
+            const context: Context = { position: position.value };
+            const set = (key: string, value: number, unit: string) => { onRecord(side, withMeasure(had, key, value, unit, context)); };
+            const where = `${sideWord(side)}, ${position.label.toLowerCase()}`;
+            return (
+              <div key={position.value} role="group" aria-label={`${position.label}, ${sideWord(side)}`} className="border-t border-line pt-0.5">
+                <h3 className={`text-note leading-tight font-semibold ${side === involved ? "" : "text-soft"}`}>{position.label}</h3>
+                <div className="flex flex-wrap items-center gap-x-2 gap-y-1 pb-0.5">
                   {parts.filter((part) => side === involved || test.wellSideParts.includes(part.key)).map((part) => part.key === "refill" ? (
-                    <RefillTimer key={part.key} part={part} side={`${sideWord(side)}, ${position.label.toLowerCase()}`} value={measure(attempts[side], part.key, context)}
-                      main={side === involved && place === firstOpen(positions, attempts[involved], part.key)} onSet={(value) => { onRecord(side, withMeasure(had, part.key, value, part.unit ?? "", context)); }} />
+                    <RefillTimer key={part.key} part={part} side={where} value={measure(attempts[side], part.key, context)}
+                      main={side === involved && place === firstOpen(positions, attempts[involved], part.key)} onSet={(value) => { set(part.key, value, part.unit ?? ""); }} />
                   ) : part.unit ? (
-                    <span key={part.key} className="flex items-center gap-2">
-                      <MeasureField part={part} side={`${sideWord(side)}, ${position.label.toLowerCase()}`} bare value={measure(attempts[side], part.key, context)}
-                        onSet={(value) => { onRecord(side, withMeasure(had, part.key, value, part.unit ?? "", context)); }} />
-                      {part.key === "glide" && side === involved && <GlideDrawing part={part} value={measure(attempts[side], part.key, context)} other={undefined} backward={position.value === "backward"} onSet={(value) => { onRecord(side, withMeasure(had, part.key, value, part.unit ?? "", context)); }} />}
-                    </span>
+                    <MeasureField key={part.key} part={part} side={where} bare short={parts.length > 1} value={measure(attempts[side], part.key, context)} onSet={(value) => { set(part.key, value, part.unit ?? ""); }} />
                   ) : (
-                    <ChoiceRow key={part.key} label={`${part.label}, ${sideWord(side)}, ${position.label.toLowerCase()}`} bare options={part.options} chosen={choices(attempts[side], part.key, context)} keycaps={[]}
+                    <ChoiceRow key={part.key} label={`${part.label}, ${where}`} bare tight options={part.options} chosen={choices(attempts[side], part.key, context)} keycaps={[]}
                       onChoose={(value) => { onRecord(side, withChoice(test, had, part.key, value, context)); }} />
                   ))}
+                  {glide && side === involved && <GlideDrawing part={glide} value={measure(attempts[side], "glide", context)} other={undefined} backward={position.value === "backward"} onSet={(value) => { set("glide", value, glide.unit ?? ""); }} />}
                 </div>
-              );
-            })}
-          </div>
+              </div>
+            );
+          })}
         </div>
       ))}
     </section>

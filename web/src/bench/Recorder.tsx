@@ -53,7 +53,7 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
       <>
         {test.usual.length > 0 && <GaugeBar bench={bench} onGauge={onGauge} />}
         <GaugePanel test={test} well={well} attempts={attempts} force={known?.force} onMeasure={bench.measure} />
-        {rows}
+        {rows.filter((row) => row.key !== "site")}
       </>
     );
   }
@@ -75,10 +75,10 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
         <WellPanel test={test} side={well} attempt={there} onRecord={(parts) => { bench.record(well, parts); }} />
         <InvolvedPanel test={test} side={involved} attempt={here} other={there} onRecord={(parts) => { bench.record(involved, parts); }} onWhole={bench.recordWhole}>
           {test.parts.some((part) => part.key === "force") && (
-            <div className="flex flex-wrap items-center gap-2">
+            <span className="ml-auto flex items-center gap-2">
+              {known?.force && <span className="text-note">{typeof known.force.percent === "number" ? `${String(Math.round(known.force.percent))}% of ${sideWord(well)}` : "one side"}</span>}
               <GaugeSwitch open={false} onOpen={onGauge} />
-              {known?.force && <span className="text-note">{typeof known.force.percent === "number" ? `${String(Math.round(known.force.percent))}% of the ${sideWord(well)} side` : "one side measured"}</span>}
-            </div>
+            </span>
           )}
         </InvolvedPanel>
       </div>

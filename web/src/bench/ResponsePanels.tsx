@@ -1,10 +1,10 @@
-import type { ReactNode } from "react";
+import { useState, type ReactNode } from "react";
 import { isArcAngle, nothing, withChoice, withMeasure, type Test } from "../examination/commands";
 import { choices, measure, type Attempt, type Context, type Part } from "../examination/history";
 import type { Schemas } from "../shared/api/client";
 import { capital, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
-import { ArcPart } from "./ArcPart";
+import { ArcPart, ArcWay } from "./ArcPart";
 import { answerKeys, USUAL_KEYS } from "./benchKeys";
 import { ChoiceRow } from "./ChoiceRow";
 import { FingerMap, GapDrawing, SpineDrawing } from "./drawings";
@@ -59,7 +59,7 @@ export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
   const answers = wellAnswers(test, attempt);
   const measures = test.parts.filter((part) => part.unit && !isArcAngle(part.key) && part.positions.length === 0 && !ELSEWHERE.includes(part.key) && test.wellSideParts.includes(part.key));
   return answers.length + measures.length === 0 ? null : (
-    <section aria-label={`${capital(sideWord(side))}, uninvolved side`} className="border border-line bg-sheet p-2.5 md:w-38">
+    <section aria-label={`${capital(sideWord(side))}, uninvolved side`} className="border border-line bg-sheet p-2 md:w-37">
       <h2 className="mb-2 flex items-baseline justify-between text-read font-semibold">{capital(sideWord(side))} <span className="text-note font-normal text-soft">uninvolved</span></h2>
       <div className="flex gap-1.5 md:flex-col">
         {answers.map((answer, index) => (
@@ -90,34 +90,39 @@ interface InvolvedPanelProps extends PanelProps {
 
 /** The involved side: answers given whole, then the response in its parts, only those that the test has. */
 export function InvolvedPanel({ test, side, attempt, other, onRecord, onWhole, children }: InvolvedPanelProps) {
+  const [down, setDown] = useState(false);
   const parts = attempt?.parts ?? [];
   const here = test.parts.filter((part) => part.positions.length === 0);
   const measures = here.filter((part) => part.unit && !ELSEWHERE.includes(part.key) && part.key !== "gave-way");
   const lists = here.filter((part) => !part.unit && !["quality", "grade", "site", "fingers"].includes(part.key));
   const keys = answerKeys(test);
+  const beside = ["strength", "press"].find((key) => lists.some((part) => part.key === key));
+  const arc = measures.filter((part) => isArcAngle(part.key));
   const row = (part: Test["parts"][number], heading?: ReactNode) => (
     <ChoiceRow key={part.key} label={part.label} heading={heading} options={part.options} chosen={choices(attempt, part.key)} keycaps={keys[part.key] ?? []}
-      onChoose={(value) => { onRecord(withChoice(test, parts, part.key, value)); }} />
+      onChoose={(value) => { onRecord(withChoice(test, parts, part.key, value)); }}>
+      {part.key === beside && children}
+    </ChoiceRow>
   );
-  const sites = here.filter((part) => part.key === "site").map((part) => row(part));
+  const sites = here.filter((part) => part.key === "site").map((part) => row(part, arc.length > 0 ? <span className="sr-only">{part.label}</span> : undefined));
   const fingers = here.find((part) => part.key === "fingers");
   const set = (key: string, value: number, unit: string, context: Context = {}) => { onRecord(withMeasure(parts, key, value, unit, context)); };
-  const arc = measures.filter((part) => isArcAngle(part.key));
   const others = measures.filter((part) => !isArcAngle(part.key));
   const headed = test.usual.length > 0;
   return (
-    <section aria-label={`${capital(sideWord(side))}, involved side`} className="min-w-0 flex-1 border-2 border-ink bg-sheet p-2.5">
-      <div className="flex flex-col gap-1.5">
+    <section aria-label={`${capital(sideWord(side))}, involved side`} className="min-w-0 flex-1 border-2 border-ink bg-sheet p-2">
+      <div className="flex flex-col gap-1">
         {headed && (
           <div role="group" aria-label="At once" className="flex flex-wrap items-center gap-1">
             <InvolvedHeading side={side} />
             {test.usual.map((answer, index) => (
               <Button key={answer.label} look="choice" chosen={holds(parts, answer)} keycap={USUAL_KEYS[index]} onClick={() => { onWhole(answer.parts); }}>{lowerAfterFirst(answer.label)}</Button>
             ))}
+            {arc.some((part) => part.andBack) && <ArcWay down={down} onDown={setDown} />}
           </div>
         )}
         {lists.map((part, index) => row(part, index === 0 && !headed ? <InvolvedHeading side={side} /> : undefined))}
-        {arc.length > 0 ? <ArcPart measures={arc} attempt={attempt} side={side} onSet={set}>{sites}</ArcPart> : sites}
+        {arc.length > 0 ? <ArcPart measures={arc} attempt={attempt} side={side} down={down} onSet={set}>{sites}</ArcPart> : sites}
         {fingers && (
           <div className="flex flex-wrap items-center gap-3">
             <FingerMap options={fingers.options} chosen={choices(attempt, "fingers")} side={side} onChoose={(value) => { onRecord(withChoice(test, parts, "fingers", value)); }} />
@@ -137,7 +142,7 @@ export function InvolvedPanel({ test, side, attempt, other, onRecord, onWhole, c
             {part.key === "gap" && <GapDrawing part={part} value={measure(attempt, part.key)} other={measure(other, part.key)} onSet={(value) => { set(part.key, value, part.unit ?? ""); }} />}
           </div>
         ))}
-        {children}
+        {!beside && children}
       </div>
     </section>
   );

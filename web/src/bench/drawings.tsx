@@ -79,7 +79,7 @@ export function GlideDrawing({ part, value, backward, onSet }: DrawnMeasureProps
 
 /** Fingers of a palm, right hand; mirrored for the left. Places are shares of a hundred by a hundred and ten. */
 const FINGERS: Record<string, { x: number; y: number; turn: number; length: number }> = {
-  thumb: { x: 14, y: 70, turn: -38, length: 30 },
+  thumb: { x: 28, y: 78, turn: -48, length: 30 },
   index: { x: 34, y: 44, turn: -8, length: 34 },
   middle: { x: 50, y: 41, turn: 0, length: 38 },
   ring: { x: 65, y: 44, turn: 7, length: 34 },

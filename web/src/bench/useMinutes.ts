@@ -1,9 +1,10 @@
 import { useEffect, useState } from "react";
 import type { LiveExamination } from "../examination/useExamination";
 
-const PAUSED = 2 * 60 * 60 * 1000;
+/** A gap longer than this is a break: somebody came back to it later. */
+const BREAK = 20 * 60 * 1000;
 
-/** Minutes since the first entry of the hands; undefined before it, and once nothing was recorded for two hours. */
+/** Minutes spent with the hands so far, breaks left out; undefined before the first entry. */
 export function useMinutes(live: LiveExamination): number | undefined {
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
@@ -11,7 +12,14 @@ export function useMinutes(live: LiveExamination): number | undefined {
     return () => { clearInterval(timer); };
   }, []);
   const records = [...live.examination.commands, ...live.queue.pending].filter((command) => command.kind === "RECORD").map((command) => Date.parse(command.at));
-  const first = records[0];
-  const last = records.at(-1);
-  return first === undefined || last === undefined || now - last > PAUSED ? undefined : Math.max(0, now - first) / 60_000;
+  return minutesSpent(records, now);
+}
+
+/** Minutes between entries and since the last one, each gap counted unless it is a break. */
+export function minutesSpent(entries: readonly number[], now: number): number | undefined {
+  const sorted = [...entries].sort((a, b) => a - b);
+  return sorted.length === 0 ? undefined : sorted.reduce((sum, at, index) => {
+    const gap = (sorted[index + 1] ?? now) - at;
+    return sum + (gap > 0 && gap <= BREAK ? gap : 0);
+  }, 0) / 60_000;
 }

@@ -15,8 +15,8 @@ export function StandInPanel({ kind }: { kind: InstrumentKind }) {
   const status = useStatus(kind);
   const device = instrument(kind);
   return (
-    <section aria-label={device.name} className="flex flex-wrap items-center gap-1.5 border-t border-line pt-1.5">
-      <p role="status" className="text-note"><strong>{device.name}</strong>: {status === "connected" ? "joined, readings come by themselves" : status === "lost" ? "lost. Type the readings; nothing else changes" : "not joined. Readings can be typed"}.</p>
+    <section aria-label={device.name} className="flex flex-wrap items-center gap-1 pt-1">
+      <p role="status" className="text-note leading-tight"><strong>{device.name}</strong>: {status === "connected" ? "joined" : status === "lost" ? "lost. Type the readings" : "not joined"}.</p>
       {status !== "connected" && <Button onClick={() => { device.connect(); }}>{status === "lost" ? "Join again" : "Join"}</Button>}
       {status === "connected" && (
         <>

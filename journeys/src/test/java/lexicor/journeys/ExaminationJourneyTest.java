@@ -188,7 +188,7 @@ class ExaminationJourneyTest {
         assertThat(bench.reading()).containsText("shrugging took up the push");
         bench.tap("Shrugs").settled();
         assertThat(bench.reading()).containsText("Counts against");
-        bench.tap(bench.involved(), "Gives way with pain").tap(bench.involved(), "Familiar pain").settled();
+        bench.tap(bench.involved(), "Pain stops it").tap(bench.involved(), "Familiar pain").settled();
         assertThat(bench.reading()).containsText("it gave way with pain, so strength itself was not tested");
     }
 

@@ -83,10 +83,10 @@ final class TestReader {
         List<PartDefinition.Option> options = new ArrayList<>();
         card.watch().forEach(watch -> options.add(new PartDefinition.Option(watch.value(), watch.label())));
         if (hasWindow) {
-            options.add(new PartDefinition.Option("off-angle", "Outside the angle"));
+            options.add(new PartDefinition.Option("off-angle", "Off angle"));
         }
         options.add(new PartDefinition.Option("guarded", "Guarded"));
-        options.add(new PartDefinition.Option("could-not", "Position not reached"));
+        options.add(new PartDefinition.Option("could-not", "Not reached"));
         options.add(new PartDefinition.Option("skipped", "Left out"));
         return new PartDefinition.Choice("quality", "How it went", true, options, PartDefinition.Taken.ONCE);
     }

@@ -27,7 +27,7 @@ class RuleWordsTest {
     @CsvSource(delimiter = '|', textBlock = """
             sh-er-lag-0  | lag-5             | lag of so many degrees
             sh-sulcus    | gap-20            | a gap of so many mm, with the familiar feeling or beyond the other side
-            sh-full-can  | pain-or-weakness  | Pain “Familiar pain” or Strength “Gives way with pain” or “Weak”
+            sh-full-can  | pain-or-weakness  | Pain “Familiar pain” or Strength “Pain stops it” or “Weak”
             sh-neer      | pain              | familiar pain at the end of elevation
             """)
     void what_counts_is_said_before_anything_is_recorded(String test, String criterion, String words) {

@@ -123,7 +123,7 @@ final class DemoScript {
     }
 
     private AttemptJson attempt(ExaminationTest test, Side on, int tryNumber, List<PartJson> parts) {
-        UUID id = id("attempt " + on);
+        UUID id = id("attempt " + test.id() + on);
         UUID earlier = latest.put(test.id().value() + on + tryNumber, id);
         return new AttemptJson(id, test.id().value(), "usual", on, tryNumber, earlier == null ? Set.of() : Set.of(earlier), parts);
     }
