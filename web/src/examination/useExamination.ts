@@ -3,6 +3,7 @@ import { useEffect, useMemo, useSyncExternalStore } from "react";
 import { usePerson } from "../session/session";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
+import { remember, remembering } from "../shared/offline/memory";
 import { CommandQueue, type QueueState } from "./commandQueue";
 import { CLIENT } from "./commands";
 import { inForce, type Command, type InForce } from "./history";
@@ -31,7 +32,10 @@ function useQueue(id: string): CommandQueue {
       new CommandQueue(`${person.name}.${id}`, CLIENT, window.localStorage,
         (commands) => held(dataOf(api.POST("/api/examinations/{id}/commands", { params: { path: { id } }, body: { commands } }))),
         (commands, numbers) => {
-          cache.setQueryData<Examination>(keys.examination(id), (known) => known && { ...known, commands: merged(known.commands, commands, numbers) });
+          const next = cache.setQueryData<Examination>(keys.examination(id), (known) => known && { ...known, commands: merged(known.commands, commands, numbers) });
+          if (next) {
+            remember(`examination.${id}`, next);
+          }
         }),
     [id, cache, person.name],
   );
@@ -68,13 +72,14 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
   const queued = useSyncExternalStore(queue.subscribe, () => queue.state);
   const examination = useQuery({
     queryKey: keys.examination(id),
-    queryFn: () => dataOf(api.GET("/api/examinations/{id}", { params: { path: { id } } })),
+    queryFn: () => remembering(`examination.${id}`, () => dataOf(api.GET("/api/examinations/{id}", { params: { path: { id } } }))),
     retry: (times, fault) => times < 2 && !(fault instanceof Refused),
+    refetchOnReconnect: true,
   });
   const regionName = examination.data?.region ?? "";
   const region = useQuery({
     queryKey: keys.region(regionName),
-    queryFn: () => dataOf(api.GET("/api/library/regions/{region}", { params: { path: { region: regionName } } })),
+    queryFn: () => remembering(`region.${regionName}`, () => dataOf(api.GET("/api/library/regions/{region}", { params: { path: { region: regionName } } }))),
     enabled: regionName !== "",
     staleTime: Infinity,
   });
@@ -82,7 +87,8 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
   const number = known?.at(-1)?.number ?? 0;
   const weighing = useQuery({
     queryKey: keys.weighing(id, number),
-    queryFn: () => dataOf(api.GET("/api/examinations/{id}/weighing", { params: { path: { id } } })),
+    queryFn: () => remembering(`weighing.${id}`, () => dataOf(api.GET("/api/examinations/{id}/weighing", { params: { path: { id } } }))),
+    refetchOnReconnect: true,
     enabled: examination.data !== undefined,
     placeholderData: (previous) => previous,
     retry: true,

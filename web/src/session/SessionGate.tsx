@@ -1,8 +1,9 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useSyncExternalStore, type ReactNode } from "react";
+import { useEffect, useSyncExternalStore, type ReactNode } from "react";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { gate } from "../shared/api/gate";
 import { keys } from "../shared/api/keys";
+import { idleMinutes, keepIdleMinutes, remember, remembering, touch, touchedWithin } from "../shared/offline/memory";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { Wordmark } from "../shared/ui/Wordmark";
@@ -17,21 +18,23 @@ type Session = Schemas["SessionJson"];
 /** Lets somebody in who is signed in. Once in, a session that ends covers the page and leaves it as it is. */
 export function SessionGate({ children }: { children: ReactNode }) {
   const cache = useQueryClient();
-  const session = useQuery({ queryKey: keys.session, queryFn: () => dataOf(api.GET("/api/session")), staleTime: Infinity, refetchOnWindowFocus: false });
+  const asked = useQuery({ queryKey: keys.session, queryFn: session, staleTime: Infinity, refetchOnWindowFocus: false });
   const { closed } = useSyncExternalStore(gate.subscribe, () => gate.state);
-  if (session.isPending) {
+  if (asked.isPending) {
     return <Waiting page what="Lexicor" />;
   }
-  if (session.isError) {
-    return <Message page title="The server is not answering" action={<Button look="primary" onClick={() => void session.refetch()}>Try again</Button>}>What you recorded is safe, on the server or in this browser.</Message>;
+  if (asked.isError) {
+    return <Message page title="The server is not answering" action={<Button look="primary" onClick={() => void asked.refetch()}>Try again</Button>}>What you recorded is safe, on the server or in this browser.</Message>;
   }
-  const { person, firstAccount, demoPeople } = session.data;
+  const { person, firstAccount, demoPeople } = asked.data;
   const enter = (next: Session) => {
     if (person && next.person?.id !== person.id) {
       window.location.assign("/"); // somebody else begins with a page of their own
       return;
     }
     cache.setQueryData(keys.session, next);
+    remember("session", next);
+    touch();
     gate.open();
   };
   if (!person) {
@@ -46,9 +49,19 @@ export function SessionGate({ children }: { children: ReactNode }) {
   );
 }
 
+/** The session. Without a connection the last one goes on, as long as somebody was at the page within the idle time. */
+async function session(): Promise<Session> {
+  return touchedWithin(idleMinutes()) ? remembering("session", fetchSession) : fetchSession().then((fresh) => { remember("session", fresh); return fresh; });
+}
+
+function fetchSession(): Promise<Session> {
+  return dataOf(api.GET("/api/session"));
+}
+
 function IdleLock() {
   const settings = useSettings();
-  const minutes = Number(settings?.listed.find((each) => each.name === "idle-minutes")?.value ?? 10);
+  const minutes = Number(settings?.listed.find((each) => each.name === "idle-minutes")?.value ?? idleMinutes());
+  useEffect(() => { keepIdleMinutes(minutes); }, [minutes]);
   useIdleLock(minutes);
   return null;
 }

@@ -1,6 +1,7 @@
 import { useEffect } from "react";
 import { api } from "../shared/api/client";
 import { gate } from "../shared/api/gate";
+import { forgetAll, touch } from "../shared/offline/memory";
 
 const SIGNS_OF_LIFE = ["pointerdown", "keydown", "wheel"] as const;
 
@@ -17,11 +18,13 @@ export function useIdleLock(minutes: number): void {
         return;
       }
       gate.close();
+      forgetAll();
       api.DELETE("/api/session").catch(() => undefined); // the cover stands either way
     };
     const start = () => {
       clearTimeout(timer);
       timer = setTimeout(lock, minutes * 60_000);
+      touch();
     };
     start();
     SIGNS_OF_LIFE.forEach((sign) => { window.addEventListener(sign, start, { passive: true }); });

@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, dataOf, type Schemas } from "../shared/api/client";
+import { remembering } from "../shared/offline/memory";
 import { keys } from "../shared/api/keys";
 
 /** The clinic's settings; undefined until they are here. */
 export function useSettings(): Schemas["SettingsJson"] | undefined {
-  return useQuery({ queryKey: keys.settings, queryFn: () => dataOf(api.GET("/api/settings")), staleTime: 60_000 }).data;
+  return useQuery({ queryKey: keys.settings, queryFn: () => remembering("settings", () => dataOf(api.GET("/api/settings"))), staleTime: 60_000 }).data;
 }

@@ -39,7 +39,7 @@ class SecurityRules {
 
     private static final String CONTENT = "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
-    private static final String[] PAGE = {"/", "/{view:[a-z-]+}", "/cases/**", "/examinations/**", "/library/**", "/setup/**", "/assets/**", "/index.html", "/favicon.svg"};
+    private static final String[] PAGE = {"/", "/{view:[a-z-]+}", "/cases/**", "/examinations/**", "/library/**", "/setup/**", "/assets/**", "/index.html", "/favicon.svg", "/sw.js"};
 
     @Bean
     SecurityFilterChain rules(HttpSecurity http, AccountService accounts, SecurityContextRepository sessions) throws Exception {
