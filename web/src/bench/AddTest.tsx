@@ -18,11 +18,11 @@ export function AddTest({ tests, onGo }: AddTestProps) {
     onGo(testId);
   };
   return (
-    <div className="shrink-0 px-3 pb-3 lg:w-full">
+    <div className="shrink-0 px-3 pb-1 lg:w-full">
       <label htmlFor={id} className="text-note font-semibold text-soft">Another test</label>
       <input id={id} type="search" value={typed} autoComplete="off" placeholder="two letters" onChange={(event) => { setTyped(event.target.value); }}
         onKeyDown={(event) => { event.stopPropagation(); if (event.key === "Enter" && hits[0]) { event.preventDefault(); go(hits[0].id); } if (event.key === "Escape") { setTyped(""); } }}
-        className="mt-1 block min-h-12 w-36 rounded border border-edge bg-sheet px-2 text-read placeholder:text-soft lg:w-full" />
+        className="block min-h-12 w-36 rounded border border-edge bg-sheet px-2 text-read placeholder:text-soft lg:w-full" />
       {typed.trim().length > 1 && (
         <ul aria-label="Tests found" className="mt-1 flex flex-col gap-1">
           {hits.map((test) => <li key={test.id}><Button className="w-full" onClick={() => { go(test.id); }}>{test.shortName}</Button></li>)}

@@ -83,7 +83,7 @@ export function BenchView() {
               </div>
             ) : <CueCard test={test} form={form} way={known?.variant} buttons={buttons} last={last} />}
             {bench.lock && sheet.length === 0 && <LockNotice key={test.id} testId={test.id} lock={bench.lock} onTell={bench.sayBefore} />}
-            {closed && sheet.length === 0 ? null : known && known.rivals.length > 0 ? <RivalsPanel test={test} rivals={known.rivals} onKeep={bench.keepOne} /> : (
+            {closed ? null : known && known.rivals.length > 0 ? <RivalsPanel test={test} rivals={known.rivals} onKeep={bench.keepOne} /> : (
               <Recorder bench={bench} state={state} examination={live.examination.id} tableForm={tableForm} gaugeOpen={gaugeOpen} onGauge={(open) => { setGauge(open ? test.id : undefined); }} />
             )}
             {stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />}

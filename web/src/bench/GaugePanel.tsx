@@ -4,11 +4,12 @@ import type { InstrumentKind, Sample } from "../devices/instrument";
 import { StandInPanel } from "../devices/StandInPanel";
 import { useEfforts, useStatus } from "../devices/useInstrument";
 import type { Test } from "../examination/commands";
-import { measure, type Attempt, type Context } from "../examination/history";
+import { measure, type Attempt } from "../examination/history";
 import type { Schemas } from "../shared/api/client";
 import { capital, decimal, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { MeasureField } from "./MeasureField";
+import type { Measured } from "./useBench";
 
 type Side = "LEFT" | "RIGHT";
 
@@ -17,7 +18,7 @@ interface GaugePanelProps {
   well: Side;
   attempts: Record<Side, Attempt | undefined>;
   force: Schemas["ForceJson"] | null | undefined;
-  onMeasure: (side: Side, key: string, value: number, unit: string, context: Context) => void;
+  onMeasure: (side: Side, ...measures: Measured[]) => void;
 }
 
 /** Three tries a side, typed or from a gauge: the next empty one takes the reading, the sides in turn. */
@@ -33,10 +34,8 @@ export function GaugePanel({ test, well, attempts, force, onMeasure }: GaugePane
   const next = picked ?? empty;
   const trace = useEfforts(kind, (effort) => {
     if (next && part) {
-      onMeasure(next.side, "force", Math.round(effort.peak), part.unit ?? "N", next.repeat === 1 ? {} : { repeat: next.repeat });
-      if (effort.gaveWay !== undefined && next.side === involved && test.parts.some((each) => each.key === "gave-way")) {
-        onMeasure(next.side, "gave-way", Math.round(effort.gaveWay), "s", {});
-      }
+      const gaveWay = effort.gaveWay !== undefined && next.side === involved && test.parts.some((each) => each.key === "gave-way") ? [{ key: "gave-way", value: Math.round(effort.gaveWay), unit: "s" }] : [];
+      onMeasure(next.side, tried(next.repeat, Math.round(effort.peak)), ...gaveWay);
       setPicked(undefined);
     }
   });
@@ -52,7 +51,7 @@ export function GaugePanel({ test, well, attempts, force, onMeasure }: GaugePane
                 {tries.map((repeat) => (
                   <td key={repeat} className={`p-0.5 ${next?.side === side && next.repeat === repeat && status === "connected" ? "outline-2 outline-ink" : ""}`}>
                     <MeasureField part={{ ...part, label: `Force, try ${String(repeat)}` }} side={sideWord(side)} plain value={value(side, repeat)}
-                      onPick={() => { setPicked({ side, repeat }); }} onSet={(newtons) => { onMeasure(side, "force", newtons, part.unit ?? "N", repeat === 1 ? {} : { repeat }); }} />
+                      onPick={() => { setPicked({ side, repeat }); }} onSet={(newtons) => { onMeasure(side, tried(repeat, newtons)); }} />
                   </td>
                 ))}
               </tr>
@@ -69,6 +68,10 @@ export function GaugePanel({ test, well, attempts, force, onMeasure }: GaugePane
       </div>
     </section>
   );
+}
+
+function tried(repeat: number, newtons: number): Measured {
+  return { key: "force", value: newtons, unit: "N", context: repeat === 1 ? {} : { repeat } };
 }
 
 function told(tries: Schemas["TriesJson"] | null | undefined, counts: Schemas["ForceJson"]["counts"]): string {

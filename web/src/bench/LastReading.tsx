@@ -31,6 +31,6 @@ export function LastReading({ weighing, testName, current }: LastReadingProps) {
   const last = weighing?.lastTest && weighing.lastTest !== current ? weighing.tests.find((test) => test.testId === weighing.lastTest) : undefined;
   const first = last?.statements[0];
   return last ? (
-    <p className="line-clamp-2 text-note leading-tight"><strong>{testName(last.testId)}.</strong> {first ? `${first.lead}: ${first.phrase}.` : last.progress === "LEFT_OUT" ? "Left out." : last.progress === "READ" ? "Noted." : "Not yet read."}</p>
+    <p className="line-clamp-2 text-note leading-tight"><strong>{testName(last.testId)}.</strong> {last.progress === "LEFT_OUT" ? "Left out." : first ? `${first.lead}: ${first.phrase}.` : last.progress === "READ" ? "Noted." : "Not yet read."}</p>
   ) : null;
 }

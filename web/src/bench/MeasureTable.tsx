@@ -5,6 +5,7 @@ import type { Test } from "../examination/commands";
 import { measure, type Attempt } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
 import { MeasureField } from "./MeasureField";
+import type { Measured } from "./useBench";
 
 type Side = "LEFT" | "RIGHT";
 
@@ -12,7 +13,7 @@ interface MeasureTableProps {
   test: Test;
   well: Side;
   attempts: Record<Side, Attempt | undefined>;
-  onMeasure: (side: Side, key: string, value: number, unit: string) => void;
+  onMeasure: (side: Side, ...measures: Measured[]) => void;
 }
 
 /** Several measures of both sides with their differences: typed, dragged, or read off a goniometer into the next empty cell. */
@@ -27,7 +28,7 @@ export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTablePr
   useEfforts("angle", (effort) => {
     const part = parts.find((each) => each.key === next?.key);
     if (next && part?.unit === "°") {
-      onMeasure(next.side, part.key, Math.round(effort.peak), part.unit);
+      onMeasure(next.side, { key: part.key, value: Math.round(effort.peak), unit: part.unit });
       setPicked(undefined);
     }
   });
@@ -53,7 +54,7 @@ export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTablePr
                     {asked(part.key, side) && (
                       <span className={status === "connected" && next?.side === side && next.key === part.key ? "block outline-2 outline-ink" : "block"}>
                         <MeasureField part={part} side={sideWord(side)} bare short value={measure(attempts[side], part.key)} onPick={() => { setPicked({ side, key: part.key }); }}
-                          onSet={(value) => { onMeasure(side, part.key, value, part.unit ?? ""); }} />
+                          onSet={(value) => { onMeasure(side, { key: part.key, value, unit: part.unit ?? "" }); }} />
                       </span>
                     )}
                   </td>

@@ -31,13 +31,13 @@ export function OrderRail({ region, order, progress, locked, current, elapsed, p
   const at = order.findIndex((section) => section.items.some((item) => item.testIds.includes(current)));
   const inOrder = new Set(order.flatMap((section) => section.items.flatMap((item) => item.testIds)));
   return (
-    <nav aria-label="Order of the tests" className="relative flex min-h-0 flex-row gap-3 overflow-x-auto border-b border-line py-1 pl-3 lg:flex-col lg:gap-0 lg:overflow-x-hidden lg:overflow-y-auto lg:border-r lg:border-b-0 lg:py-2 lg:pl-0">
+    <nav aria-label="Order of the tests" className="relative flex min-h-0 flex-row gap-3 overflow-x-auto border-b border-line py-1 pl-3 lg:flex-col lg:gap-0 lg:overflow-x-hidden lg:overflow-y-auto lg:border-r lg:border-b-0 lg:py-0 lg:pl-0">
       {order.map((section, index) => {
         const done = section.items.filter((item) => !["OPEN", "PARTLY"].includes(progress(item))).length;
         const name = `${section.position} ${String(index)}`;
         const open = changing || index === at || opened === name || section.position === ADDED;
         return (
-          <section key={name} className="flex shrink-0 items-center gap-2 lg:mb-1 lg:block">
+          <section key={name} className="flex shrink-0 items-center gap-2 lg:block">
             <h2>
               <button type="button" aria-expanded={open} onClick={() => { setOpened(opened === name ? undefined : name); }}
                 className="flex min-h-12 w-full items-center justify-between gap-3 text-left text-note font-semibold text-soft hover:bg-tan lg:pr-3 lg:pl-4">
@@ -50,7 +50,7 @@ export function OrderRail({ region, order, progress, locked, current, elapsed, p
                   const isHere = item.testIds.includes(current);
                   return (
                     <li key={item.id} className="flex">
-                      <button type="button" ref={isHere ? here : undefined} aria-current={isHere ? "step" : undefined} onClick={() => { onGo(item.id); }}
+                      <button type="button" ref={isHere ? here : undefined} aria-current={isHere ? "step" : undefined} onClick={(event) => { if (event.detail > 0) { event.currentTarget.blur(); } onGo(item.id); }}
                         className={`flex min-h-12 w-full items-center gap-2 py-1 pr-2 pl-3 text-left text-read leading-tight lg:pl-3 ${isHere ? "border-b-4 border-ink bg-sheet font-semibold lg:border-b-0 lg:border-l-4 lg:pl-2" : "text-soft hover:bg-tan"}`}>
                         {locked(item) ? <LockGlyph /> : <ProgressGlyph progress={progress(item)} />}
                         <span>{item.name}</span>

@@ -26,7 +26,7 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
   const { test, well, involved, here, there, known } = bench;
   const attempts = well === "LEFT" ? { LEFT: there, RIGHT: here } : { LEFT: here, RIGHT: there };
   if (bench.sheet.length > 0) {
-    return <SheetPanel tests={bench.sheet} state={state} well={well} progress={bench.testProgress} onOpen={bench.openCard} onRecord={(of, side, parts) => { bench.record(side, parts, of); }} />;
+    return <SheetPanel tests={bench.sheet} state={state} well={well} progress={bench.testProgress} locked={bench.testLocked} onOpen={bench.openCard} onRecord={(of, side, parts) => { bench.record(side, parts, of); }} />;
   }
   const plain = (parts: Test["parts"]) => parts.filter((part) => !part.unit && part.positions.length === 0 && !["quality", "grade"].includes(part.key));
   const rows = plain(test.parts).map((part) => (

@@ -2,6 +2,7 @@ import { nothing, withChoice, type Test } from "../examination/commands";
 import { choices, latestAttempt, type InForce, type Part } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
 import { ProgressGlyph, type Progress } from "../shared/drawings/ProgressGlyph";
+import { LockGlyph } from "../intake/LockNotice";
 import { Button } from "../shared/ui/Button";
 
 type Side = "LEFT" | "RIGHT";
@@ -11,13 +12,14 @@ interface SheetPanelProps {
   state: InForce;
   well: Side;
   progress: (id: string) => Progress;
+  locked: (id: string) => boolean;
   /** Opens the card of one of them. */
   onOpen: (id: string) => void;
   onRecord: (test: Test, side: Side, parts: Part[]) => void;
 }
 
 /** Several tests on one sheet: only what is out of the ordinary is tapped, on either side; the rest is one tap below. */
-export function SheetPanel({ tests, state, well, progress, onOpen, onRecord }: SheetPanelProps) {
+export function SheetPanel({ tests, state, well, progress, locked, onOpen, onRecord }: SheetPanelProps) {
   const involved: Side = well === "LEFT" ? "RIGHT" : "LEFT";
   return (
     <section aria-label="Sheet" className="border-2 border-ink bg-sheet px-2.5 py-1">
@@ -27,9 +29,9 @@ export function SheetPanel({ tests, state, well, progress, onOpen, onRecord }: S
         return (
           <div key={test.id} role="group" aria-label={test.shortName} className="grid grid-cols-1 items-center gap-x-2 border-b border-line py-0.5 last:border-b-0 sm:grid-cols-[minmax(0,11rem)_1fr]">
             <button type="button" onClick={() => { onOpen(test.id); }} className="flex min-h-12 items-center gap-1.5 text-left text-read leading-tight hover:underline" title="Open its card">
-              <ProgressGlyph progress={progress(test.id)} />{test.shortName.replace(/ tenderness$/, "")}
+              {locked(test.id) ? <LockGlyph /> : <ProgressGlyph progress={progress(test.id)} />}{test.shortName.replace(/ tenderness$/, "")}
             </button>
-            <div className="flex flex-col gap-0.5">
+            <div className={`flex flex-col gap-0.5 ${locked(test.id) ? "opacity-45" : ""}`} inert={locked(test.id)}>
               {rows.map((part) => {
                 const here = latestAttempt(state, test.id, involved);
                 const there = latestAttempt(state, test.id, well);

@@ -10,6 +10,14 @@ import { stoppedHere } from "./stops";
 /** The answer that keeps an order of one's own. */
 const ORDER = "order";
 
+/** One measure. */
+export interface Measured {
+  key: string;
+  value: number;
+  unit: string;
+  context?: Context;
+}
+
 /** Where the bench stands, and what can be done there. */
 export interface Bench {
   test: Test;
@@ -34,6 +42,7 @@ export interface Bench {
   progress: (item: OrderItem) => Progress;
   testProgress: (id: string) => Progress;
   locked: (item: OrderItem) => boolean;
+  testLocked: (id: string) => boolean;
   go: (id: string) => void;
   forward: () => boolean;
   back: () => void;
@@ -41,7 +50,8 @@ export interface Bench {
   openCard: (id: string | undefined) => void;
   record: (side: Side, parts: Part[], test?: Test) => void;
   recordWhole: (parts: Part[]) => void;
-  measure: (side: Side, key: string, value: number, unit: string, context?: Context) => void;
+  /** Records measures of one side that came at once. */
+  measure: (side: Side, ...measures: Measured[]) => void;
   nothingBoth: () => void;
   leaveOut: (reason?: string) => void;
   takeBack: () => void;
@@ -134,11 +144,12 @@ export function useBench(live: LiveExamination): Bench {
   return {
     test, row, order, sheet, well, involved, here, there, known, lock: lockOf(test.id), beat, next,
     previous: rows[at - 1],
-    closed: weighing?.safety.state === "SUSPENDED" || isLocked(test.id),
+    closed: weighing?.safety.state === "SUSPENDED" || (sheet.length > 0 ? row.testIds.every(isLocked) : isLocked(test.id)),
     mayRetry: latest?.tryNumber === 1 && choices(latest, "quality").includes("guarded") && !isRetrying,
     retrying: isRetrying,
     progress, testProgress,
     locked: (item) => item.testIds.every(isLocked),
+    testLocked: isLocked,
     go: (id) => {
       const item = rowOf(order, id);
       announce(undefined);
@@ -168,15 +179,16 @@ export function useBench(live: LiveExamination): Bench {
     openCard: setOpened,
     record: recordNow,
     recordWhole: (parts) => { recordNow(involved, withWhole(here?.parts ?? [], parts)); },
-    measure: (side, key, value, unit, context) => { recordNow(side, withMeasure(latestAttempt(state, test.id, side)?.parts ?? [], key, value, unit, context)); },
+    measure: (side, ...measures) => { recordNow(side, measures.reduce((parts, each) => withMeasure(parts, each.key, each.value, each.unit, each.context), latestAttempt(state, test.id, side)?.parts ?? [])); },
     nothingBoth: () => {
-      const tests = sheet.length > 0 ? sheet.filter((each) => !done(each.id)) : [test];
+      const tests = sheet.length > 0 ? sheet.filter((each) => !done(each.id) && !isLocked(each.id)) : [test];
       announce(later);
-      const attempts = tests.flatMap(both);
+      const exceptions = sheet.filter((each) => done(each.id) && !isLocked(each.id) && !latestAttempt(state, each.id, well) && nothing(each, "well").length > 0);
+      const attempts = [...tests.flatMap(both), ...exceptions.map((each) => newAttempt(each, well, nothing(each, "well"), undefined))];
       live.add(attempts.length > 0 ? record(attempts, later?.id ?? test.id) : move(later?.id ?? test.id));
     },
     leaveOut: (reason) => {
-      const tests = sheet.length > 0 ? sheet.filter((each) => !done(each.id)) : [test];
+      const tests = sheet.length > 0 ? sheet.filter((each) => !done(each.id) && !isLocked(each.id)) : [test];
       announce(later);
       live.add(record(tests.map((each) => newAttempt(each, involved, leftOut(reason), latestAttempt(state, each.id, involved))), later?.id ?? test.id));
     },

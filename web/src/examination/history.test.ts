@@ -43,6 +43,17 @@ describe("what counts", () => {
   });
 });
 
+describe("a correction of a correction", () => {
+  it("leaves one attempt, and taking it back brings the one before", () => {
+    const first = attempt("none");
+    const second = attempt("familiar", [first.id]);
+    const third = attempt("other", [second.id]);
+    const commands = [first, second, third].map((each) => command("RECORD", { attempts: [each] }));
+    expect(inForce(commands).attempts.map((each) => each.id)).toEqual([third.id]);
+    expect(inForce([...commands, command("UNDO", { undoes: commands[2]?.id ?? "" })]).attempts.map((each) => each.id)).toEqual([second.id]);
+  });
+});
+
 describe("what can be brought back", () => {
   it("is the latest undo, as long as nothing was recorded since", () => {
     const first = command("RECORD", { attempts: [attempt("none")] });

@@ -35,7 +35,7 @@ export interface InForce {
 
 /**
  * Follows the record's rule: a command counts unless a later one that counts undid it; an attempt counts if its command
- * does and no later attempt that counts supersedes it.
+ * does and no later command that counts supersedes it, whether or not that one was itself corrected since.
  */
 export function inForce(commands: readonly Command[]): InForce {
   const undone = new Set<string>();
@@ -62,8 +62,8 @@ export function inForce(commands: readonly Command[]): InForce {
     if (command.kind === "RECORD") {
       lastRecording ??= command;
       for (const attempt of [...command.attempts].reverse()) {
+        attempt.supersedes.forEach((earlier) => superseded.add(earlier));
         if (!superseded.has(attempt.id)) {
-          attempt.supersedes.forEach((earlier) => superseded.add(earlier));
           attempts.unshift(attempt);
         }
       }

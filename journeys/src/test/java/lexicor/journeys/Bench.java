@@ -30,8 +30,32 @@ final class Bench {
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Red flags")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these")).click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench")).click();
         Bench bench = new Bench(page);
-        assertThat(bench.title()).hasText("Painful arc");
-        return bench.settled();
+        assertThat(bench.title()).hasText("Look");
+        return bench.settled().stand("Painful arc");
+    }
+
+    /** The order of the tests. */
+    Locator rail() {
+        return page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Order of the tests"));
+    }
+
+    /** Goes to a row of the order, opening the section that it is in. */
+    Bench stand(String row) {
+        Locator wanted = rail().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^(Locked )?" + literal(row) + " ?,")));
+        for (int section = 0; wanted.count() == 0 && section < rail().locator("h2 button").count(); section++) {
+            rail().locator("h2 button").nth(section).click();
+        }
+        wanted.first().click();
+        assertThat(rail().locator("[aria-current=step]")).containsText(row);
+        return this;
+    }
+
+    /** Says nothing on both sides to the five tests of the subacromial set. */
+    Bench quietFive() {
+        for (String test : List.of("Painful arc", "Resisted ext. rotation", "Empty can", "Forward flexion", "Flexed int. rotation")) {
+            stand(test).tap("Nothing, both sides");
+        }
+        return settled();
     }
 
     Locator title() {
@@ -60,12 +84,17 @@ final class Bench {
 
     Bench tap(Locator within, String name) {
         taps++;
-        within.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + name))).first().click();
+        within.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + literal(name) + "($|:)"))).first().click();
         return this;
     }
 
     Bench tap(String name) {
         return tap(page.getByRole(AriaRole.MAIN), name);
+    }
+
+    /** Taps an answer within a named group. */
+    Bench tap(String group, String name) {
+        return tap(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(group)).first(), name);
     }
 
     /** Taps the dial of the painful arc at an angle, right arm, as it is drawn. */
@@ -93,5 +122,10 @@ final class Bench {
 
     int taps() {
         return taps;
+    }
+
+    /** A name as a pattern that browsers read too. */
+    private static String literal(String name) {
+        return name.replaceAll("[.*+?^${}()|\\[\\]\\\\]", "\\\\$0");
     }
 }

@@ -38,6 +38,8 @@ class KeyboardJourneyTest {
             tabTo(page, "To the bench");
             press(page, "Enter");
             Bench bench = new Bench(page);
+            assertThat(bench.title()).hasText("Look");
+            press(page, "0");
             assertThat(bench.title()).hasText("Painful arc");
 
             press(page, "1", "5", "j", "ArrowUp", "ArrowDown", "ArrowDown", "k", "ArrowUp", "ArrowUp", "l", "ArrowUp", "ArrowUp", "ArrowUp");
@@ -46,25 +48,31 @@ class KeyboardJourneyTest {
             press(page, "PageDown", "1", "4", "9");
             bench.settled();
             assertThat(bench.reading()).containsText("no pain, strength weak");
-            press(page, "PageDown", "0", "0", "5", "a");
+            press(page, "PageDown", ",");
             bench.settled();
-            assertThat(bench.title()).hasText("Flexed internal-rotation impingement");
-            assertThat(bench.ranking()).containsText("3 of 5 positive, decided: 3 or more");
+            assertThat(bench.reading()).containsText("Counts for");
+            assertThat(bench.ranking()).containsText("3 of 3 positive, already decided: 3 or more");
 
             press(page, "Backspace");
             bench.settled();
-            assertThat(bench.reading()).containsText("Counts for subacromial pain");
-            press(page, "Backspace");
+            assertThat(bench.ranking()).containsText("2 of 2 positive so far");
+            press(page, "Control+y");
             bench.settled();
-            assertThat(bench.ranking()).containsText("2 of 4 positive so far");
-            press(page, "6", "v");
+            assertThat(bench.ranking()).containsText("3 of 3 positive");
+            press(page, "Control+z", "4", "7", "x");
             bench.settled();
             assertThat(bench.reading()).containsText("Not read for");
             press(page, "PageUp");
-            assertThat(bench.title()).hasText("Passive forward-flexion impingement");
+            assertThat(bench.title()).hasText("Resisted external rotation");
+            press(page, "i");
+            assertThat(page.getByRole(AriaRole.MAIN)).containsText("Does it hurt? Is that your pain?");
+            press(page, "Shift+L", "1");
+            bench.settled();
+            assertThat(bench.title()).hasText("Slow lowering");
+            assertThat(page.getByText("Resisted external rotation. Left out.")).isVisible();
 
             press(page, "?");
-            assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Keys at the bench");
+            assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Lowering: hurts or shakes");
             press(page, "Escape");
             assertThat(page.getByRole(AriaRole.DIALOG)).isHidden();
         }

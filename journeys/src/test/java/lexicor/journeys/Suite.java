@@ -52,7 +52,9 @@ final class Suite {
                 return context.storageState();
             }
         });
-        return BROWSER.newContext(options.setStorageState(state));
+        BrowserContext context = BROWSER.newContext(options.setStorageState(state));
+        context.setDefaultTimeout(10_000);
+        return context;
     }
 
     /** The usual size of the bench. */

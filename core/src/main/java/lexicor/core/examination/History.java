@@ -14,8 +14,8 @@ import lexicor.core.catalogue.TestId;
 
 /**
  * All commands of an examination in the order the record received them, and what of them is in force: a command is in
- * force unless a later one in force undid it; an attempt is in force if its command is and no later attempt in force
- * supersedes it.
+ * force unless a later one in force undid it; an attempt is in force if its command is and no later command in force
+ * supersedes it, whether or not that later attempt was itself superseded since.
  */
 public final class History {
 
@@ -36,8 +36,8 @@ public final class History {
                 undone.add(undo.command());
             } else if (command.action() instanceof Command.Recorded recorded) {
                 for (Attempt attempt : recorded.attempts()) {
+                    superseded.addAll(attempt.supersedes());
                     if (!superseded.contains(attempt.id())) {
-                        superseded.addAll(attempt.supersedes());
                         entries.add(new Entry(attempt, command.client(), command.author(), command.at()));
                     }
                 }

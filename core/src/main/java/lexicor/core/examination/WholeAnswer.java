@@ -11,7 +11,7 @@ import lexicor.core.catalogue.PartDefinition;
 /**
  * A whole answer that is given with one tap: "nothing", or one that comes up often.
  *
- * @param label in the words of its parts, without those that say "nothing"; empty for "nothing" itself
+ * @param label in the words of its parts, without those that say "nothing" but for "no pain"; empty for "nothing" itself
  * @param parts in the order of the test, in every position that a part is taken in
  */
 public record WholeAnswer(String label, List<Part> parts) {
@@ -49,7 +49,7 @@ public record WholeAnswer(String label, List<Part> parts) {
 
     private static String label(ExaminationTest test, Map<String, String> answers) {
         return test.parts().stream().filter(PartDefinition.Choice.class::isInstance).map(PartDefinition.Choice.class::cast)
-                .filter(part -> answers.containsKey(part.key()) && !answers.get(part.key()).equals(test.nothing().get(part.key())))
+                .filter(part -> answers.containsKey(part.key()) && (part.key().equals("pain") || !answers.get(part.key()).equals(test.nothing().get(part.key()))))
                 .map(part -> part.option(answers.get(part.key())).orElseThrow().label())
                 .collect(Collectors.joining(", "));
     }

@@ -36,6 +36,14 @@ class HistoryTest {
     }
 
     @Test
+    void a_correction_of_a_correction_leaves_one_attempt_and_brings_back_none() {
+        Attempt again = instead(corrected, chosen("pain", "other"));
+        Command last = recorded(again);
+        assertThat(History.of(List.of(recorded(first), recorded(corrected), last)).attempts()).containsExactly(again);
+        assertThat(History.of(List.of(recorded(first), recorded(corrected), last, undo(last))).attempts()).containsExactly(corrected);
+    }
+
+    @Test
     void undoing_a_correction_restores_what_it_corrected() {
         Command record = recorded(first);
         Command correction = recorded(corrected);

@@ -1,0 +1,272 @@
+package lexicor.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** The bench in each of the ways in which a response is taken. */
+class BenchJourneyTest {
+
+    private BrowserContext context;
+    private Page page;
+
+    @BeforeEach
+    void open() {
+        context = Suite.therapist(Suite.tablet());
+        page = context.newPage();
+    }
+
+    @AfterEach
+    void close() {
+        context.close();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(AriaRole.MAIN).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private Locator main() {
+        return page.getByRole(AriaRole.MAIN);
+    }
+
+    private Bench open(String demoCase) {
+        page.navigate(Suite.server().address() + "/");
+        page.getByLabel("Find").fill(demoCase);
+        page.getByText(demoCase).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench").setExact(true)).click();
+        return new Bench(page).settled();
+    }
+
+    @Test
+    void a_whole_shoulder_of_more_than_twenty_tests_with_three_findings() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-1");
+        int before = bench.taps();
+        bench.stand("Look");
+        long began = System.nanoTime();
+        bench.tap("All else normal, both sides");
+        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, outer arm").tapDial(70).tapDial(90).tapDial(110).tap("Next");
+        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, pain stops it, outer arm").tap("Next");
+        bench.tap("Nothing, both sides").tap("Nothing, both sides").tap("Nothing, both sides");
+        assertThat(bench.title()).hasText("Reach behind the back");
+        bench.tap("Leave out").tap("No time");
+        assertThat(bench.title()).hasText("Sitting");
+        assertThat(main()).containsText("At hand: goniometer");
+        bench.tap("Ready").tap("Nothing, both sides");
+        assertThat(bench.title()).hasText("Landmarks");
+        bench.tap("Greater tuberosity tenderness, right: Familiar").tap("All else normal, both sides");
+        for (String next : new String[] {"Belly press", "Forward flexion", "Flexed int. rotation", "Cross-body adduction", "Active compression", "Sulcus"}) {
+            bench.tap("Nothing, both sides");
+            assertThat(bench.title()).hasText(next);
+        }
+        bench.tap("Nothing, both sides");
+        assertThat(bench.title()).hasText("Supine");
+        bench.tap("Ready").tap("Leave out").tap("No time").tap("Nothing, both sides").settled();
+        double seconds = (System.nanoTime() - began) / 1e9;
+        Report.line(String.format(Locale.UK, "whole shoulder, 27 tests, three findings, two left out: %d taps, %.1f s of interface by machine", bench.taps() - before, seconds));
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        assertThat(main()).containsText("Look: nothing found");
+        assertThat(main()).containsText("Greater tuberosity tenderness, right: tender, familiar; left: not tender");
+        assertThat(main()).containsText("Reach behind the back, right: left out, no time");
+    }
+
+    @Test
+    void apprehension_closes_further_provocation_and_opens_relocation_and_undo_takes_both_back() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-2");
+        bench.stand("Anterior apprehension");
+        assertThat(bench.rail()).not().containsText("Relocation");
+        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Apprehension, no pain").settled();
+        assertThat(main()).containsText("Stop here. Apprehension is the answer");
+        assertThat(bench.rail()).containsText("Relocation");
+        page.getByLabel("Another test").fill("fulcrum");
+        page.getByLabel("Another test").press("Enter");
+        assertThat(main()).containsText("Closed by anterior apprehension: apprehension is the answer");
+        assertThat(bench.involved()).isHidden();
+        bench.stand("Anterior apprehension").tap("Next").tap(bench.involved(), "Of apprehension").settled();
+        assertThat(bench.reading()).containsText("apprehension relieved by the backward push");
+        assertThat(bench.rail()).not().containsText("Release");
+        bench.tap("Undo").tap("Undo").settled();
+        assertThat(bench.rail()).not().containsText("Relocation");
+        bench.tap("Redo").settled();
+        assertThat(bench.rail()).containsText("Relocation");
+    }
+
+    @Test
+    void without_a_connection_the_page_itself_keeps_a_joint_in_peace() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-3");
+        bench.stand("Anterior apprehension").settled();
+        context.setOffline(true);
+        bench.tap(bench.involved(), "Apprehension, no pain");
+        assertThat(page.getByText("No connection.")).isVisible();
+        page.getByLabel("Another test").fill("fulcrum");
+        page.getByLabel("Another test").press("Enter");
+        assertThat(main()).containsText("Closed by anterior apprehension");
+        assertThat(bench.rail()).not().containsText("Relocation");
+        context.setOffline(false);
+        bench.settled();
+        assertThat(bench.rail()).containsText("Relocation");
+    }
+
+    @Test
+    void the_page_loads_without_a_connection_and_goes_on_where_it_was() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-4");
+        bench.tap("Nothing, both sides").settled();
+        page.waitForFunction("() => navigator.serviceWorker.controller !== null && caches.open('lexicor-shell').then(shell => shell.keys()).then(keys => keys.length > 3)");
+        context.setOffline(true);
+        bench.tap(bench.involved(), "No pain, weak");
+        assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
+        page.reload();
+        assertThat(bench.title()).hasText("Resisted external rotation");
+        assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
+        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("No pain, weak").setPressed(true))).isVisible();
+        bench.tap("Next").tap("Nothing, both sides");
+        assertThat(page.getByText("3 kept here, nothing is lost.")).isVisible();
+        context.setOffline(false);
+        bench.settled();
+        assertThat(bench.ranking()).containsText("1 of 3 positive so far");
+    }
+
+    @Test
+    void a_hold_is_timed_through_a_reload_and_its_onset_is_one_tap() {
+        page.clock().install();
+        Bench bench = open("SL-0432");
+        bench.stand("Wrist flexion held");
+        bench.tap("Time it again");
+        page.clock().runFor(8_000);
+        page.reload();
+        page.clock().runFor(14_000);
+        assertThat(page.getByRole(AriaRole.TIMER)).containsText("22 s");
+        bench.tap("It begins");
+        page.clock().runFor(2_000);
+        assertThat(page.getByRole(AriaRole.TIMER)).containsText("to onset");
+        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Tingling").setPressed(true))).isVisible();
+        assertThat(main()).containsText("Stop here. The symptom has come; its seconds are noted.");
+    }
+
+    @Test
+    void a_hold_ends_by_itself_at_the_studied_time_and_is_not_taken_for_a_finding() {
+        page.clock().install();
+        Bench bench = open("SL-0434");
+        bench.stand("Elbow flexion held");
+        page.keyboard().press("Space");
+        page.clock().runFor(59_000);
+        assertThat(page.getByRole(AriaRole.TIMER)).containsText("59 s");
+        page.clock().runFor(3_000);
+        assertThat(button("Time it again")).isVisible();
+        assertThat(page.getByRole(AriaRole.TIMER)).containsText("60 s");
+        assertThat(bench.reading()).containsText("More of the response is needed");
+        bench.tap(bench.involved(), "None");
+        page.clock().runFor(3_000);
+        assertThat(bench.reading()).containsText("no tingling");
+    }
+
+    @Test
+    void three_positions_of_both_sides_are_read_as_one_and_normal_is_one_tap() {
+        Bench bench = open("SL-0433");
+        bench.stand("Distal radioulnar shift");
+        assertThat(bench.reading()).containsText("more shift than the other side, without a firm end");
+        bench.tap("Pronation, right", "Firm").settled();
+        assertThat(bench.reading()).not().containsText("without a firm end");
+        bench.tap("Nothing, both sides").settled();
+        assertThat(bench.title()).containsText("soft spot");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        assertThat(main()).containsText("end point firm, no pain");
+    }
+
+    @Test
+    void a_gauge_fills_the_tries_in_turn_and_a_lost_one_leaves_typing_in_reach() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-5");
+        bench.stand("Belly press").tap("Gauge").tap("Join").tap("Strong");
+        Locator gauge = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Gauge").setExact(true));
+        assertThat(gauge.getByLabel("Force, try 1, left, in N")).not().hasValue("");
+        bench.tap("Gives way");
+        assertThat(gauge.getByLabel("Force, try 1, right, in N")).not().hasValue("");
+        assertThat(main()).containsText("Gave way after 1 s");
+        bench.tap("Lose it");
+        assertThat(gauge).containsText("lost. Type the readings");
+        gauge.getByLabel("Force, try 2, left, in N").fill("100");
+        gauge.getByLabel("Force, try 2, left, in N").press("Enter");
+        gauge.getByLabel("Force, try 1, right, in N").fill("70");
+        gauge.getByLabel("Force, try 1, right, in N").press("Enter");
+        bench.settled();
+        assertThat(gauge).containsText(Pattern.compile("\\d+% of the left side"));
+        page.reload();
+        bench.tap("Gauge");
+        assertThat(gauge.getByLabel("Force, try 1, right, in N")).hasValue("70");
+    }
+
+    @Test
+    void guarding_offers_a_second_try_beside_the_first() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-6");
+        bench.stand("Forward flexion").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "No pain").tap("Guarded").settled();
+        assertThat(bench.reading()).containsText("the patient guarded");
+        bench.tap("Second try").tap(bench.involved(), "Familiar pain, outer arm").settled();
+        assertThat(bench.reading()).containsText("Counts for");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        assertThat(main()).containsText("no pain, guarded; repeated: familiar pain, outer arm");
+    }
+
+    @Test
+    void the_order_is_changed_by_hand_and_put_back() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-7");
+        page.keyboard().press("Control+ArrowDown");
+        bench.settled();
+        Locator rows = bench.rail().getByRole(AriaRole.LISTITEM);
+        assertThat(rows.nth(1)).containsText("Resisted ext. rotation");
+        assertThat(rows.nth(2)).containsText("Painful arc");
+        page.reload();
+        assertThat(rows.nth(2)).containsText("Painful arc");
+        bench.tap(bench.rail(), "Reorder").tap(bench.rail(), "Usual order").settled();
+        assertThat(rows.nth(1)).containsText("Painful arc");
+    }
+
+    @Test
+    void a_refill_is_timed_by_two_taps_for_each_artery() {
+        page.clock().install();
+        Bench bench = open("SL-0432");
+        bench.stand("Hand refill");
+        page.keyboard().press("Space");
+        page.clock().runFor(7_200);
+        page.keyboard().press("Space");
+        page.clock().runFor(3_000);
+        assertThat(page.getByLabel("Seconds to refill, right, ulnar, in s")).hasValue("7");
+        assertThat(bench.reading()).containsText("refill through the ulnar artery took more than 5 s");
+    }
+
+    @Test
+    void taps_for_twenty_named_tests() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-8");
+        String[][] tests = {
+            {"Resisted ext. rotation", "Familiar pain, pain stops it, outer arm"}, {"Empty can", "Familiar pain, pain stops it, outer arm"},
+            {"Slow lowering", "Drops"}, {"Lift-off", "No pain, cannot|Cannot, weak, no pain"}, {"Neck screen", "Familiar arm symptoms"},
+            {"Belly press", "Elbow falls back or wrist bends, weak"}, {"Forward flexion", "Familiar pain, outer arm"}, {"Flexed int. rotation", "Familiar pain, outer arm"},
+            {"Cross-body adduction", "Familiar pain, on top"}, {"Active compression", "Familiar pain, on top, less"}, {"Anterior apprehension", "Apprehension, no pain"}};
+        int normals = 0;
+        int positives = 0;
+        for (String[] test : tests) {
+            bench.stand(test[0]);
+            Assertions.assertThat(button("Nothing, both sides").isEnabled()).as(test[0]).isTrue();
+            normals++;
+            int before = bench.taps();
+            for (String answer : test[1].split("\\|")) {
+                Locator choice = bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(answer).setExact(true));
+                if (choice.count() > 0) {
+                    bench.tap(bench.involved(), answer);
+                    break;
+                }
+            }
+            bench.settled();
+            positives += bench.taps() - before;
+            assertThat(bench.reading()).containsText(Pattern.compile("Counts for|Speaks for"));
+        }
+        Report.line(String.format(Locale.UK, "normal on both sides is one tap in %d of %d named tests; the usual positive takes %.1f taps, and one for the other side", normals, tests.length, positives / (double) tests.length));
+    }
+}
