@@ -28,7 +28,7 @@ final class Server implements AutoCloseable {
     }
 
     static Server start(Path data) throws IOException {
-        Process process = new ProcessBuilder("java", "-jar", System.getProperty("lexicor.jar"), "--server.port=0", "--lexicor.data=" + data, "--lexicor.demo=false")
+        Process process = new ProcessBuilder("java", "-XX:TieredStopAtLevel=1", "-jar", System.getProperty("lexicor.jar"), "--server.port=0", "--lexicor.data=" + data, "--lexicor.demo=false")
                 .redirectErrorStream(true).start();
         BufferedReader output = process.inputReader();
         for (String line = output.readLine(); line != null; line = output.readLine()) {
@@ -59,7 +59,7 @@ final class Server implements AutoCloseable {
         return send(HttpRequest.newBuilder(URI.create(address + path)).build(), 200);
     }
 
-    private void post(String path, String body, int status) throws IOException, InterruptedException {
+    void post(String path, String body, int status) throws IOException, InterruptedException {
         String token = cookies.getCookieStore().getCookies().stream().filter(cookie -> cookie.getName().equals("XSRF-TOKEN")).findFirst().orElseThrow().getValue();
         send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json").header("X-XSRF-TOKEN", token)
                 .POST(HttpRequest.BodyPublishers.ofString(body)).build(), status);
@@ -71,6 +71,12 @@ final class Server implements AutoCloseable {
             throw new IOException(request.uri() + " answered " + response.statusCode() + ": " + response.body());
         }
         return response.body();
+    }
+
+    /** Ends it in the middle of whatever it is doing. */
+    void kill() {
+        process.destroyForcibly();
+        process.onExit().join();
     }
 
     @Override

@@ -94,7 +94,7 @@ class ExaminationApiTest {
         assertThat(cluster.get("byInventors").asBoolean()).isTrue();
         assertThat(weighing.get("worthGoingOn").asBoolean()).isTrue();
         assertThat(weighing.get("ahead").valueStream().filter(each -> each.get("inOrder").asBoolean()).map(each -> each.get("testId").asString()))
-                .containsExactlyInAnyOrder("sh-er-resist", "sh-empty-can");
+                .contains("sh-er-resist", "sh-empty-can").doesNotContain("sh-arc", "sh-neer", "sh-hawkins", "sh-relocation", "sh-release");
     }
 
     @Test
@@ -120,11 +120,11 @@ class ExaminationApiTest {
     @Test
     void a_test_beyond_the_order_counts_once_it_was_done() throws Exception {
         String id = begin("AA-21");
-        send(id, visit.record("sh-cross-body", "pain=familiar", "site=top"));
+        send(id, visit.record("sh-speed", "pain=familiar", "site=groove"));
         JsonNode weighing = get(id, "/weighing");
-        assertThat(weighing.get("tests").valueStream().map(each -> each.get("testId").asString())).contains("sh-cross-body").hasSize(6);
-        JsonNode acj = weighing.get("standings").valueStream().filter(each -> each.get("conditionId").asString().equals("acj")).findFirst().orElseThrow();
-        assertThat(acj.get("now").asDouble()).isGreaterThan(acj.get("before").asDouble());
+        assertThat(weighing.get("tests").valueStream().map(each -> each.get("testId").asString())).startsWith("sh-look").contains("sh-speed");
+        JsonNode biceps = weighing.get("standings").valueStream().filter(each -> each.get("conditionId").asString().equals("long-biceps")).findFirst().orElseThrow();
+        assertThat(biceps.get("now").asDouble()).isGreaterThan(biceps.get("before").asDouble());
     }
 
     @Test
@@ -134,7 +134,7 @@ class ExaminationApiTest {
         String note = server.get().uri("/api/examinations/" + id + "/note").exchange().getResponse().getContentAsString();
         assertThat(note).contains("Case AA-8, born 1974, Sail mender, first-contact clinic", "Painful arc, right: familiar pain, worst 90°",
                 "Counts for subacromial pain and full-thickness cuff tear: familiar pain, worst at 90°.", "Not read for subacromial pain, full-thickness cuff tear and any cuff tear: the patient guarded.",
-                "Subacromial pain: before 65, now 88 in 100", "Empty can: not done", "the conclusion is the therapist's");
+                "Subacromial pain: before 65, now 88 in 100", "Not done: ", "; empty can; ", "the conclusion is the therapist's");
     }
 
     @ParameterizedTest(name = "{0}")

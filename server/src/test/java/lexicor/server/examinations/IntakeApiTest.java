@@ -74,7 +74,7 @@ class IntakeApiTest {
         send(id, visit.tell(Answer.because("release:cardiac", "Seen today, clear"), Answer.because("override:sh-neer", "Lightly, agreed")));
         String note = server.get().uri("/api/examinations/" + id + "/note").exchange().getResponse().getContentAsString();
         assertThat(note).contains("Red flag: Chest tightness", "Released by dale", "Seen today, clear", "Done against a lock: Passive forward-flexion impingement, by dale", "Lightly, agreed",
-                "Severe osteoporosis. Locked or lightened: overpressure", "Flexed internal-rotation impingement: not done, locked: Severe osteoporosis");
+                "Severe osteoporosis. Locked or lightened: overpressure", "flexed int. rotation (severe osteoporosis");
     }
 
     @Test

@@ -64,9 +64,22 @@ public final class Visit {
         return new AttemptJson(UUID.randomUUID(), test, "usual", Side.RIGHT, 1, supersedes, Arrays.stream(answers).map(Visit::part).toList());
     }
 
+    /** A part as {@code key=choice} or {@code key=12°}; {@code key@position} and {@code key#2} name position and go. */
     private static PartJson part(String answer) {
         String[] words = answer.split("=");
-        boolean measured = words[0].startsWith("angle-");
-        return new PartJson(words[0], measured ? null : words[1], measured ? Double.valueOf(words[1]) : null, measured ? "°" : null, null, null, null, null);
+        String key = words[0].replaceAll("[@#].*", "");
+        String position = words[0].contains("@") ? words[0].substring(words[0].indexOf('@') + 1) : null;
+        Integer repeat = words[0].contains("#") ? Integer.valueOf(words[0].substring(words[0].indexOf('#') + 1)) : null;
+        if (key.startsWith("angle-")) {
+            return new PartJson(key, null, Double.valueOf(words[1]), "°", null, position, repeat, null);
+        }
+        return key.equals("force") ? new PartJson(key, null, Double.valueOf(words[1]), "N", null, position, repeat, null)
+                : new PartJson(key, words[1], null, null, null, position, repeat, null);
+    }
+
+    /** The other side. */
+    public CommandJson recordWell(String test, String... answers) {
+        AttemptJson attempt = attempt(test, Set.of(), answers);
+        return command(CommandKind.RECORD, test, null, List.of(new AttemptJson(attempt.id(), test, "usual", Side.LEFT, 1, Set.of(), attempt.parts())));
     }
 }
