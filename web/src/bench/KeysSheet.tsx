@@ -1,6 +1,5 @@
 import { Dialog } from "radix-ui";
 import { Button } from "../shared/ui/Button";
-import { Keycap } from "../shared/ui/Button";
 import type { BenchKey } from "./benchKeys";
 
 interface KeysSheetProps {
@@ -29,9 +28,9 @@ export function KeysSheet({ open, onOpenChange, keys, single, onSingle }: KeysSh
         <Dialog.Content aria-describedby={undefined} className="fixed top-1/2 left-1/2 max-h-[92dvh] w-[min(52rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded border-2 border-ink bg-sheet p-5 shadow-[0_10px_40px_rgb(27_36_48/0.35)]">
           <Dialog.Title className="font-serif text-2xl">Keys at the bench</Dialog.Title>
           <dl className="mt-3 gap-x-8 text-read sm:columns-2">
-            {[...keys.map((each): [string, string] => [each.name ?? each.key, each.what]), ...ALWAYS].map(([key, what]) => (
+            {[...keys.filter((each) => each.what !== "").map((each): [string, string] => [each.name ?? each.key, each.what]), ...ALWAYS].map(([key, what]) => (
               <div key={key} className="flex break-inside-avoid gap-3 py-0.5">
-                <dt className="w-28 shrink-0 font-semibold"><Keycap>{key}</Keycap><span className="md:hidden">{key}</span></dt>
+                <dt className="w-28 shrink-0 font-semibold">{key}</dt>
                 <dd className="leading-snug">{what}</dd>
               </div>
             ))}

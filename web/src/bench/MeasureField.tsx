@@ -64,8 +64,8 @@ export function MeasureField({ part, value, side, narrow = false, plain = false,
   };
   const name = `${part.label}, ${side}`;
   return (
-    <div role="group" aria-label={name} className={narrow || plain ? "" : "flex items-center gap-1.5"}>
-      {!plain && !bare && <span className={`text-note leading-tight font-semibold text-soft ${narrow ? "block" : "w-36"}`}>{part.label}</span>}
+    <div role="group" aria-label={name} className={narrow || plain ? "" : "flex flex-wrap items-center gap-x-1.5"}>
+      {!plain && !bare && <span className={`text-note leading-tight font-semibold text-soft ${narrow ? "block" : "w-32"}`}>{part.label}</span>}
       <span className="flex items-center gap-1">
         {!plain && <Button aria-label={`${name}: less`} className="justify-center" onClick={() => { by(-1); }}>−</Button>}
         <input aria-label={`${name}, in ${part.unit ?? ""}`} aria-invalid={wrong} inputMode="decimal" value={typed ?? (value === undefined ? "" : String(value))} placeholder={part.unit ?? ""}

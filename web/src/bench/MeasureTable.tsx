@@ -33,7 +33,7 @@ export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTablePr
     }
   });
   return (
-    <section aria-label={`${capital(sideWord(well))} and ${sideWord(involved)}`} className="flex flex-wrap gap-x-4 border-2 border-ink bg-sheet p-2">
+    <section aria-label={`${capital(sideWord(well))} and ${sideWord(involved)}`} className="flex flex-wrap gap-x-4 overflow-x-auto border-2 border-ink bg-sheet p-2">
       <table className="text-read">
         <thead className="text-note">
           <tr>

@@ -16,6 +16,9 @@ const SITES = ["a", "s", "d", "f", "g", "h"];
 /** Keys for answers given whole, the commonest first. */
 export const USUAL_KEYS = [".", ",", "/"];
 
+/** What those keys are called. */
+export const USUAL_NAMES = ["Full stop", "Comma", "Stroke"];
+
 /** Keys for what was seen. */
 export const QUALITY_KEYS = ["z", "x", "c", "v", "b", "n", "m"];
 

@@ -1,6 +1,6 @@
 import type { Schemas } from "../shared/api/client";
-import { sideWord } from "../shared/format";
-import { answerKeys, QUALITY_KEYS, USUAL_KEYS, type BenchKey } from "./benchKeys";
+import { capital, sideWord } from "../shared/format";
+import { answerKeys, QUALITY_KEYS, USUAL_KEYS, USUAL_NAMES, type BenchKey } from "./benchKeys";
 import { REASONS } from "./LeaveOut";
 import { wellAnswers } from "./ResponsePanels";
 import type { Bench } from "./useBench";
@@ -56,10 +56,10 @@ function answers(bench: Bench, acts: Acts): BenchKey[] {
   if (test.nothing.length > 0) {
     found.push({ key: "0", what: "Nothing, both sides, and on", act: bench.nothingBoth });
   }
-  wellAnswers(test, there).forEach((answer, index) => { found.push({ key: String(index + 1), what: `${sideWord(well)}: ${answer.label.toLowerCase()}`, act: () => { bench.record(well, answer.parts); } }); });
+  wellAnswers(test, there).forEach((answer, index) => { found.push({ key: String(index + 1), what: `${capital(sideWord(well))}: ${answer.label.toLowerCase()}`, act: () => { bench.record(well, answer.parts); } }); });
   test.usual.forEach((answer, index) => {
     const key = USUAL_KEYS[index];
-    if (key) { found.push({ key, what: `${sideWord(involved)}: ${answer.label.toLowerCase()}`, act: () => { bench.recordWhole(answer.parts); } }); }
+    if (key) { found.push({ key, name: USUAL_NAMES[index], what: `${capital(sideWord(involved))}: ${answer.label.toLowerCase()}`, act: () => { bench.recordWhole(answer.parts); } }); }
   });
   const keys = answerKeys(test);
   test.parts.forEach((part) => part.options.forEach((option, index) => {

@@ -1,6 +1,8 @@
 import { stateWord, type VisitState } from "./states";
 
-/** How far an examination has got: strokes for its tests, or a stop sign of its own shape, and words. */
+const WIDTH = 116;
+
+/** How far an examination has got: a bar for the share of its tests, or a stop sign of its own shape, and words. */
 export function StateMark({ state, done, total }: { state: VisitState; done: number; total: number }) {
   if (state === "SUSPENDED") {
     return (
@@ -13,10 +15,9 @@ export function StateMark({ state, done, total }: { state: VisitState; done: num
   const words = state === "TESTING" ? `${String(done)} of ${String(total)} done` : stateWord(state);
   return (
     <span className="text-note">
-      <svg width={total * 20} height={14} aria-hidden="true" className="mb-0.5 block">
-        {Array.from({ length: total }, (_, index) => (
-          <path key={index} d={`M${String(index * 20 + 1)} 7h15`} stroke={index < done ? "var(--color-ink)" : "var(--color-line)"} strokeWidth={6} />
-        ))}
+      <svg width={WIDTH} height={14} aria-hidden="true" className="mb-0.5 block">
+        <path d={`M0 7h${String(WIDTH)}`} stroke="var(--color-line)" strokeWidth={6} />
+        {total > 0 && <path d={`M0 7h${String((WIDTH * done) / total)}`} stroke="var(--color-ink)" strokeWidth={6} />}
       </svg>
       {words}
     </span>

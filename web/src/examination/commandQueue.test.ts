@@ -93,6 +93,26 @@ describe("the queue", () => {
     expect(storage.length).toBe(0);
   });
 
+  it("makes room for itself where the browser is full: copies go, entries stay", async () => {
+    reachable = false;
+    storage.setItem("lexicor.memory.examination.other", "a copy");
+    const set = storage.setItem.bind(storage);
+    let full = true;
+    storage.setItem = (key: string, value: string) => {
+      if (full && storage.getItem("lexicor.memory.examination.other") !== null) {
+        throw new Error("full");
+      }
+      full = false;
+      set(key, value);
+    };
+    const queue = open();
+    queue.add(command(1));
+    await vi.advanceTimersByTimeAsync(100);
+    expect(storage.getItem("lexicor.memory.examination.other")).toBeNull();
+    expect(storage.length).toBe(1);
+    expect(open("second load").state.pending).toHaveLength(1);
+  });
+
   it("sets aside only the command that is refused, and says so", async () => {
     const queue = open();
     hold = Promise.resolve();

@@ -1,4 +1,5 @@
 import { Refused, type Problem } from "../shared/api/client";
+import { forgetAll } from "../shared/offline/memory";
 import type { Command } from "./history";
 
 /** Sends commands in order and returns the number of each. */
@@ -140,7 +141,13 @@ export class CommandQueue {
 
   #persist(): void {
     if (this.#state.pending.length > 0) {
-      this.#storage.setItem(this.#key, JSON.stringify(this.#state.pending));
+      const text = JSON.stringify(this.#state.pending);
+      try {
+        this.#storage.setItem(this.#key, text);
+      } catch {
+        forgetAll(this.#storage); // the browser is full: copies make room for what is on record nowhere else
+        this.#storage.setItem(this.#key, text);
+      }
     } else {
       this.#storage.removeItem(this.#key);
     }

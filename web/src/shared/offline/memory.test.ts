@@ -38,6 +38,14 @@ describe("what the page keeps", () => {
     await expect(remembering("a", () => Promise.resolve("x".repeat(3000)), storage)).resolves.toHaveLength(3000);
   });
 
+  it("keeps the latest copies and lets the oldest go", async () => {
+    for (let index = 0; index < 14; index++) {
+      await remembering(`examination.${String(index)}`, () => Promise.resolve(index), storage);
+    }
+    await expect(remembering("examination.13", away, storage)).resolves.toBe(13);
+    await expect(remembering("examination.0", away, storage)).rejects.toThrow();
+  });
+
   it("is forgotten at once, and what waits to be sent is not", async () => {
     storage.setItem("lexicor.queue.x", "[]");
     await remembering("a", () => Promise.resolve(1), storage);

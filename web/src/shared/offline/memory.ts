@@ -4,6 +4,11 @@ const PREFIX = "lexicor.memory.";
 const TOUCH = "lexicor.touch";
 const IDLE = "lexicor.idle-minutes";
 
+const ORDER = "lexicor.memory-order";
+
+/** So many copies are kept, the latest ones: three or four examinations beside what all of them share. */
+const COPIES = 12;
+
 /** Largest number of characters kept under one name. */
 const MOST = 1_500_000;
 
@@ -35,10 +40,17 @@ export function remember(name: string, value: unknown, storage: Storage = window
     const text = JSON.stringify(value);
     if (text.length <= MOST) {
       storage.setItem(PREFIX + name, text);
+      keepLatest(name, storage);
     }
   } catch {
     storage.removeItem(PREFIX + name);
   }
+}
+
+function keepLatest(name: string, storage: Storage): void {
+  const names = [name, ...(JSON.parse(storage.getItem(ORDER) ?? "[]") as string[]).filter((each) => each !== name)];
+  names.slice(COPIES).forEach((old) => { storage.removeItem(PREFIX + old); });
+  storage.setItem(ORDER, JSON.stringify(names.slice(0, COPIES)));
 }
 
 /** Forgets every copy: somebody signed out, or the page was locked. What waits to be sent is kept elsewhere and stays. */

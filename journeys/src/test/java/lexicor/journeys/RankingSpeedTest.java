@@ -32,23 +32,40 @@ class RankingSpeedTest {
               button.click();
             })""";
 
+    /** Resolves with the milliseconds from the click until the server has it. */
+    private static final String TAP_TO_SAVED = """
+            (button) => new Promise((resolve) => {
+              const began = performance.now();
+              let busy = false;
+              const look = () => {
+                const state = document.querySelector('header [role=status]').textContent;
+                busy ||= state === 'Saving';
+                if (busy && state === 'Saved') { observer.disconnect(); resolve(performance.now() - began); }
+              };
+              const observer = new MutationObserver(look);
+              observer.observe(document.body, { subtree: true, childList: true, characterData: true });
+              button.click();
+            })""";
+
     @Test
-    void fifty_taps_each_reach_the_ranking() {
+    void fifty_taps_each_reach_the_record_and_the_ranking() {
         try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800))) {
             Page page = context.newPage();
             Bench bench = Bench.startExamination(page, Suite.server().address(), "SP-1");
             bench.tap("Nothing, both sides").tap("Nothing, both sides").settled();
-            List<Double> times = new ArrayList<>();
-            for (int i = 0; i < TAPS; i++) {
-                String answer = List.of("Familiar pain", "Weak", "No pain", "Full").get(i % 4);
-                var button = bench.involved().getByRole(AriaRole.BUTTON,
-                        new Locator.GetByRoleOptions().setName(Pattern.compile("^" + answer + "$")));
-                times.add(((Number) button.evaluate(TAP_TO_RANKING)).doubleValue());
+            for (String[] measure : new String[][] {{"saved", TAP_TO_SAVED}, {"updated ranking", TAP_TO_RANKING}}) {
+                List<Double> times = new ArrayList<>();
+                for (int i = 0; i < TAPS; i++) {
+                    String answer = List.of("Familiar pain", "Weak", "No pain", "Full").get(i % 4);
+                    var button = bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + answer + "$")));
+                    times.add(((Number) button.evaluate(measure[1])).doubleValue());
+                    bench.settled();
+                }
+                Collections.sort(times);
+                Report.line(String.format(Locale.UK, "tap to %s, %d taps: median %.0f ms, 95th %.0f ms, worst %.0f ms",
+                        measure[0], TAPS, times.get(TAPS / 2), times.get((int) (TAPS * 0.95)), times.get(TAPS - 1)));
+                Assertions.assertThat(times).hasSize(TAPS);
             }
-            Collections.sort(times);
-            Report.line(String.format(Locale.UK, "tap to updated ranking, %d taps: median %.0f ms, 95th %.0f ms, worst %.0f ms",
-                    TAPS, times.get(TAPS / 2), times.get((int) (TAPS * 0.95)), times.get(TAPS - 1)));
-            Assertions.assertThat(times).hasSize(TAPS);
         }
     }
 }

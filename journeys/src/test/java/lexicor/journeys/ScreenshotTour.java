@@ -6,7 +6,6 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Pictures of the main views from demo data. Run by name only, since it writes to the project. */
@@ -27,9 +26,10 @@ class ScreenshotTour {
             take(page, "bench");
             open(page, "/");
             page.getByText("SL-0412").click();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Painful arc"))).click();
-            new Bench(page).settled();
+            Bench bench = new Bench(page).settled().stand("Painful arc").settled();
             take(page, "bench-painful-arc");
+            bench.stand("Belly press").tap("Gauge").settled();
+            take(page, "bench-gauge");
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
             assertThat(page.getByText("What would change the answer")).isVisible();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
@@ -41,8 +41,15 @@ class ScreenshotTour {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Full cuff tear")).click();
             assertThat(page.getByText("What would change the answer")).isVisible();
             take(page, "weighing");
-            page.getByText("How far tests repeat each other").evaluate("heading => heading.scrollIntoView()");
-            take(page, "weighing-closer");
+            open(page, "/");
+            page.getByText("SL-0432").click();
+            new Bench(page).settled().stand("Wrist flexion held").settled();
+            take(page, "bench-hold");
+            open(page, "/");
+            page.getByText("SL-0433").click();
+            new Bench(page).settled().stand("Distal radioulnar shift").settled();
+            page.evaluate("document.documentElement.dataset.theme = 'dark'");
+            take(page, "bench-night");
             intake(page);
         }
         try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
@@ -53,15 +60,9 @@ class ScreenshotTour {
             open(page, "/library/tests/sh-active-compression?for=acj&before=12");
             assertThat(page.getByText("If positive").first()).isVisible();
             take(page, "test-sheet");
-            page.getByText("What an answer is worth").scrollIntoViewIfNeeded();
-            page.getByText("What an answer is worth").evaluate("heading => heading.scrollIntoView()");
-            take(page, "test-accuracy");
             open(page, "/library/conditions/anterior-instability");
             assertThat(page.getByText("What moves it")).isVisible();
             take(page, "condition-sheet");
-            open(page, "/library/sets/cl-ac-3");
-            assertThat(page.getByText("What each count weighs")).isVisible();
-            take(page, "set-sheet");
             open(page, "/library/ledger?find=kim");
             assertThat(page.getByText("found")).isVisible();
             take(page, "ledger");
