@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { useEfforts } from "../devices/useInstrument";
 import { choices, measure, type Attempt, type Context } from "../examination/history";
 import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
@@ -14,9 +15,19 @@ interface ArcPartProps {
   children: ReactNode;
 }
 
-/** The painful arc on its dial, on the way up and, where it is worth noting, on the way down. */
+/**
+ * The painful arc on its dial, on the way up and, where it is worth noting, on the way down. A goniometer that is joined
+ * sets the next angle that is missing.
+ */
 export function ArcPart({ measures, attempt, side, down, onSet, children }: ArcPartProps) {
   const context: Context = down ? { direction: "down" } : {};
+  useEfforts("angle", (effort) => {
+    const open = measures.find((part) => measure(attempt, part.key, context) === undefined);
+    if (open && hurts) {
+      const step = open.step ?? 1;
+      onSet(open.key, Math.round(effort.peak / step) * step, open.unit ?? "", context);
+    }
+  });
   const hurts = choices(attempt, "pain").some((choice) => choice !== "none");
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2">

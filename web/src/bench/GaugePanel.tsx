@@ -6,7 +6,7 @@ import { useEfforts, useStatus } from "../devices/useInstrument";
 import type { Test } from "../examination/commands";
 import { measure, type Attempt } from "../examination/history";
 import type { Schemas } from "../shared/api/client";
-import { capital, decimal, sideWord } from "../shared/format";
+import { capital, decimal, force as inWords, KILOGRAM, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { MeasureField } from "./MeasureField";
 import type { Measured } from "./useBench";
@@ -29,6 +29,8 @@ export function GaugePanel({ test, well, attempts, force, onMeasure }: GaugePane
   const status = useStatus(kind);
   const [picked, setPicked] = useState<{ side: Side; repeat: number }>();
   const tries = Array.from({ length: part?.repeats ?? 3 }, (_, index) => index + 1);
+  const [unit, setUnit] = useForceUnit();
+  const shown = unit === "N" ? 1 : KILOGRAM;
   const value = (side: Side, repeat: number) => measure(attempts[side], "force", repeat === 1 ? {} : { repeat });
   const empty = tries.flatMap((repeat) => [well, involved].map((side) => ({ side, repeat }))).find(({ side, repeat }) => value(side, repeat) === undefined);
   const next = picked ?? empty;
@@ -43,15 +45,15 @@ export function GaugePanel({ test, well, attempts, force, onMeasure }: GaugePane
     <section aria-label="Gauge" className="flex flex-col gap-1.5 border border-line bg-sheet p-2">
       <div className="flex flex-wrap items-start gap-x-4 gap-y-1.5">
         <table className="text-read">
-          <thead className="text-note text-soft"><tr><th scope="col" className="pr-2 text-left font-semibold">{part.unit}</th>{tries.map((repeat) => <th key={repeat} scope="col" className="font-normal">Try {repeat}</th>)}</tr></thead>
+          <thead className="text-note text-soft"><tr><th scope="col" className="pr-1 text-left"><Button className="text-note" aria-label={`Shown in ${unit}: change`} onClick={() => { setUnit(unit === "N" ? "kg" : "N"); }}>{unit}</Button></th>{tries.map((repeat) => <th key={repeat} scope="col" className="font-normal">Try {repeat}</th>)}</tr></thead>
           <tbody>
             {[well, involved].map((side) => (
               <tr key={side}>
                 <th scope="row" className="pr-2 text-left font-semibold">{capital(sideWord(side))}</th>
                 {tries.map((repeat) => (
                   <td key={repeat} className={`p-0.5 ${next?.side === side && next.repeat === repeat && status === "connected" ? "outline-2 outline-ink" : ""}`}>
-                    <MeasureField part={{ ...part, label: `Force, try ${String(repeat)}` }} side={sideWord(side)} plain value={value(side, repeat)}
-                      onPick={() => { setPicked({ side, repeat }); }} onSet={(newtons) => { onMeasure(side, tried(repeat, newtons)); }} />
+                    <MeasureField key={unit} part={{ ...part, unit, most: Math.floor((part.most ?? 1000) / shown), label: `Force, try ${String(repeat)}` }} side={sideWord(side)} plain value={inUnit(value(side, repeat), shown)}
+                      onPick={() => { setPicked({ side, repeat }); }} onSet={(typed) => { onMeasure(side, tried(repeat, typed * shown)); }} />
                   </td>
                 ))}
               </tr>
@@ -60,7 +62,7 @@ export function GaugePanel({ test, well, attempts, force, onMeasure }: GaugePane
         </table>
         <Trace trace={status === "connected" ? trace : []} />
         <div className="min-w-64 flex-1 text-read leading-snug">
-          {force && <p>{capital(sideWord(involved))} {told(force.involved, force.counts)}; {sideWord(well)} {told(force.well, force.counts)}.</p>}
+          {force && <p>{capital(sideWord(involved))} {told(force.involved, force.counts, unit)}; {sideWord(well)} {told(force.well, force.counts, unit)}.</p>}
           {typeof force?.percent === "number" && <p className="font-semibold">{Math.round(force.percent)}% of the {sideWord(well)} side</p>}
           {!force && <p className="text-soft">The {sideWord(well)} side first, then in turn.</p>}
           <StandInPanel kind={kind} />
@@ -70,16 +72,31 @@ export function GaugePanel({ test, well, attempts, force, onMeasure }: GaugePane
   );
 }
 
+type ForceUnit = "N" | "kg";
+
+const UNIT = "lexicor.force-unit";
+
+/** The unit in which forces are shown and typed, remembered in this browser; the record is in newtons. */
+function useForceUnit(): [ForceUnit, (unit: ForceUnit) => void] {
+  const [unit, setUnit] = useState<ForceUnit>(() => (window.localStorage.getItem(UNIT) === "kg" ? "kg" : "N"));
+  return [unit, (next) => { window.localStorage.setItem(UNIT, next); setUnit(next); }];
+}
+
+/** Newtons in a unit of so many newtons: whole, or to a tenth. */
+function inUnit(newtons: number | undefined, size: number): number | undefined {
+  return newtons === undefined ? undefined : size === 1 ? Math.round(newtons) : Math.round((10 * newtons) / size) / 10;
+}
+
 function tried(repeat: number, newtons: number): Measured {
   return { key: "force", value: newtons, unit: "N", context: repeat === 1 ? {} : { repeat } };
 }
 
-function told(tries: Schemas["TriesJson"] | null | undefined, counts: Schemas["ForceJson"]["counts"]): string {
+function told(tries: Schemas["TriesJson"] | null | undefined, counts: Schemas["ForceJson"]["counts"], unit: ForceUnit): string {
   if (!tries) {
     return "not yet";
   }
   const varies = typeof tries.variation === "number" ? `, tries vary ${decimal(tries.variation)}%` : "";
-  return `${String(Math.round(counts === "BEST" ? tries.best : tries.mean))} N (${counts === "BEST" ? "best" : "mean"} of ${String(tries.values.length)}${varies})`;
+  return `${inWords(counts === "BEST" ? tries.best : tries.mean, unit)} (${counts === "BEST" ? "best" : "mean"} of ${String(tries.values.length)}${varies})`;
 }
 
 /** The force of the effort under way. */

@@ -40,8 +40,8 @@ export function OrderRail({ region, order, progress, locked, current, elapsed, p
           <section key={name} className="flex shrink-0 items-center gap-2 lg:block">
             <h2>
               <button type="button" aria-expanded={open} onClick={() => { setOpened(opened === name ? undefined : name); }}
-                className="flex min-h-12 w-full items-center justify-between gap-3 text-left text-note font-semibold text-soft hover:bg-tan lg:pr-3 lg:pl-4">
-                {section.position} <span>{done} of {section.items.length}</span>
+                className="flex min-h-12 w-full items-center justify-between gap-3 text-left text-note font-semibold text-soft hover:bg-tan lg:pr-3 lg:pl-3">
+                <span><span aria-hidden="true" className="inline-block w-4">{open ? "▾" : "▸"}</span>{section.position}</span> <span>{done} of {section.items.length}</span>
               </button>
             </h2>
             {open && (

@@ -5,6 +5,7 @@ import { Button } from "../shared/ui/Button";
 import { ChoiceRow } from "./ChoiceRow";
 import { GaugePanel, GaugeSwitch } from "./GaugePanel";
 import { HoldTimer } from "./HoldTimer";
+import { MeasureField } from "./MeasureField";
 import { MeasureTable } from "./MeasureTable";
 import { PositionsPanel } from "./PositionsPanel";
 import { InvolvedPanel, WellPanel } from "./ResponsePanels";
@@ -90,11 +91,12 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
 function GaugeBar({ bench, onGauge }: { bench: Bench; onGauge: (open: boolean) => void }) {
   const { test, here, involved } = bench;
   const grade = test.parts.find((part) => part.key === "grade");
+  const part = test.parts.find((each) => each.key === "gave-way");
   const gaveWay = measure(here, "gave-way");
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
       {grade && <ChoiceRow label={grade.label} options={grade.options} chosen={choices(here, "grade")} keycaps={[]} onChoose={(value) => { bench.record(involved, withChoice(test, here?.parts ?? [], "grade", value)); }} />}
-      {gaveWay !== undefined && <span className="text-read"><strong>Gave way</strong> after {gaveWay} s</span>}
+      {part && <span className="flex items-center gap-2 text-read">Gave way after <MeasureField part={part} side={sideWord(involved)} plain value={gaveWay} onSet={(value) => { bench.measure(involved, { key: part.key, value, unit: part.unit ?? "s" }); }} /> s</span>}
       <Button look="choice" chosen onClick={() => { onGauge(false); }}>Gauge</Button>
     </div>
   );

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { decimal, factor, inHundred, ofThousand, rangeInHundred, sentence, tenths } from "./format";
+import { decimal, factor, inHundred, ofThousand, rangeInHundred, sentence, tenths, force } from "./format";
 
 describe("numbers as the page writes them", () => {
   it.each([[0.004, "under 1"], [0.126, "13"], [0.5, "50"], [0.994, "over 99"]])("a chance of %s is %s in 100", (chance, words) => {
@@ -28,5 +28,12 @@ describe("numbers as the page writes them", () => {
 
   it.each([[0.02, "under 1"], [0.06, "1"], [0.68, "7"], [0.94, "9"], [0.999, "9+"]])("a share of %s is %s in ten", (share, expected) => {
     expect(tenths(share)).toBe(expected);
+  });
+});
+
+describe("a force", () => {
+  it("is whole newtons, or kilograms to a tenth", () => {
+    expect(force(98.0665, "kg")).toBe("10.0 kg");
+    expect(force(98.4, "N")).toBe("98 N");
   });
 });

@@ -78,3 +78,11 @@ export function sentence(name: string): string {
 export function settingWords(setting: "FIRST_CONTACT" | "SPECIALIST"): string {
   return setting === "FIRST_CONTACT" ? "First-contact clinic" : "Specialist clinic";
 }
+
+/** One kilogram-force in newtons, by definition of standard gravity. */
+export const KILOGRAM = 9.80665;
+
+/** Newtons in the unit that is shown: whole newtons, or kilograms to a tenth. */
+export function force(newtons: number, unit: "N" | "kg"): string {
+  return unit === "N" ? `${String(Math.round(newtons))} N` : `${(newtons / KILOGRAM).toFixed(1)} kg`;
+}

@@ -189,7 +189,7 @@ class BenchJourneyTest {
         assertThat(gauge.getByLabel("Force, try 1, left, in N")).not().hasValue("");
         bench.tap("Gives way");
         assertThat(gauge.getByLabel("Force, try 1, right, in N")).not().hasValue("");
-        assertThat(main()).containsText("Gave way after 1 s");
+        assertThat(page.getByLabel("Gave way after, right, in s")).hasValue("1");
         bench.tap("Lose it");
         assertThat(gauge).containsText("lost. Type the readings");
         gauge.getByLabel("Force, try 2, left, in N").fill("100");
