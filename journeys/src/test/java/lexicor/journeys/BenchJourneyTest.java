@@ -176,7 +176,7 @@ class BenchJourneyTest {
         bench.tap("Pronation, right", "Firm").settled();
         assertThat(bench.reading()).not().containsText("without a firm end");
         bench.tap("Nothing, both sides").settled();
-        assertThat(bench.title()).containsText("soft spot");
+        assertThat(bench.title()).hasText("Palmar ligament shift");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
         assertThat(main()).containsText("end point firm, no pain");
     }

@@ -86,6 +86,14 @@ class CatalogueContentTest {
 
     @ParameterizedTest
     @MethodSource("tests")
+    void whatever_stresses_the_distal_radioulnar_joint_is_locked_by_a_fresh_fracture_of_the_radius(ExaminationTest test) {
+        if (test.region().equals("wrist") && test.provocation() >= 2 && test.conduct().structures().stream().anyMatch(structure -> structure.contains("radioulnar"))) {
+            assertThat(CATALOGUE.locksOf(test.id())).as("%s", test.id()).extracting(Lock::id).contains("forearm-fracture");
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("tests")
     void a_neck_that_is_not_safe_locks_every_movement_of_it(ExaminationTest test) {
         if (test.conduct().structures().contains("intervertebral foramen") || test.id().value().startsWith("nv-")) {
             assertThat(CATALOGUE.locksOf(test.id())).as("%s", test.id()).extracting(Lock::id).contains("unsafe-neck");
