@@ -86,7 +86,9 @@ export function BenchView() {
             {closed ? null : known && known.rivals.length > 0 ? <RivalsPanel test={test} rivals={known.rivals} onKeep={bench.keepOne} /> : (
               <Recorder bench={bench} state={state} examination={live.examination.id} tableForm={tableForm} gaugeOpen={gaugeOpen} onGauge={(open) => { setGauge(open ? test.id : undefined); }} />
             )}
-            {stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />}
+            {bench.spoiled && !closed ? (
+              <StopLine lead={`${bench.spoiled.name} first.`} action={<span className="flex gap-2"><Button onClick={() => { if (bench.spoiled) { bench.go(bench.spoiled.id); } }}>Go to {bench.spoiled.name.toLowerCase()}</Button><Button onClick={bench.notNow}>Not now</Button></span>}>Provoking spoils it.</StopLine>
+            ) : stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />}
             {sheet.length === 0 && (
               <ReadingStrip statements={waiting ? [] : (known?.statements ?? [])} note={note}>
                 {weighing?.lastTest === test.id && live.upToDate && !bench.mayRetry && <Effect weighing={weighing} testId={test.id} />}

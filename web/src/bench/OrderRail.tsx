@@ -41,7 +41,7 @@ export function OrderRail({ region, order, progress, locked, current, elapsed, p
             <h2>
               <button type="button" aria-expanded={open} onClick={() => { setOpened(opened === name ? undefined : name); }}
                 className="flex min-h-12 w-full items-center justify-between gap-3 text-left text-note font-semibold text-soft hover:bg-tan lg:pr-3 lg:pl-3">
-                <span><span aria-hidden="true" className="inline-block w-4">{open ? "▾" : "▸"}</span>{section.position}</span> <span>{done} of {section.items.length}</span>
+                <span><span aria-hidden="true" className="inline-block w-4">{open ? "▾" : "▸"}</span>{section.position}</span> <span className="whitespace-nowrap">{done} of {section.items.length}</span>
               </button>
             </h2>
             {open && (

@@ -10,6 +10,11 @@ import { stoppedHere } from "./stops";
 /** The answer that keeps an order of one's own. */
 const ORDER = "order";
 
+const ASKED = "lexicor.asked.";
+
+/** Provocation from which a measure taken afterwards would be spoiled. */
+const PROVOKES = 2;
+
 /** One measure. */
 export interface Measured {
   key: string;
@@ -61,6 +66,9 @@ export interface Bench {
   keepOne: (kept: Attempt, others: Attempt[]) => void;
   moveRow: (item: OrderItem, by: 1 | -1) => void;
   usualOrder: (() => void) | undefined;
+  /** A measure that provoking would spoil and that is still missing; asked for once. */
+  spoiled: { id: string; name: string } | undefined;
+  notNow: () => void;
 }
 
 /** Puts the bench together from the record, the region and what the server knows. */
@@ -69,6 +77,7 @@ export function useBench(live: LiveExamination): Bench {
   const [beat, setBeat] = useState<OrderSection>();
   const [opened, setOpened] = useState<string>();
   const [retrying, setRetrying] = useState<string>();
+  const [asked, setAsked] = useState(() => window.localStorage.getItem(ASKED + live.examination.id) !== null);
   const involved = live.examination.side;
   const well: Side = involved === "LEFT" ? "RIGHT" : "LEFT";
   const waiting = live.queue.status === "waiting";
@@ -116,6 +125,7 @@ export function useBench(live: LiveExamination): Bench {
   const later = [...rows.slice(at + 1), ...rows.slice(0, at)].find(untouched);
   const sectionOf = (item: OrderItem) => order.find((section) => section.items.includes(item));
   const way = known?.variant?.value;
+  const missing = asked || test.provocation < PROVOKES || latest ? undefined : region.first.find((id) => !done(id) && !isLocked(id));
   const positions = known?.variant?.positions ?? [];
 
   /** A new position is announced once, before anything is done in it. */
@@ -198,6 +208,8 @@ export function useBench(live: LiveExamination): Bench {
     sayBefore: (answer) => { live.add(tell([answer], test.id)); },
     keepOne: (kept, others) => { live.add(record([{ ...newAttempt(test, kept.side, kept.parts, kept), tryNumber: kept.tryNumber, supersedes: others.map((each) => each.id) }], test.id)); },
     moveRow: (item, by) => { live.add(tell([{ question: ORDER, values: movedBy(order, item, by) }], test.id)); },
+    spoiled: missing ? { id: missing, name: byId.get(missing)?.shortName ?? missing } : undefined,
+    notNow: () => { window.localStorage.setItem(ASKED + live.examination.id, "yes"); setAsked(true); },
     usualOrder: own.length > 0 ? () => { live.add(tell([{ question: ORDER, values: [] }], test.id)); } : undefined,
   };
 }

@@ -182,6 +182,23 @@ class BenchJourneyTest {
     }
 
     @Test
+    void a_measure_that_provoking_would_spoil_is_asked_for_once() {
+        page.navigate(Suite.server().address() + "/new");
+        page.getByLabel("Case code").fill("BJ-9");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Right wrist")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start: right wrist")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench").setExact(true)).click();
+        Bench bench = new Bench(page).settled().stand("Ulnar soft spot");
+        assertThat(main()).not().containsText("Provoking spoils it");
+        bench.stand("Ulnocarpal stress");
+        assertThat(main()).containsText("Grip first. Provoking spoils it.");
+        bench.tap("Go to grip");
+        assertThat(bench.title()).hasText("Grip strength by gauge");
+        bench.stand("Ulnocarpal stress").tap("Not now").stand("Ulnar dorsal glide");
+        assertThat(main()).not().containsText("Provoking spoils it");
+    }
+
+    @Test
     void a_gauge_fills_the_tries_in_turn_and_a_lost_one_leaves_typing_in_reach() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-5");
         bench.stand("Belly press").tap("Gauge").tap("Join").tap("Strong");

@@ -53,7 +53,7 @@ final class Suite {
             }
         });
         BrowserContext context = BROWSER.newContext(options.setStorageState(state));
-        context.setDefaultTimeout(10_000);
+        context.setDefaultTimeout(20_000);
         return context;
     }
 

@@ -78,6 +78,7 @@ class CatalogueReaderTest {
             clusters.yaml         | from: 3              | from: 2                   | a count of 2 falls into two levels
             clusters.yaml         | to: 2                | to: 1                     | the levels leave out a count
             routines.yaml         | sh-neer              | sh-near                   | test 'sh-near' is not known
+            routines.yaml         | 'first: [ha-grip]'   | 'first: [ha-grips]'       | test 'ha-grips' is not known
             routines.yaml         | 'name: Look, tests: [sh-look' | 'name: Look, tests: [sh-rom' | a sheet gathers tests of its own step
             tests/shoulder-first.yaml | 'spares: [sh-relocation' | 'spares: [sh-relocate' | test 'sh-relocate' is not known
             tests/shoulder-first.yaml | 'when: {is: {part: relief, value: none}}' | 'when: {not: {is: {part: relief, value: none}}}' | allowed: 'is' or 'in' about one part of this side

@@ -31,7 +31,7 @@ class BenchCards {
     /** A region's routine with the cards of its tests, and of those that can be done beyond it. */
     RegionJson region(String region) {
         Routine routine = catalogue.routine(region);
-        return new RegionJson(region, catalogue.revision(), catalogue.effort().changePosition(), routine.steps().stream().map(BenchCards::step).toList(),
+        return new RegionJson(region, catalogue.revision(), catalogue.effort().changePosition(), ids(routine.first()), routine.steps().stream().map(BenchCards::step).toList(),
                 Stream.concat(routine.order().stream(), catalogue.beyondRoutine(region).stream()).map(catalogue::test).map(this::test).toList());
     }
 

@@ -7,8 +7,9 @@ import java.util.List;
  * All that the bench needs to know of a region, so that it can work through a lost connection.
  *
  * @param changeSeconds what it takes a patient to change position
+ * @param first         tests asked for once before anything is provoked
  */
-public record RegionJson(String region, String revision, double changeSeconds, List<StepJson> steps, List<TestJson> tests) {
+public record RegionJson(String region, String revision, double changeSeconds, List<String> first, List<StepJson> steps, List<TestJson> tests) {
 
     /** Tests done in one position; {@code together} names those recorded on one sheet. */
     public record StepJson(String position, List<String> testIds, List<TogetherJson> together) {
