@@ -19,7 +19,7 @@ import java.util.regex.Pattern;
  */
 public final class KillTrial {
 
-    private static final int LONGEST_LIFE_MS = 700;
+    private static final int LONGEST_LIFE_MS = 2500;
     private static final List<String> ANSWERS = List.of("none", "familiar", "other");
     private static final Pattern COMMAND = Pattern.compile("\\{\"id\":\"([0-9a-f-]{36})\",\"clientId\"");
 
@@ -44,6 +44,9 @@ public final class KillTrial {
         trial.begin();
         for (int kill = 0; kill < kills; kill++) {
             trial.liveAndDie();
+            if (kill % 10 == 9) {
+                trial.say(kill + 1);
+            }
         }
         trial.atLast(kills);
     }
@@ -118,6 +121,10 @@ public final class KillTrial {
             }
             check(server);
         }
+        say(kills);
+    }
+
+    private void say(int kills) {
         System.out.printf(Locale.UK, "%d kills, %d entries sent, %d of them unanswered at a kill and sent again: lost %d, doubled %d%n", kills, sent.size(), unanswered, lost, doubled);
     }
 }
