@@ -264,9 +264,9 @@ class BenchJourneyTest {
         String[][] tests = {
             {"Resisted ext. rotation", "Familiar pain, pain stops it, outer arm"}, {"Empty can", "Familiar pain, pain stops it, outer arm"},
             {"Slow lowering", "Drops"}, {"Lift-off", "Cannot, weak, no pain"}, {"Neck screen", "Familiar arm symptoms"},
-            {"+full can", "Familiar pain, pain stops it, outer arm"}, {"+bear hug", "Weak, falls back, no pain"}, {"+speed", "Familiar pain, biceps groove"},
-            {"+yergason", "Familiar pain, biceps groove"}, {"+hornblower", "Weak, falls back, no pain"}, {"+crank", "Familiar pain, deep"},
-            {"+biceps load 2", "Makes it worse"}, {"+jerk", "Familiar pain, back"}, {"+kim", "Familiar pain, back"},
+            {"+full can", "No pain, weak"}, {"+bear hug", "Weak, falls back, no pain"}, {"+speed", "Familiar pain, biceps groove"},
+            {"+yergason", "Familiar pain, biceps groove"}, {"+hornblower", "Weak, falls back, no pain"}, {"+labral crank", "Familiar pain, deep"},
+            {"+biceps load at", "Makes it worse"}, {"+jerk", "Familiar pain, back"}, {"+diagonal posterior", "Familiar pain, back"},
             {"Belly press", "Elbow falls back or wrist bends, weak"}, {"Forward flexion", "Familiar pain, outer arm"}, {"Flexed int. rotation", "Familiar pain, outer arm"},
             {"Cross-body adduction", "Familiar pain, on top"}, {"Active compression", "Familiar pain, on top, less"}, {"Anterior apprehension", "Apprehension, no pain"}};
         int normals = 0;
