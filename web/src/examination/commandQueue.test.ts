@@ -2,16 +2,7 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import { Refused } from "../shared/api/client";
 import { CommandQueue, type Send } from "./commandQueue";
 import type { Command } from "./history";
-
-class MemoryStorage implements Storage {
-  #items = new Map<string, string>();
-  get length() { return this.#items.size; }
-  clear() { this.#items.clear(); }
-  getItem(key: string) { return this.#items.get(key) ?? null; }
-  key(index: number) { return [...this.#items.keys()][index] ?? null; }
-  removeItem(key: string) { this.#items.delete(key); }
-  setItem(key: string, value: string) { this.#items.set(key, value); }
-}
+import { MemoryStorage } from "../shared/testing/MemoryStorage";
 
 const command = (order: number): Command => ({
   id: `command-${String(order)}`, clientId: "tab", order, at: `2026-01-01T00:00:0${String(order)}Z`, kind: "MOVE", standAt: "sh-arc", attempts: [], answers: [],

@@ -1,19 +1,10 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { Refused } from "../api/client";
 import { forgetAll, remembering, touch, touchedWithin } from "./memory";
-
-class MemoryStorage implements Storage {
-  #items = new Map<string, string>();
-  get length() { return this.#items.size; }
-  clear() { this.#items.clear(); }
-  getItem(key: string) { return this.#items.get(key) ?? null; }
-  key(index: number) { return [...this.#items.keys()][index] ?? null; }
-  removeItem(key: string) { this.#items.delete(key); }
-  setItem(key: string, value: string) { if (value.length > 2000) { throw new Error("full"); } this.#items.set(key, value); }
-}
+import { MemoryStorage } from "../testing/MemoryStorage";
 
 let storage: MemoryStorage;
-beforeEach(() => { storage = new MemoryStorage(); });
+beforeEach(() => { storage = new MemoryStorage(2000); });
 
 const away = () => Promise.reject(new TypeError("no connection"));
 const refused = () => Promise.reject(new Refused({ status: 404, title: "", detail: "not here", errors: [] }));
