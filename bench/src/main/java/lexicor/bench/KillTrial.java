@@ -125,6 +125,6 @@ public final class KillTrial {
     }
 
     private void say(int kills) {
-        System.out.printf(Locale.UK, "%d kills, %d entries sent, %d of them unanswered at a kill and sent again: lost %d, doubled %d%n", kills, sent.size(), unanswered, lost, doubled);
+        System.out.printf(Locale.UK, "%d kills, %d of them with an entry under way, which was sent again; %d entries: lost %d, doubled %d%n", kills, unanswered, sent.size(), lost, doubled);
     }
 }
