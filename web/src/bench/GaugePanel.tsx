@@ -4,14 +4,12 @@ import type { InstrumentKind, Sample } from "../devices/instrument";
 import { StandInPanel } from "../devices/StandInPanel";
 import { useEfforts, useStatus } from "../devices/useInstrument";
 import type { Test } from "../examination/commands";
-import { measure, type Attempt } from "../examination/history";
+import { measure, otherSide, type Attempt, type Side } from "../examination/history";
 import type { Schemas } from "../shared/api/client";
 import { capital, decimal, force as inWords, KILOGRAM, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { MeasureField } from "./MeasureField";
 import type { Measured } from "./useBench";
-
-type Side = "LEFT" | "RIGHT";
 
 interface GaugePanelProps {
   test: Test;
@@ -24,7 +22,7 @@ interface GaugePanelProps {
 /** Three tries a side, typed or from a gauge: the next empty one takes the reading, the sides in turn. */
 export function GaugePanel({ test, well, attempts, force, onMeasure }: GaugePanelProps) {
   const part = test.parts.find((each) => each.key === "force");
-  const involved: Side = well === "LEFT" ? "RIGHT" : "LEFT";
+  const involved = otherSide(well);
   const kind: InstrumentKind = test.id === "ha-grip" ? "grip" : test.id === "ha-pinch" ? "pinch" : "force";
   const status = useStatus(kind);
   const [picked, setPicked] = useState<{ side: Side; repeat: number }>();

@@ -2,12 +2,10 @@ import { useState } from "react";
 import { useEfforts, useStatus } from "../devices/useInstrument";
 import { StandInPanel } from "../devices/StandInPanel";
 import type { Test } from "../examination/commands";
-import { measure, type Attempt } from "../examination/history";
+import { measure, otherSide, type Attempt, type Side } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
 import { MeasureField } from "./MeasureField";
 import type { Measured } from "./useBench";
-
-type Side = "LEFT" | "RIGHT";
 
 interface MeasureTableProps {
   test: Test;
@@ -18,7 +16,7 @@ interface MeasureTableProps {
 
 /** Several measures of both sides with their differences: typed, dragged, or read off a goniometer into the next empty cell. */
 export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTableProps) {
-  const involved: Side = well === "LEFT" ? "RIGHT" : "LEFT";
+  const involved = otherSide(well);
   const parts = test.parts.filter((part) => part.unit);
   const status = useStatus("angle");
   const [picked, setPicked] = useState<{ side: Side; key: string }>();

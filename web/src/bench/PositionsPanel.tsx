@@ -1,12 +1,10 @@
 import { withChoice, withMeasure, type Test } from "../examination/commands";
-import { choices, measure, type Attempt, type Context, type Part } from "../examination/history";
+import { choices, measure, otherSide, type Attempt, type Context, type Part, type Side } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
 import { ChoiceRow } from "./ChoiceRow";
 import { GlideDrawing } from "./drawings";
 import { MeasureField } from "./MeasureField";
 import { RefillTimer } from "./RefillTimer";
-
-type Side = "LEFT" | "RIGHT";
 
 interface PositionsPanelProps {
   test: Test;
@@ -19,7 +17,7 @@ interface PositionsPanelProps {
 
 /** What is taken in several positions: a line for each, both sides beside each other. */
 export function PositionsPanel({ test, well, attempts, only, onRecord }: PositionsPanelProps) {
-  const involved: Side = well === "LEFT" ? "RIGHT" : "LEFT";
+  const involved = otherSide(well);
   const parts = test.parts.filter((part) => part.positions.length > 0);
   const positions = (parts[0]?.positions ?? []).filter((position) => only.length === 0 || only.includes(position.value));
   const sides = [well, involved].filter((side) => side === involved || parts.some((part) => test.wellSideParts.includes(part.key)));

@@ -1,11 +1,9 @@
 import { nothing, withChoice, type Test } from "../examination/commands";
-import { choices, latestAttempt, type InForce, type Part } from "../examination/history";
+import { choices, latestAttempt, otherSide, type InForce, type Part, type Side } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
 import { ProgressGlyph, type Progress } from "../shared/drawings/ProgressGlyph";
 import { LockGlyph } from "../intake/LockNotice";
 import { Button } from "../shared/ui/Button";
-
-type Side = "LEFT" | "RIGHT";
 
 interface SheetPanelProps {
   tests: Test[];
@@ -20,7 +18,7 @@ interface SheetPanelProps {
 
 /** Several tests on one sheet: only what is out of the ordinary is tapped, on either side; the rest is one tap below. */
 export function SheetPanel({ tests, state, well, progress, locked, onOpen, onRecord }: SheetPanelProps) {
-  const involved: Side = well === "LEFT" ? "RIGHT" : "LEFT";
+  const involved = otherSide(well);
   return (
     <section aria-label="Sheet" className="border-2 border-ink bg-sheet px-2.5 py-1">
       <div aria-hidden="true" className="hidden grid-cols-[minmax(0,11rem)_1fr] gap-x-2 text-note text-soft sm:grid"><span /><span className="font-semibold text-ink">{capital(sideWord(involved))}, involved</span></div>

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { attempt as newAttempt, leftOut, move, nextTry, nothing, record, redo, tell, undo, withMeasure, withWhole, type Test } from "../examination/commands";
-import { choices, latestAttempt, type Answer, type Attempt, type Context, type Part, type Side } from "../examination/history";
+import { choices, latestAttempt, otherSide, type Answer, type Attempt, type Context, type Part, type Side } from "../examination/history";
 import type { LiveExamination } from "../examination/useExamination";
 import type { Schemas } from "../shared/api/client";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
@@ -79,7 +79,7 @@ export function useBench(live: LiveExamination): Bench {
   const [retrying, setRetrying] = useState<string>();
   const [asked, setAsked] = useState(() => window.localStorage.getItem(ASKED + live.examination.id) !== null);
   const involved = live.examination.side;
-  const well: Side = involved === "LEFT" ? "RIGHT" : "LEFT";
+  const well = otherSide(involved);
   const waiting = live.queue.status === "waiting";
   const byId = new Map(region.tests.map((test) => [test.id, test]));
   const states = new Map(weighing?.tests.map((each) => [each.testId, each]));

@@ -6,6 +6,10 @@ export type Part = Schemas["PartJson"];
 export type Answer = Schemas["IntakeAnswerJson"];
 export type Side = Attempt["side"];
 
+export function otherSide(side: Side): Side {
+  return side === "LEFT" ? "RIGHT" : "LEFT";
+}
+
 /** The circumstances of a part: the position, the go, the way back. Absent stands for the only or the first one. */
 export interface Context {
   position?: string;

@@ -74,7 +74,7 @@ public final class KillTrial {
         });
         killer.start();
         try {
-            for (String waiting : sent.keySet().stream().filter(id -> !acknowledged.contains(id)).toList()) {
+            for (String waiting : unacknowledged()) {
                 send(server, waiting);
             }
             while (true) {
@@ -84,6 +84,10 @@ public final class KillTrial {
             unanswered += acknowledged.size() < sent.size() ? 1 : 0;
         }
         killer.join();
+    }
+
+    private List<String> unacknowledged() {
+        return sent.keySet().stream().filter(id -> !acknowledged.contains(id)).toList();
     }
 
     private String next() {
@@ -116,7 +120,7 @@ public final class KillTrial {
     private void atLast(int kills) throws IOException, InterruptedException {
         try (Server server = Server.start(data)) {
             server.signIn();
-            for (String waiting : sent.keySet().stream().filter(id -> !acknowledged.contains(id)).toList()) {
+            for (String waiting : unacknowledged()) {
                 send(server, waiting);
             }
             check(server);
