@@ -66,13 +66,23 @@ export function merged(known: Command[], sent: Command[], numbers: Map<string, n
   return [...known, ...added].sort((a, b) => (a.number ?? 0) - (b.number ?? 0));
 }
 
+/**
+ * What was fetched, with what the page knew already: the record only grows, and an answer that set out before the last
+ * commands were acknowledged must not take them off the screen.
+ */
+export function grown(before: Examination | undefined, fetched: Examination): Examination {
+  const numbers = new Map(before?.commands.map((command) => [command.id, command.number ?? 0]));
+  return before ? { ...fetched, commands: merged(fetched.commands, before.commands, numbers) } : fetched;
+}
+
 /** Follows an examination. Returns the fault where there is one, undefined while it is being fetched. */
 export function useExamination(id: string): { live: LiveExamination | undefined; fault: Error | null } {
   const queue = useQueue(id);
+  const cache = useQueryClient();
   const queued = useSyncExternalStore(queue.subscribe, () => queue.state);
   const examination = useQuery({
     queryKey: keys.examination(id),
-    queryFn: () => remembering(`examination.${id}`, () => dataOf(api.GET("/api/examinations/{id}", { params: { path: { id } } }))),
+    queryFn: async () => grown(cache.getQueryData<Examination>(keys.examination(id)), await remembering(`examination.${id}`, () => dataOf(api.GET("/api/examinations/{id}", { params: { path: { id } } })))),
     retry: (times, fault) => times < 2 && !(fault instanceof Refused),
     refetchOnReconnect: true,
   });

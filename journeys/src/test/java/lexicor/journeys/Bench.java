@@ -92,6 +92,14 @@ final class Bench {
         return tap(page.getByRole(AriaRole.MAIN), name);
     }
 
+    /** Goes on to the next test, and waits until it stands there. */
+    Bench next() {
+        String before = title().innerText();
+        tap("Next");
+        assertThat(title()).not().hasText(before);
+        return this;
+    }
+
     /** Taps an answer within a named group. */
     Bench tap(String group, String name) {
         return tap(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(group)).first(), name);

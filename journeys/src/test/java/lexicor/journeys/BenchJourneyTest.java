@@ -53,8 +53,8 @@ class BenchJourneyTest {
         bench.stand("Look");
         long began = System.nanoTime();
         bench.tap("All else normal, both sides");
-        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, outer arm").tapDial(70).tapDial(90).tapDial(110).tap("Next");
-        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, pain stops it, outer arm").tap("Next");
+        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, outer arm").tapDial(70).tapDial(90).tapDial(110).next();
+        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, pain stops it, outer arm").next();
         bench.tap("Nothing, both sides").tap("Nothing, both sides").tap("Nothing, both sides");
         assertThat(bench.title()).hasText("Reach behind the back");
         bench.tap("Leave out").tap("No time");
@@ -90,7 +90,7 @@ class BenchJourneyTest {
         page.getByLabel("Another test").press("Enter");
         assertThat(main()).containsText("Closed by anterior apprehension: apprehension is the answer");
         assertThat(bench.involved()).isHidden();
-        bench.stand("Anterior apprehension").tap("Next").tap(bench.involved(), "Of apprehension").settled();
+        bench.stand("Anterior apprehension").next().tap(bench.involved(), "Of apprehension").settled();
         assertThat(bench.reading()).containsText("apprehension relieved by the backward push");
         assertThat(bench.rail()).not().containsText("Release");
         bench.tap("Undo").tap("Undo").settled();
@@ -127,7 +127,7 @@ class BenchJourneyTest {
         assertThat(bench.title()).hasText("Resisted external rotation");
         assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
         assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("No pain, weak").setPressed(true))).isVisible();
-        bench.tap("Next").tap("Nothing, both sides");
+        bench.next().tap("Nothing, both sides");
         assertThat(page.getByText("3 kept here, nothing is lost.")).isVisible();
         context.setOffline(false);
         bench.settled();

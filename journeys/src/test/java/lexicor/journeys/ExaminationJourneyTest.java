@@ -38,7 +38,7 @@ class ExaminationJourneyTest {
         bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tapDial(70).tapDial(90).tapDial(110).settled().fitsWithoutScrolling();
         assertThat(bench.reading()).containsText("Counts for subacromial pain and full-thickness cuff tear: familiar pain, worst at 90°.");
         assertThat(bench.ranking()).containsText("Subacromial pain88");
-        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak").settled().fitsWithoutScrolling();
+        bench.next().tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak").settled().fitsWithoutScrolling();
         assertThat(bench.reading()).containsText("familiar pain, strength weak");
         assertThat(bench.ranking()).containsText("2 of 2 positive so far");
 
@@ -46,10 +46,10 @@ class ExaminationJourneyTest {
         assertThat(bench.title()).hasText("Resisted external rotation");
         assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(true))).hasCount(2);
 
-        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak").settled().fitsWithoutScrolling();
+        bench.next().tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak").settled().fitsWithoutScrolling();
         assertThat(bench.ranking()).containsText("3 of 3 positive, already decided: 3 or more");
         bench.stand("Forward flexion").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, outer arm").settled().fitsWithoutScrolling();
-        bench.tap("Next").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, outer arm").settled().fitsWithoutScrolling();
+        bench.next().tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, outer arm").settled().fitsWithoutScrolling();
         assertThat(bench.ranking()).containsText("5 of 5 positive, decided: 3 or more");
         assertThat(bench.ranking()).containsText("Next best");
         Report.line("taps, five tests all positive: " + bench.taps());

@@ -108,7 +108,7 @@ class NothingIsLostJourneyTest {
             Bench there = new Bench(second);
             assertThat(there.title()).hasText("Painful arc");
             here.tap("Nothing, both sides").settled();
-            there.tap("Next").tap("Nothing, both sides").settled();
+            there.next().tap("Nothing, both sides").settled();
             for (Page page : new Page[] {first, second}) {
                 page.reload();
                 assertThat(new Bench(page).ranking()).containsText("0 of 2 positive so far");
