@@ -5,7 +5,7 @@ import { useLive } from "../examination/ExaminationFrame";
 import { choices } from "../examination/history";
 import { LockNotice } from "../intake/LockNotice";
 import { useSettings } from "../setup/useSettings";
-import { sideWord } from "../shared/format";
+import { listed, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { QUALITY_KEYS } from "./benchKeys";
 import { ChoiceRow } from "./ChoiceRow";
@@ -27,6 +27,7 @@ import { stopMet } from "./stops";
 import { useBench } from "./useBench";
 import { useBenchKeys } from "./useBenchKeys";
 import { useKeys, useSingleKeys } from "./useKeys";
+import { isWalk } from "./walk/ring";
 import { useMinutes } from "./useMinutes";
 
 /** One test at a time: its card, both sides, what the response means, and where it leaves each condition. */
@@ -50,6 +51,7 @@ export function BenchView() {
   const quality = test.parts.find((part) => part.key === "quality")?.options.filter((option) => option.value !== "skipped") ?? [];
   const toggle = (key: string, value: string) => { bench.record(bench.involved, withChoice(test, here?.parts ?? [], key, value)); };
   const gaugeOpen = test.parts.some((part) => part.key === "force") && (gauge === test.id || (test.nothing.length === 0 && test.usual.length === 0));
+  const walk = isWalk(sheet);
   const hasNothing = sheet.length > 0 || test.nothing.length > 0;
   const keys = useBenchKeys(bench, {
     forward, toggle, quality, leaving: isLeaving,
@@ -79,7 +81,7 @@ export function BenchView() {
             {sheet.length > 0 ? (
               <div>
                 <div className="flex items-center justify-between gap-4"><h1 className="font-serif text-head font-semibold">{row.name}</h1>{buttons}</div>
-                {last}
+                {!walk && last}
               </div>
             ) : <CueCard test={test} form={form} way={known?.variant} buttons={buttons} last={last} />}
             {bench.lock && sheet.length === 0 && <LockNotice key={test.id} testId={test.id} lock={bench.lock} onTell={bench.sayBefore} />}
@@ -87,7 +89,7 @@ export function BenchView() {
               <Recorder bench={bench} state={state} examination={live.examination.id} tableForm={tableForm} gaugeOpen={gaugeOpen} onGauge={(open) => { setGauge(open ? test.id : undefined); }} />
             )}
             {bench.spoiled && !closed ? (
-              <StopLine lead={`${bench.spoiled.name} first.`} action={<span className="flex gap-2"><Button onClick={() => { if (bench.spoiled) { bench.go(bench.spoiled.id); } }}>Go to {bench.spoiled.name.toLowerCase()}</Button><Button onClick={bench.notNow}>Not now</Button></span>}>Provoking spoils it.</StopLine>
+              <StopLine lead={`${listed(bench.spoiled.names)} first.`} action={<span className="flex gap-2"><Button onClick={() => { if (bench.spoiled) { bench.go(bench.spoiled.id); } }}>Go to {bench.spoiled.names[0]?.toLowerCase()}</Button><Button onClick={bench.notNow}>Not now</Button></span>}>Provoking spoils {bench.spoiled.names.length === 1 ? "it" : "them"}.</StopLine>
             ) : stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />}
             {sheet.length === 0 && (
               <ReadingStrip statements={waiting ? [] : (known?.statements ?? [])} note={note}>

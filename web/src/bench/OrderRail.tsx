@@ -34,14 +34,14 @@ export function OrderRail({ region, order, progress, locked, current, elapsed, p
     <nav aria-label="Order of the tests" className="relative flex min-h-0 flex-row gap-3 overflow-x-auto border-b border-line py-1 pl-3 lg:flex-col lg:gap-0 lg:overflow-x-hidden lg:overflow-y-auto lg:border-r lg:border-b-0 lg:py-0 lg:pl-0">
       {order.map((section, index) => {
         const done = section.items.filter((item) => !["OPEN", "PARTLY"].includes(progress(item))).length;
-        const name = `${section.position} ${String(index)}`;
+        const name = `${section.name} ${String(index)}`;
         const open = changing || index === at || opened === name || section.position === ADDED;
         return (
           <section key={name} className="flex shrink-0 items-center gap-2 lg:block">
             <h2>
               <button type="button" aria-expanded={open} onClick={() => { setOpened(opened === name ? undefined : name); }}
                 className="flex min-h-12 w-full items-center justify-between gap-3 text-left text-note font-semibold text-soft hover:bg-tan lg:pr-3 lg:pl-3">
-                <span><span aria-hidden="true" className="inline-block w-4">{open ? "▾" : "▸"}</span>{section.position}</span> <span className="whitespace-nowrap">{done} of {section.items.length}</span>
+                <span><span aria-hidden="true" className="inline-block w-4">{open ? "▾" : "▸"}</span>{section.name}</span> <span className="whitespace-nowrap">{done} of {section.items.length}</span>
               </button>
             </h2>
             {open && (

@@ -1,5 +1,5 @@
 import { withChoice, withMeasure, type Test } from "../examination/commands";
-import { choices, measure, type InForce } from "../examination/history";
+import { choices, measure, type InForce, type Part, type Side } from "../examination/history";
 import { sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { ChoiceRow } from "./ChoiceRow";
@@ -11,6 +11,8 @@ import { PositionsPanel } from "./PositionsPanel";
 import { InvolvedPanel, WellPanel } from "./ResponsePanels";
 import { SheetPanel } from "./SheetPanel";
 import type { Bench } from "./useBench";
+import { LandmarkWalk } from "./walk/LandmarkWalk";
+import { isWalk } from "./walk/ring";
 
 interface RecorderProps {
   bench: Bench;
@@ -27,7 +29,8 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
   const { test, well, involved, here, there, known } = bench;
   const attempts = well === "LEFT" ? { LEFT: there, RIGHT: here } : { LEFT: here, RIGHT: there };
   if (bench.sheet.length > 0) {
-    return <SheetPanel tests={bench.sheet} state={state} well={well} progress={bench.testProgress} locked={bench.testLocked} onOpen={bench.openCard} onRecord={(of, side, parts) => { bench.record(side, parts, of); }} />;
+    const sheet = { tests: bench.sheet, state, well, progress: bench.testProgress, locked: bench.testLocked, onOpen: bench.openCard, onRecord: (of: Test, side: Side, parts: Part[]) => { bench.record(side, parts, of); } };
+    return isWalk(bench.sheet) ? <LandmarkWalk {...sheet} statements={bench.statements} onQuiet={bench.quiet} /> : <SheetPanel {...sheet} />;
   }
   const plain = (parts: Test["parts"]) => parts.filter((part) => !part.unit && part.positions.length === 0 && !["quality", "grade"].includes(part.key));
   const rows = plain(test.parts).map((part) => (

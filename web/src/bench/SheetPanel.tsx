@@ -1,9 +1,10 @@
-import { nothing, withChoice, type Test } from "../examination/commands";
+import type { Test } from "../examination/commands";
 import { choices, latestAttempt, otherSide, type InForce, type Part, type Side } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
 import { ProgressGlyph, type Progress } from "../shared/drawings/ProgressGlyph";
 import { LockGlyph } from "../intake/LockNotice";
 import { Button } from "../shared/ui/Button";
+import { askedOnSheet, exceptions, normalOf, withException } from "./sheet";
 
 interface SheetPanelProps {
   tests: Test[];
@@ -23,7 +24,7 @@ export function SheetPanel({ tests, state, well, progress, locked, onOpen, onRec
     <section aria-label="Sheet" className="border-2 border-ink bg-sheet px-2.5 py-1">
       <div aria-hidden="true" className="hidden grid-cols-[minmax(0,11rem)_1fr] gap-x-2 text-note text-soft sm:grid"><span /><span className="font-semibold text-ink">{capital(sideWord(involved))}, involved</span></div>
       {tests.map((test) => {
-        const rows = test.parts.filter((part) => !part.unit && part.key !== "quality");
+        const rows = askedOnSheet(test);
         return (
           <div key={test.id} role="group" aria-label={test.shortName} className="grid grid-cols-1 items-center gap-x-2 border-b border-line py-0.5 last:border-b-0 sm:grid-cols-[minmax(0,11rem)_1fr]">
             <button type="button" onClick={() => { onOpen(test.id); }} className="flex min-h-12 items-center gap-1.5 text-left text-read leading-tight hover:underline" title="Open its card">
@@ -34,13 +35,8 @@ export function SheetPanel({ tests, state, well, progress, locked, onOpen, onRec
                 const here = latestAttempt(state, test.id, involved);
                 const there = latestAttempt(state, test.id, well);
                 const normal = normalOf(test, part.key);
-                const answers = part.options.filter((option) => option.value !== normal);
-                const set = (side: Side, value: string) => {
-                  const attempt = side === involved ? here : there;
-                  const parts = attempt?.parts ?? nothing(test, side === involved ? "involved" : "well");
-                  const next = withChoice(test, parts, part.key, value);
-                  onRecord(test, side, next.some((each) => each.key === part.key) || normal === undefined ? next : [...next, { key: part.key, choice: normal }]);
-                };
+                const answers = exceptions(test, part);
+                const set = (side: Side, value: string) => { onRecord(test, side, withException(test, side === involved ? here : there, side === involved ? "involved" : "well", part.key, value)); };
                 return (
                   <div key={part.key} role="group" aria-label={`${test.shortName}: ${part.label}`} className="flex flex-wrap items-center gap-1">
                     {rows.length > 1 && <span aria-hidden="true" className="w-20 text-note font-semibold text-soft">{part.label}</span>}
@@ -60,8 +56,4 @@ export function SheetPanel({ tests, state, well, progress, locked, onOpen, onRec
       })}
     </section>
   );
-}
-
-function normalOf(test: Test, key: string): string | undefined {
-  return test.nothing.find((part) => part.key === key)?.choice ?? undefined;
 }

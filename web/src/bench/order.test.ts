@@ -11,8 +11,8 @@ const test = (id: string, rest: Partial<Schemas["TestJson"]> = {}): Schemas["Tes
 const region: Schemas["RegionJson"] = {
   region: "shoulder", revision: "1", changeSeconds: 60, first: [],
   steps: [
-    { position: "Standing", testIds: ["look", "wall", "arc"], together: [{ name: "Look", testIds: ["look", "wall"] }] },
-    { position: "Supine", testIds: ["fear", "relocate"], together: [] },
+    { name: "Standing", position: "Standing", testIds: ["look", "wall", "arc"], together: [{ name: "Look", testIds: ["look", "wall"] }] },
+    { name: "Supine", position: "Supine", testIds: ["fear", "relocate"], together: [] },
   ],
   tests: [test("look"), test("wall"), test("arc"), test("fear", { shortName: "Fear", stops: [{ part: "apprehension", values: ["yes"], because: "that is the answer", closes: ["jerk"] }] }), test("relocate", { follows: true }), test("jerk")],
 };

@@ -14,6 +14,8 @@ export interface OrderItem {
 
 /** Rows that need no change of the patient's position. */
 export interface OrderSection {
+  /** What it is called. */
+  name: string;
   position: string;
   items: OrderItem[];
 }
@@ -23,7 +25,7 @@ interface OrderWishes {
   own: readonly string[];
   /** Tests beyond the order that are done, or that one stands at. */
   added: readonly string[];
-  /** Tests that make no sense yet. */
+  /** Tests that make no sense yet, or not for where it hurts. */
   hidden: ReadonlySet<string>;
 }
 
@@ -33,25 +35,25 @@ export const ADDED = "Added";
 /** The order of the tests by the patient's position. With an order of one's own, sections follow the rows as they come. */
 export function sections(region: Region, { own, added, hidden }: OrderWishes): OrderSection[] {
   const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
-  const usual = region.steps.flatMap((step) => rows(step, names).map((item) => ({ position: step.position, item })));
-  const visible = usual.map(({ position, item }) => ({ position, item: { ...item, testIds: item.testIds.filter((id) => !hidden.has(id)) } })).filter(({ item }) => item.testIds.length > 0)
-    .map(({ position, item }) => ({ position, item: { ...item, id: item.testIds[0] ?? item.id } }));
+  const usual = region.steps.flatMap((step) => rows(step, names).map((item) => ({ name: step.name, position: step.position, item })));
+  const visible = usual.map(({ item, ...where }) => ({ ...where, item: { ...item, testIds: item.testIds.filter((id) => !hidden.has(id)) } })).filter(({ item }) => item.testIds.length > 0)
+    .map(({ item, ...where }) => ({ ...where, item: { ...item, id: item.testIds[0] ?? item.id } }));
   const place = (item: OrderItem) => {
     const found = own.findIndex((id) => item.testIds.includes(id));
     return found < 0 ? own.length : found;
   };
   const sorted = own.length === 0 ? visible : [...visible].sort((a, b) => place(a.item) - place(b.item));
   const result: OrderSection[] = [];
-  for (const { position, item } of sorted) {
+  for (const { name, position, item } of sorted) {
     const last = result.at(-1);
-    if (last?.position === position) {
+    if (last?.name === name && last.position === position) {
       last.items.push(item);
     } else {
-      result.push({ position, items: [item] });
+      result.push({ name, position, items: [item] });
     }
   }
   const extra = added.map((id) => ({ id, name: names.get(id) ?? id, testIds: [id], sheet: false }));
-  return extra.length > 0 ? [...result, { position: ADDED, items: extra }] : result;
+  return extra.length > 0 ? [...result, { name: ADDED, position: ADDED, items: extra }] : result;
 }
 
 function rows(step: Region["steps"][number], names: ReadonlyMap<string, string>): OrderItem[] {
@@ -94,5 +96,6 @@ export function plannedMinutes(region: Region, order: readonly OrderSection[]): 
     const test = tests.get(id);
     return sum + (test ? test.seconds * (test.wellSideParts.length > 0 ? 2 : 1) : 0);
   }, 0);
-  return (testing + region.changeSeconds * Math.max(0, order.length - 1)) / 60;
+  const moves = order.filter((section, at) => at > 0 && section.position !== order[at - 1]?.position).length;
+  return (testing + region.changeSeconds * moves) / 60;
 }

@@ -58,6 +58,10 @@ export interface Bench {
   /** Records measures of one side that came at once. */
   measure: (side: Side, ...measures: Measured[]) => void;
   nothingBoth: () => void;
+  /** "Nothing" on both sides for some tests of the sheet at hand, which stays open. */
+  quiet: (tests: Test[]) => void;
+  /** What the server says of a test. */
+  statements: (id: string) => Schemas["StatementJson"][];
   leaveOut: (reason?: string) => void;
   takeBack: () => void;
   bringBack: () => void;
@@ -66,8 +70,8 @@ export interface Bench {
   keepOne: (kept: Attempt, others: Attempt[]) => void;
   moveRow: (item: OrderItem, by: 1 | -1) => void;
   usualOrder: (() => void) | undefined;
-  /** A measure that provoking would spoil and that is still missing; asked for once. */
-  spoiled: { id: string; name: string } | undefined;
+  /** Measures that provoking would spoil and that are still missing, with the first of them; asked for once. */
+  spoiled: { id: string; names: string[] } | undefined;
   notNow: () => void;
 }
 
@@ -84,7 +88,10 @@ export function useBench(live: LiveExamination): Bench {
   const byId = new Map(region.tests.map((test) => [test.id, test]));
   const states = new Map(weighing?.tests.map((each) => [each.testId, each]));
   const done = (id: string) => latestAttempt(state, id, involved) !== undefined;
-  const hidden = new Set(region.tests.filter((test) => test.follows && !done(test.id) && test.id !== state.standAt && (waiting || !states.has(test.id) || states.get(test.id)?.waits != null)).map((test) => test.id));
+  const usualHere = weighing ? new Set(weighing.order) : undefined;
+  const tooEarly = (of: Test) => of.follows && (waiting || !states.has(of.id) || states.get(of.id)?.waits != null);
+  const elsewhere = (of: Test) => usualHere !== undefined && !usualHere.has(of.id) && !state.attempts.some((each) => each.testId === of.id);
+  const hidden = new Set(region.tests.filter((test) => !done(test.id) && test.id !== state.standAt && (tooEarly(test) || elsewhere(test))).map((test) => test.id));
   const routine = region.steps.flatMap((step) => step.testIds);
   const added = region.tests.map((each) => each.id).filter((id) => !routine.includes(id) && (id === state.standAt || state.attempts.some((each) => each.testId === id)));
   const own = state.answers.get(ORDER)?.values ?? [];
@@ -125,7 +132,7 @@ export function useBench(live: LiveExamination): Bench {
   const later = [...rows.slice(at + 1), ...rows.slice(0, at)].find(untouched);
   const sectionOf = (item: OrderItem) => order.find((section) => section.items.includes(item));
   const way = known?.variant?.value;
-  const missing = asked || test.provocation < PROVOKES || latest ? undefined : region.first.find((id) => !done(id) && !isLocked(id));
+  const missing = asked || test.provocation < PROVOKES || latest ? [] : region.first.filter((id) => !done(id) && !isLocked(id));
   const positions = known?.variant?.positions ?? [];
 
   /** A new position is announced once, before anything is done in it. */
@@ -197,6 +204,8 @@ export function useBench(live: LiveExamination): Bench {
       const attempts = [...tests.flatMap(both), ...exceptions.map((each) => newAttempt(each, well, nothing(each, "well"), undefined))];
       live.add(attempts.length > 0 ? record(attempts, later?.id ?? test.id) : move(later?.id ?? test.id));
     },
+    quiet: (tests) => { live.add(record(tests.flatMap(both), row.id)); },
+    statements: (id) => (live.upToDate ? (states.get(id)?.statements ?? []) : []),
     leaveOut: (reason) => {
       const tests = sheet.length > 0 ? sheet.filter((each) => !done(each.id) && !isLocked(each.id)) : [test];
       announce(later);
@@ -208,7 +217,7 @@ export function useBench(live: LiveExamination): Bench {
     sayBefore: (answer) => { live.add(tell([answer], test.id)); },
     keepOne: (kept, others) => { live.add(record([{ ...newAttempt(test, kept.side, kept.parts, kept), tryNumber: kept.tryNumber, supersedes: others.map((each) => each.id) }], test.id)); },
     moveRow: (item, by) => { live.add(tell([{ question: ORDER, values: movedBy(order, item, by) }], test.id)); },
-    spoiled: missing ? { id: missing, name: byId.get(missing)?.shortName ?? missing } : undefined,
+    spoiled: missing[0] ? { id: missing[0], names: missing.map((id) => byId.get(id)?.shortName ?? id) } : undefined,
     notNow: () => { window.localStorage.setItem(ASKED + live.examination.id, "yes"); setAsked(true); },
     usualOrder: own.length > 0 ? () => { live.add(tell([{ question: ORDER, values: [] }], test.id)); } : undefined,
   };

@@ -10,7 +10,7 @@ import { useAddress } from "../shared/useAddress";
 
 type Use = Schemas["RecordJson"]["use"];
 
-const USES: Record<Use, string> = { IN_USE: "In use", SHOWN: "Shown beside", UNUSED: "Kept, not used", WAITING: "Card to come" };
+const USES: Record<Use, string> = { IN_USE: "In use", SHOWN: "Shown beside", UNUSED: "Kept, not used" };
 
 /** Every published result with all that is known of it, whether it weighs, and why. To read. */
 export function LedgerView() {

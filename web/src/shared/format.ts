@@ -86,3 +86,10 @@ export const KILOGRAM = 9.80665;
 export function force(newtons: number, unit: "N" | "kg"): string {
   return unit === "N" ? `${String(Math.round(newtons))} N` : `${(newtons / KILOGRAM).toFixed(1)} kg`;
 }
+
+/** Names as they stand at the head of a sentence: "Range, grip and key pinch". */
+export function listed(names: readonly string[]): string {
+  const [first, ...rest] = names;
+  const said = [first ?? "", ...rest.map((name) => name.toLowerCase())];
+  return said.length < 2 ? (said[0] ?? "") : `${said.slice(0, -1).join(", ")} and ${said.at(-1) ?? ""}`;
+}

@@ -196,7 +196,7 @@ public final class CatalogueReader {
         node.allowing("region", "conditions", "clusters", "first", "steps");
         List<Routine.Step> steps = new ArrayList<>();
         for (SourceNode step : node.list("steps")) {
-            step.allowing("position", "tests", "together");
+            step.allowing("name", "position", "zones", "tests", "together");
             List<Routine.Together> together = new ArrayList<>();
             List<TestId> tests = known.tests(step, "tests");
             for (SourceNode sheet : step.list("together")) {
@@ -207,7 +207,7 @@ public final class CatalogueReader {
                 }
                 together.add(new Routine.Together(sheet.text("name"), gathered));
             }
-            steps.add(new Routine.Step(step.text("position"), tests, together));
+            steps.add(new Routine.Step(step.text("name", step.text("position")), step.text("position"), step.texts("zones"), tests, together));
         }
         List<ClusterId> clusters = node.list("clusters").stream().map(known::cluster).toList();
         routines.put(node.text("region"), new Routine(node.text("region"), node.list("conditions").stream().map(known::condition).toList(), clusters, known.tests(node, "first"), steps));

@@ -83,4 +83,12 @@ final class ConductReader {
                     forces, node.list("held").stream().map(held -> held.asOneOf(Pose.Mark.class)).toList(), arc);
         });
     }
+
+    /** Where a landmark lies; empty where the test is none. */
+    Optional<Place> place(SourceNode test) {
+        return test.optionalChild("place").map(node -> {
+            node.allowing("view", "zone", "x", "y");
+            return new Place(node.oneOf("view", Place.View.class), node.text("zone"), node.number("x", 0, 100), node.number("y", 0, 100));
+        });
+    }
 }

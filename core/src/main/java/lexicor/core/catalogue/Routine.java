@@ -1,5 +1,6 @@
 package lexicor.core.catalogue;
 
+import java.util.Collection;
 import java.util.List;
 
 /**
@@ -20,10 +21,13 @@ public record Routine(String region, List<ConditionId> conditions, List<ClusterI
     /**
      * Tests done without asking the patient to move.
      *
+     * @param name     what the step is called; the patient's position where it has no name of its own
+     * @param zones    where it has to hurt for the step to be in the order; empty where it always is
      * @param together tests among them that are looked at as one, "all normal" being one answer
      */
-    public record Step(String position, List<TestId> tests, List<Together> together) {
+    public record Step(String name, String position, List<String> zones, List<TestId> tests, List<Together> together) {
         public Step {
+            zones = List.copyOf(zones);
             tests = List.copyOf(tests);
             together = List.copyOf(together);
         }
@@ -36,7 +40,14 @@ public record Routine(String region, List<ConditionId> conditions, List<ClusterI
         }
     }
 
+    /** Every test that may stand in the order. */
     public List<TestId> order() {
-        return steps.stream().flatMap(step -> step.tests().stream()).toList();
+        return order(List.of());
+    }
+
+    /** The order for a patient who hurts in these zones; all of it where no zone is known. */
+    public List<TestId> order(Collection<String> zones) {
+        return steps.stream().filter(step -> step.zones().isEmpty() || zones.isEmpty() || step.zones().stream().anyMatch(zones::contains))
+                .flatMap(step -> step.tests().stream()).distinct().toList();
     }
 }

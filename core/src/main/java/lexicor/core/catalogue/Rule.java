@@ -138,6 +138,25 @@ public sealed interface Rule {
         }
     }
 
+    /** A measure in hundredths of another measure of the same side lies within [from, to]; unknown where the other is 0. */
+    record Share(String part, String of, double from, double to) implements Rule {
+        @Override
+        public Truth truth(Answers answers) {
+            OptionalDouble measure = answers.measure(Answers.Asked.THIS, part);
+            OptionalDouble whole = answers.measure(Answers.Asked.THIS, of);
+            if (measure.isEmpty() || whole.isEmpty() || whole.getAsDouble() == 0) {
+                return Truth.UNKNOWN;
+            }
+            double value = 100 * measure.getAsDouble() / whole.getAsDouble();
+            return Truth.of(value >= from && value <= to);
+        }
+
+        @Override
+        public Stream<Rule> leaves() {
+            return Stream.of(this);
+        }
+    }
+
     /** How a measure went from the first to the second go within one attempt. */
     enum Change { LESS, SAME, MORE }
 

@@ -13,7 +13,7 @@ import lexicor.core.source.SourceNode;
 final class RuleReader {
 
     private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)}");
-    private static final String VOCABULARY = "all, any, at-context, in, is, not, repeated, school, side-difference, window";
+    private static final String VOCABULARY = "all, any, at-context, in, is, not, repeated, school, share, side-difference, window";
 
     private final List<PartDefinition> parts;
     private final SchoolReader schools;
@@ -41,6 +41,7 @@ final class RuleReader {
             case "window" -> window(body);
             case "at-context" -> atContext(body);
             case "side-difference" -> sideDifference(body);
+            case "share" -> share(body);
             case "repeated" -> repeated(body);
             case "school" -> school(body);
             default -> throw node.fault("'" + fields.keySet().iterator().next() + "' is not a rule; allowed: " + VOCABULARY);
@@ -141,6 +142,17 @@ final class RuleReader {
         }
         double from = body.number("from", -span, span);
         return new Rule.SideDifference(measure.key(), Rule.Compared.DIFFERENCE, from, body.number("to", from, span));
+    }
+
+    private Rule share(SourceNode body) {
+        body.allowing("part", "of", "from", "to");
+        placed(body);
+        String whole = body.text("of");
+        if (!(part(body.child("of"), whole) instanceof PartDefinition.Measure)) {
+            throw body.child("of").fault("part '" + whole + "' has a list of answers; allowed here: a part that is measured");
+        }
+        double from = body.number("from", 0, 1000);
+        return new Rule.Share(measure(body).key(), whole, from, body.number("to", from, 1000));
     }
 
     private Rule repeated(SourceNode body) {

@@ -68,6 +68,9 @@ public final class RuleWords {
         if (rule instanceof Rule.SideDifference difference) {
             return sides(difference);
         }
+        if (rule instanceof Rule.Share share) {
+            return label(share.part()) + " " + number(share.from()) + " to " + number(share.to()) + " % of " + label(share.of()).toLowerCase(Locale.ROOT);
+        }
         if (rule instanceof Rule.Repeated repeated) {
             return label(repeated.part()) + " " + repeated.change().name().toLowerCase(Locale.ROOT) + " by " + number(repeated.by()) + " the second time";
         }

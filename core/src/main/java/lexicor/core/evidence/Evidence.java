@@ -116,11 +116,6 @@ public final class Evidence {
         return record(id).originator() || ties.get(id) instanceof Tie.ToTest tie && tie.inventors();
     }
 
-    /** Whether studies of a condition wait for their tests to be written: it is measured, though nothing can be weighed yet. */
-    public boolean waitsFor(ConditionId condition) {
-        return records.values().stream().anyMatch(record -> record.condition().equals(condition.value()) && ties.get(record.id()) instanceof Tie.Later);
-    }
-
     /** What a record speaks for. Never null. */
     public Tie tie(RecordId id) {
         return ties.get(record(id).id());

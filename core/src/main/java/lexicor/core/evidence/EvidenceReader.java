@@ -22,7 +22,7 @@ import lexicor.core.source.SourceNode;
 public final class EvidenceReader {
 
     private static final String HOME = "/lexicor/evidence/";
-    private static final List<String> TIES = List.of("ties-shoulder.yaml", "ties-neck.yaml", "ties-hand.yaml", "ties-later.yaml");
+    private static final List<String> TIES = List.of("ties-shoulder.yaml", "ties-neck.yaml", "ties-hand.yaml", "ties-wrist-hand.yaml", "ties-elbow.yaml");
 
     private final Catalogue catalogue;
     private final String ledgerFile;
@@ -62,11 +62,7 @@ public final class EvidenceReader {
     }
 
     private void tie(SourceNode node) {
-        node.allowing("record", "test", "criterion", "condition", "cluster", "clue", "series", "inventors", "note", "unused", "later", "subjects");
-        if (node.has("later")) {
-            later(node);
-            return;
-        }
+        node.allowing("record", "test", "criterion", "condition", "cluster", "clue", "series", "inventors", "note", "unused");
         AccuracyRecord record = records.get(key(node));
         if (record == null) {
             throw node.fault("record '" + node.text("record") + "' is not in the ledger");
@@ -83,20 +79,6 @@ public final class EvidenceReader {
         }
         if (ties.put(record.id(), tie) != null) {
             throw node.fault("record '" + record.id() + "' is tied twice");
-        }
-    }
-
-    /** Subjects whose tests are still to be written; a subject that is in the catalogue has to be tied record by record. */
-    private void later(SourceNode node) {
-        for (SourceNode subject : node.list("subjects")) {
-            List<AccuracyRecord> about = records.values().stream().filter(record -> record.subject().equals(subject.asText())).toList();
-            if (about.isEmpty()) {
-                throw subject.fault("no record is about '" + subject.asText() + "'");
-            }
-            if (subjects().contains(subject.asText())) {
-                throw subject.fault("'" + subject.asText() + "' is in the catalogue; allowed: a tie for each of its records");
-            }
-            about.forEach(record -> ties.putIfAbsent(record.id(), new Tie.Later(record.id(), node.text("later"))));
         }
     }
 
@@ -117,7 +99,7 @@ public final class EvidenceReader {
         if (!catalogue.clues().containsKey(clue)) {
             throw node.fault("clue '" + clue + "' is not known; allowed: " + catalogue.clues().keySet());
         }
-        if (record.kind() != AccuracyRecord.Kind.HISTORY || !record.condition().equals(condition.value())) {
+        if (record.kind() == AccuracyRecord.Kind.CLUSTER || !record.condition().equals(condition.value())) {
             throw node.fault("record '" + record.id() + "' is about '" + record.subject() + "' and '" + record.condition() + "'; allowed: a clue for that condition");
         }
         return new Tie.ToClue(record.id(), clue, condition, node.oneOf("series", Series.class));
@@ -144,18 +126,11 @@ public final class EvidenceReader {
                 node.text("note", ""));
     }
 
-    private Set<String> subjects() {
-        Set<String> subjects = new HashSet<>();
-        catalogue.tests().keySet().forEach(test -> subjects.add(test.value()));
-        catalogue.clusters().forEach(cluster -> subjects.add(cluster.id().value()));
-        return subjects;
-    }
-
     private void refuseUntied() {
         for (AccuracyRecord record : records.values()) {
             if (!ties.containsKey(record.id())) {
                 throw new SourceException(ledgerFile, record.line(), "record '" + record.id() + "' about '" + record.subject()
-                        + "' is not tied; allowed: test, criterion and condition; a cluster; a clue; unused with a reason; or later");
+                        + "' is not tied; allowed: test, criterion and condition; a cluster; a clue; or unused with a reason");
             }
         }
     }

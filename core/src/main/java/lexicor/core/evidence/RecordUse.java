@@ -15,9 +15,7 @@ public record RecordUse(Use use, String because) {
         /** It is shown beside the one in use. */
         SHOWN,
         /** It is kept and weighs nothing. */
-        UNUSED,
-        /** Its test is still to be written. */
-        WAITING
+        UNUSED
     }
 
     /** Never null. */
@@ -25,9 +23,6 @@ public record RecordUse(Use use, String because) {
         Tie tie = evidence.tie(record.id());
         if (tie instanceof Tie.Unused unused) {
             return new RecordUse(Use.UNUSED, unused.because());
-        }
-        if (tie instanceof Tie.Later later) {
-            return new RecordUse(Use.WAITING, "its card is still to be written (" + later.region() + ")");
         }
         if (tie instanceof Tie.ToClue clue) {
             return ofClue(record, clue, evidence);

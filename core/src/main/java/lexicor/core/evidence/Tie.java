@@ -31,8 +31,4 @@ public sealed interface Tie {
     /** It is shown and not used. */
     record Unused(RecordId record, String because) implements Tie {
     }
-
-    /** Its subject is not in the catalogue yet; {@code region} is where it will belong. */
-    record Later(RecordId record, String region) implements Tie {
-    }
 }

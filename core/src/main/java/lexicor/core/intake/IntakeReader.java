@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Routine;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Lock;
 import lexicor.core.source.Fingerprint;
@@ -46,6 +47,7 @@ public final class IntakeReader {
         }
         requireOnce(root.list("questions"), "id");
         requireOnce(root.list("zones"), "zone");
+        requireZonesOfRoutines(root.child("zones"));
         return new IntakeForm(Fingerprint.of(List.of(text)), root.list("zones").stream().map(this::zone).toList(),
                 root.list("areas").stream().map(this::drawing).toList(), questions,
                 root.list("follows").stream().map(node -> follows(node, questions)).toList());
@@ -57,6 +59,16 @@ public final class IntakeReader {
             if (!seen.add(node.text(field))) {
                 throw node.fault(field + " '" + node.text(field) + "' stands here twice");
             }
+        }
+    }
+
+    /** A step of a routine that waits for a zone nobody can name would never be in the order. */
+    private void requireZonesOfRoutines(SourceNode zones) {
+        for (Routine routine : catalogue.routines().values()) {
+            List<String> named = zones.items().stream().filter(zone -> zone.text("region").equals(routine.region())).map(zone -> zone.text("zone")).toList();
+            routine.steps().stream().flatMap(step -> step.zones().stream()).filter(zone -> !named.contains(zone)).findFirst().ifPresent(zone -> {
+                throw zones.fault("the routine of the " + routine.region() + " waits for zone '" + zone + "', which is none of its zones; allowed: " + named);
+            });
         }
     }
 

@@ -29,6 +29,9 @@ import org.snakeyaml.engine.v2.nodes.SequenceNode;
  */
 public final class SourceNode {
 
+    /** A file of landmarks shares one card and one list of parts among many tests. */
+    private static final int MOST_ALIASES = 500;
+
     private final String file;
     private final Node node;
 
@@ -39,7 +42,7 @@ public final class SourceNode {
 
     /** Reads one YAML document. {@code file} is the name used in messages. */
     public static SourceNode parse(String file, String yaml) {
-        LoadSettings settings = LoadSettings.builder().setLabel(file).setUseMarks(true).build();
+        LoadSettings settings = LoadSettings.builder().setLabel(file).setUseMarks(true).setMaxAliasesForCollections(MOST_ALIASES).build();
         try {
             Node root = new Compose(settings).composeReader(new StringReader(yaml))
                     .orElseThrow(() -> new SourceException(file, 1, "the file is empty"));

@@ -137,7 +137,7 @@ public final class Weighing {
     /** Whether any finding about a condition has figures: a test (written or still to be), something told, or a level of a set. */
     public boolean measured(ConditionId condition) {
         return measured.computeIfAbsent(condition, id -> catalogue.tests().values().stream().anyMatch(test -> evidence.inUse(test.id(), id).isPresent())
-                || evidence.waitsFor(id) || catalogue.clues().keySet().stream().anyMatch(clue -> evidence.weighsClue(clue, id))
+                || catalogue.clues().keySet().stream().anyMatch(clue -> evidence.weighsClue(clue, id))
                 || catalogue.clusters().stream().anyMatch(cluster -> cluster.condition().equals(id)
                         && cluster.levels().stream().anyMatch(level -> ClusterLevels.figure(cluster, level, evidence).isPresent())));
     }

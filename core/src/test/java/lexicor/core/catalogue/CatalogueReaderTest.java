@@ -78,13 +78,17 @@ class CatalogueReaderTest {
             clusters.yaml         | from: 3              | from: 2                   | a count of 2 falls into two levels
             clusters.yaml         | to: 2                | to: 1                     | the levels leave out a count
             routines.yaml         | sh-neer              | sh-near                   | test 'sh-near' is not known
-            routines.yaml         | 'first: [ha-grip]'   | 'first: [ha-grips]'       | test 'ha-grips' is not known
+            routines.yaml         | 'first: [el-grip-diff]' | 'first: [el-grips]'     | test 'el-grips' is not known
             routines.yaml         | 'name: Look, tests: [sh-look' | 'name: Look, tests: [sh-rom' | a sheet gathers tests of its own step
             tests/shoulder-first.yaml | 'spares: [sh-relocation' | 'spares: [sh-relocate' | test 'sh-relocate' is not known
             tests/shoulder-first.yaml | 'when: {is: {part: relief, value: none}}' | 'when: {not: {is: {part: relief, value: none}}}' | allowed: 'is' or 'in' about one part of this side
             tests/shoulder-first.yaml | 'ends: joint' | 'ends: visit' | 'visit' is not known here; allowed: hold, joint
             tests/shoulder-cuff.yaml | 'nothing: {lag: 0}' | 'nothing: {lag: 121}' | 'lag' is 121.0; allowed: 0.0 to 120.0
             tests/sh-er-resist.yaml | 'pain: none, strength: weak}' | 'pain: nil, strength: weak}' | 'nil' is not an answer for 'pain'
+            tests/hand-nerves.yaml | 'share: {part: depth, of: width' | 'share: {part: depth, of: height' | part 'height' is not recorded by this test
+            tests/elbow-move-load.yaml | 'share: {part: force-straight, of: force-bent' | 'share: {part: force-straight, of: pain' | part 'pain' has a list of answers
+            tests/elbow-landmarks.yaml | 'view: elbow-outer' | 'view: elbow-front'      | 'elbow-front' is not known here; allowed: back, palm, elbow-outer
+            tests/elbow-landmarks.yaml | 'x: 57, y: 55'      | 'x: 157, y: 55'          | field 'x' is 157.0; allowed: 0.0 to 100.0
             conditions-shoulder.yaml | first-contact: 0.65 | first-contact: 65       | field 'first-contact' is 65.0; allowed: 0.001 to 0.999
             conditions-shoulder.yaml | within: cuff-tear-full | within: cuff         | condition 'cuff' is not known
             """)

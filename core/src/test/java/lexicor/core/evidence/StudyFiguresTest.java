@@ -65,7 +65,9 @@ class StudyFiguresTest {
             E036 | IN_USE  | weighs what was told
             E090 | UNUSED  | healthy people only
             E099 | IN_USE  | largest independent
-            E016 | WAITING | still to be written
+            E016 | UNUSED  | not for diagnosis
+            E153 | IN_USE  | independent
+            E248 | IN_USE  | independent
             """)
     void every_record_says_whether_it_weighs_and_why(String id, RecordUse.Use use, String because) {
         RecordUse said = RecordUse.of(record(id), EVIDENCE, CATALOGUE, CATALOGUE.usualSchools());

@@ -26,7 +26,8 @@ import org.junit.jupiter.api.TestFactory;
 class ReadingTableTest {
 
     private static final List<String> TABLES = List.of("readings-shoulder.yaml", "readings-first.yaml", "readings-cuff.yaml", "readings-labrum.yaml",
-            "readings-instability.yaml", "readings-look-feel-move.yaml", "readings-neck.yaml", "readings-arm.yaml", "readings-wrist-ulnar.yaml");
+            "readings-instability.yaml", "readings-look-feel-move.yaml", "readings-neck.yaml", "readings-arm.yaml", "readings-wrist-ulnar.yaml",
+            "readings-landmarks.yaml", "readings-elbow.yaml", "readings-wrist-radial.yaml", "readings-hand.yaml");
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
 
     private static Stream<SourceNode> tests() {

@@ -64,6 +64,15 @@ class RuleVocabularyTest {
         assertThat(new Rule.SideDifference("angle", Rule.Compared.SHARE, 0, 50).truth(compared(here, there))).isEqualTo(truth);
     }
 
+    @ParameterizedTest(name = "{0} of {1}")
+    @CsvSource({"42, 60, YES", "41.9, 60, NO", "0, 60, NO", "42, 0, UNKNOWN"})
+    void one_measure_in_hundredths_of_another_of_the_same_side(double depth, double width, Truth truth) {
+        Rule rule = new Rule.Share("depth", "width", 70, 200);
+        assertThat(rule.truth(answers(measured("depth", depth, "", 1), measured("width", width, "", 1)))).isEqualTo(truth);
+        assertThat(rule.truth(answers(measured("depth", depth, "", 1)))).isEqualTo(Truth.UNKNOWN);
+        assertThat(rule.comparesSides()).isFalse();
+    }
+
     @Test
     void without_the_other_side_a_comparison_is_not_yet_known() {
         Rule rule = new Rule.SideDifference("angle", Rule.Compared.DIFFERENCE, 5, 180);

@@ -59,8 +59,7 @@ class PatternAndFamilyTest {
     }
 
     @Test
-    void a_condition_whose_tests_are_still_to_be_written_is_not_called_unmeasured() {
-        assertThat(EVIDENCE.waitsFor(ConditionId.of("de-quervain"))).isTrue();
+    void a_condition_that_one_usable_study_speaks_about_is_not_called_unmeasured() {
         assertThat(WEIGHING.measured(ConditionId.of("de-quervain"))).isTrue();
         assertThat(WEIGHING.measured(ConditionId.of("ecu-instability"))).as("nobody has measured it").isFalse();
     }

@@ -77,7 +77,7 @@ class Appraisal {
     List<TestReading> readings(ExaminationRow row, History history, IntakeState told) {
         Schools schools = intake.schools(row, told);
         OtherSide other = row.otherSideInvolved() ? OtherSide.INVOLVED : OtherSide.WELL;
-        Set<TestId> tests = new LinkedHashSet<>(catalogue.routine(row.region()).order());
+        Set<TestId> tests = new LinkedHashSet<>(catalogue.routine(row.region()).order(told.zones()));
         tests.addAll(history.tests());
         return tests.stream().map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other)).toList();
     }
@@ -98,12 +98,12 @@ class Appraisal {
         OpenTests open = openTests(recorded, told, readings);
         List<TestValue> ahead = ahead(recorded, open, visit, readings);
         Schools schools = intake.schools(row, told);
-        Set<TestId> order = Set.copyOf(catalogue.routine(row.region()).order());
+        List<TestId> order = catalogue.routine(row.region()).order(told.zones());
         return new WeighingJson(recorded.lastNumber(), last.map(TestId::value).orElse(null),
                 states(recorded, told, schools, open, readings),
                 SafetyJson.of(told.screen()),
                 ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.getOrDefault(standing.condition().id(), standing.now()), visit.assumptions().thresholds(), catalogue)).toList(),
-                ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, order), ahead.stream().anyMatch(TestValue::worthDoing));
+                ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, Set.copyOf(order)), order.stream().map(TestId::value).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
     }
 
     /** Open tests that may be done now, the best for its time first; what is likely to hurt or frighten comes last. */

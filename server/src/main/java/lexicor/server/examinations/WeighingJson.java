@@ -18,10 +18,11 @@ import lexicor.core.weighing.Statement;
  * @param lastTest  the test recorded last; absent before the first
  * @param safety    whether testing is open
  * @param ahead     what open tests could tell, the best for its time first: those of the order and the best beyond it
+ * @param order     the usual order of the tests for where it hurts
  * @param worthGoingOn whether any open test that may be done promises enough to be worth doing
  */
 public record WeighingJson(long knows, @Schema(nullable = true) String lastTest, List<TestState> tests, SafetyJson safety, List<StandingJson> standings,
-        List<ClusterJson> clusters, List<AheadJson> ahead, boolean worthGoingOn) {
+        List<ClusterJson> clusters, List<AheadJson> ahead, List<String> order, boolean worthGoingOn) {
 
     /** How far a test has got. */
     public enum Progress { OPEN, PARTLY, READ, VOID, LEFT_OUT }

@@ -36,7 +36,7 @@ class BenchCards {
     }
 
     private static RegionJson.StepJson step(Routine.Step step) {
-        return new RegionJson.StepJson(step.position(), ids(step.tests()), step.together().stream().map(sheet -> new RegionJson.TogetherJson(sheet.name(), ids(sheet.tests()))).toList());
+        return new RegionJson.StepJson(step.name(), step.position(), ids(step.tests()), step.together().stream().map(sheet -> new RegionJson.TogetherJson(sheet.name(), ids(sheet.tests()))).toList());
     }
 
     private static List<String> ids(List<TestId> tests) {
@@ -55,7 +55,8 @@ class BenchCards {
                 conduct.stops().stream().map(stop -> new RegionJson.StopJson(stop.part(), List.copyOf(stop.values()), stop.because(),
                         stops.closes(test, stop).stream().map(TestId::value).sorted().toList())).toList(),
                 conduct.windows().stream().map(BenchCards::angle).toList(), conduct.equipment(), conduct.hold().map(BenchCards::hold).orElse(null),
-                test.pose().map(BenchCards::pose).orElse(null));
+                test.pose().map(BenchCards::pose).orElse(null),
+                test.place().map(place -> new RegionJson.PlaceJson(place.view(), place.zone(), place.x(), place.y())).orElse(null));
     }
 
     static TestSheetJson.HoldJson hold(Conduct.Hold hold) {

@@ -2,6 +2,7 @@ package lexicor.server.library;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import lexicor.core.catalogue.Place;
 
 /**
  * All that the bench needs to know of a region, so that it can work through a lost connection.
@@ -11,8 +12,8 @@ import java.util.List;
  */
 public record RegionJson(String region, String revision, double changeSeconds, List<String> first, List<StepJson> steps, List<TestJson> tests) {
 
-    /** Tests done in one position; {@code together} names those recorded on one sheet. */
-    public record StepJson(String position, List<String> testIds, List<TogetherJson> together) {
+    /** Tests done in one position, under a name; {@code together} names those recorded on one sheet. */
+    public record StepJson(String name, String position, List<String> testIds, List<TogetherJson> together) {
     }
 
     /** Tests recorded on one sheet. */
@@ -27,11 +28,16 @@ public record RegionJson(String region, String revision, double changeSeconds, L
      * @param follows whether it makes sense only after another, or only for a school: it is offered once the server says so
      * @param stops   answers that stop the hands, with the tests they close
      * @param pose    absent where a figure would mislead
+     * @param place   where it lies on a drawing; absent where it is no landmark
      */
     public record TestJson(String id, String name, String shortName, List<String> aliases, String stage, String position, int seconds, int provocation,
             String review, CardJson card, List<PartJson> parts, List<String> wellSideParts, List<GivenJson> nothing, List<UsualJson> usual,
             boolean follows, List<StopJson> stops, List<TestSheetJson.AngleJson> angles, List<String> equipment,
-            @Schema(nullable = true) TestSheetJson.HoldJson hold, @Schema(nullable = true) TestSheetJson.PoseJson pose) {
+            @Schema(nullable = true) TestSheetJson.HoldJson hold, @Schema(nullable = true) TestSheetJson.PoseJson pose, @Schema(nullable = true) PlaceJson place) {
+    }
+
+    /** Where a landmark lies on a drawing of the right side, in hundredths of its width and height. */
+    public record PlaceJson(Place.View view, String zone, double x, double y) {
     }
 
     /** One part of a whole answer: a choice, or a measure with its unit. */
