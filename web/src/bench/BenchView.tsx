@@ -16,6 +16,7 @@ import { HeadButtons, LastReading } from "./LastReading";
 import { LeaveOut } from "./LeaveOut";
 import { OrderRail } from "./OrderRail";
 import { plannedMinutes } from "./order";
+import { PathwayOffers, PathwayStrip } from "./pathways/PathwayStrip";
 import { PositionBeat } from "./PositionBeat";
 import { RankingPanel } from "./RankingPanel";
 import { ReadingStrip } from "./ReadingStrip";
@@ -52,6 +53,7 @@ export function BenchView() {
   const toggle = (key: string, value: string) => { bench.record(bench.involved, withChoice(test, here?.parts ?? [], key, value)); };
   const gaugeOpen = test.parts.some((part) => part.key === "force") && (gauge === test.id || (test.nothing.length === 0 && test.usual.length === 0));
   const walk = isWalk(sheet);
+  const led = bench.next !== undefined && bench.next.id === bench.ways.following?.step.testId;
   const hasNothing = sheet.length > 0 || test.nothing.length > 0;
   const keys = useBenchKeys(bench, {
     forward, toggle, quality, leaving: isLeaving,
@@ -71,8 +73,9 @@ export function BenchView() {
   return (
     <main className={`grid min-h-0 flex-1 grid-cols-1 ${reachLeft ? "lg:grid-cols-[21rem_minmax(0,1fr)_13rem] lg:[&>aside]:order-first lg:[&>nav]:order-last" : "lg:grid-cols-[13rem_minmax(0,1fr)_21rem]"}`}>
       <OrderRail region={region} order={bench.order} locked={bench.locked} progress={bench.progress} current={state.standAt ?? row.id} elapsed={elapsed} planned={plannedMinutes(region, bench.order)}
-        onGo={bench.go} onMove={bench.moveRow} onUsual={bench.usualOrder} />
+        onGo={bench.go} onMove={bench.moveRow} onUsual={bench.usualOrder}><PathwayOffers offers={bench.ways.offers} onFollow={bench.ways.follow} /></OrderRail>
       <div className="flex min-w-0 flex-col gap-1 px-4 py-1 lg:overflow-y-auto lg:px-5">
+        {bench.ways.following && <PathwayStrip following={bench.ways.following} current={sheet.length > 0 ? "" : test.id} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />}
         {weighing && <SafetyStrip safety={weighing.safety} onTell={bench.sayBefore} />}
         {beat ? (
           <PositionBeat to={beat} left={leftOpen} equipment={[...new Set(beat.items.flatMap((item) => item.testIds).flatMap((id) => names.get(id)?.equipment ?? []))]} onReady={bench.ready} onBack={bench.back} />
@@ -103,7 +106,7 @@ export function BenchView() {
                   <Button look={here || closed || !hasNothing ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" disabled={closed || !hasNothing} onClick={bench.nothingBoth}>{sheet.length > 0 ? "All else normal, both sides" : "Nothing, both sides"}</Button>
                   <Button keycap="⇧L" disabled={closed} onClick={() => { setLeaving(test.id); }}>Leave out</Button>
                   <Button look={here || closed ? "primary" : "quiet"} keycap="PgDn" className="sm:flex-1 sm:basis-52" onClick={forward}>
-                    {row.sheet && sheet.length === 0 ? <>Back to {row.name.toLowerCase()}</> : bench.next ? <>Next<span className="hidden sm:inline">: {bench.next.name}</span></> : "See the weighing"}
+                    {row.sheet && sheet.length === 0 && !led ? <>Back to {row.name.toLowerCase()}</> : bench.next ? <>Next<span className="hidden sm:inline">: {bench.next.name}</span></> : "See the weighing"}
                   </Button>
                 </div>
               )}

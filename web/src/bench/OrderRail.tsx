@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef, useState, type ReactNode } from "react";
 import { LockGlyph } from "../intake/LockNotice";
 import type { Schemas } from "../shared/api/client";
 import { ProgressGlyph, progressWords, type Progress } from "../shared/drawings/ProgressGlyph";
@@ -20,10 +20,12 @@ interface OrderRailProps {
   onMove: (item: OrderItem, by: 1 | -1) => void;
   /** Puts the usual order back; absent where it is in force. */
   onUsual: (() => void) | undefined;
+  /** What stands below the order. */
+  children?: ReactNode;
 }
 
 /** The order of the tests, gathered by the patient's position: the position at hand is open, the others are a line each. */
-export function OrderRail({ region, order, progress, locked, current, elapsed, planned, onGo, onMove, onUsual }: OrderRailProps) {
+export function OrderRail({ region, order, progress, locked, current, elapsed, planned, onGo, onMove, onUsual, children }: OrderRailProps) {
   const here = useRef<HTMLButtonElement>(null);
   const [opened, setOpened] = useState<string>();
   const [changing, setChanging] = useState(false);
@@ -71,6 +73,7 @@ export function OrderRail({ region, order, progress, locked, current, elapsed, p
         );
       })}
       <AddTest tests={region.tests.filter((test) => !inOrder.has(test.id))} onGo={onGo} />
+      {children}
       <div className="flex shrink-0 items-center gap-1 pr-3 lg:mt-auto lg:flex-wrap lg:px-3">
         <Button look="choice" chosen={changing} className="text-note" onClick={() => { setChanging(!changing); }}>{changing ? "Done" : "Reorder"}</Button>
         {changing && onUsual && <Button className="text-note" onClick={onUsual}>Usual order</Button>}

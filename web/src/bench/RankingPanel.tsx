@@ -1,8 +1,9 @@
+import { Fragment } from "react";
 import { Link } from "react-router";
 import type { Schemas } from "../shared/api/client";
 import { ClusterLadder, clusterWords } from "../shared/drawings/ClusterLadder";
 import { OddsRail } from "../shared/drawings/OddsRail";
-import { inHundred, ofThousand, rangeInHundred, sentence, tenths } from "../shared/format";
+import { inHundred, listed, ofThousand, rangeInHundred, sentence, tenths } from "../shared/format";
 import { NextTest } from "./NextTest";
 import { useGliding } from "./useGliding";
 import { useStableOrder } from "./useStableOrder";
@@ -20,21 +21,28 @@ interface RankingPanelProps {
 const MOST_WEIGHED = 5;
 const MOST_OTHERS = 3;
 const MOST_SETS = 2;
+/** A chance below which a condition that nothing speaks about is not named here: it hurts elsewhere. */
+const FAR = 0.01;
 /** From so many weighed conditions on the rest is a line, so that nothing has to be scrolled at the bench. */
 const FULL = 4;
 
 /** Where each condition stands, the sets in count, and what is worth doing next. */
 export function RankingPanel({ weighing, upToDate, waiting, current, testName, onGo }: RankingPanelProps) {
-  const weighed = useStableOrder(weighing?.standings.filter((standing) => standing.shelf === "WEIGHED") ?? []);
+  const allWeighed = weighing?.standings.filter((standing) => standing.shelf === "WEIGHED") ?? [];
+  const weighed = useStableOrder(allWeighed.filter((standing) => standing.zone !== "SET_ASIDE"));
+  const aside = allWeighed.filter((standing) => !weighed.includes(standing));
   const list = useGliding<HTMLOListElement>(weighed.map((standing) => standing.conditionId).join());
   if (!weighing) {
     return <aside aria-label="Where it stands" className="border-l border-line bg-sheet p-4 text-read text-soft">Weighing …</aside>;
   }
-  const unmeasured = weighing.standings.filter((standing) => standing.shelf === "UNMEASURED" && begun(standing.pattern));
+  const begunOnes = weighing.standings.filter((standing) => standing.shelf === "UNMEASURED" && begun(standing.pattern));
+  const unmeasured = begunOnes.filter((standing) => standing.pattern.present.length > 0);
+  const against = begunOnes.filter((standing) => standing.pattern.present.length === 0 && standing.before >= FAR);
   const unlikely = weighing.standings.filter((standing) => standing.shelf === "UNLIKELY");
   const open = weighing.standings.filter((standing) => standing.shelf === "WAITING" || (standing.shelf === "UNMEASURED" && !begun(standing.pattern))).sort((a, b) => b.now - a.now);
+  const near = open.filter((standing) => standing.before >= FAR || standing.pattern.present.length > 0);
   const full = weighed.length >= FULL;
-  const shownOpen = open.slice(0, full ? 0 : weighed.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);
+  const shownOpen = (near.length > 0 ? near : open).slice(0, full ? 0 : weighed.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);
   const more = open.length - shownOpen.length + Math.max(0, weighed.length - MOST_WEIGHED);
   const first = weighed[0];
   const sets = weighing.clusters.filter((cluster) => cluster.positives.length + cluster.negatives.length > 1).slice(0, full ? 1 : MOST_SETS);
@@ -54,18 +62,22 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
           <h3 className="text-note font-semibold text-soft">Not measured, by pattern</h3>
           <ul>
             {unmeasured.slice(0, full ? 1 : MOST_OTHERS).map((standing) => (
-              <li key={standing.conditionId} className="flex justify-between gap-2 text-note"><span>{standing.shortName}</span><span>{patternWords(standing.pattern)}</span></li>
+              <li key={standing.conditionId} className="flex items-center justify-between gap-2 text-note">
+                <Link to={`weighing?condition=${standing.conditionId}`} className="hover:underline">{standing.shortName}</Link>
+                <span className="flex items-center gap-1.5"><FitGlyph pattern={standing.pattern} />{patternWords(standing.pattern)}</span>
+              </li>
             ))}
           </ul>
         </section>
       )}
+      {weighing.contest && <ContestLines contest={weighing.contest} onGo={onGo} />}
       {shownOpen.length > 0 && (
         <section>
-          <h3 className="text-note font-semibold text-soft">{first ? "Nothing weighed yet" : "Before any test"}</h3>
+          <h3 className="text-note font-semibold text-soft">{allWeighed.length > 0 || begunOnes.length > 0 ? "Nothing weighed yet" : "Before any test"}</h3>
           <ol>
             {shownOpen.map((standing) => (
               <li key={standing.conditionId} className="grid grid-cols-[1fr_5.5rem_1.8rem] items-center gap-2 text-note">
-                <span>{standing.shortName}{standing.unweighed.length > 0 && <span className="text-soft"> · noted</span>}</span>
+                <span>{standing.shortName}{begun(standing.pattern) ? <span className="text-soft"> · {patternWords(standing.pattern)}</span> : standing.unweighed.length > 0 && <span className="text-soft"> · noted</span>}</span>
                 <OddsRail {...standing} width={88} />
                 <strong className="text-right">{inHundred(standing.before)}</strong>
               </li>
@@ -73,6 +85,10 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
           </ol>
         </section>
       )}
+      {aside.length > 0 && (
+        <p className="text-note"><span className="font-semibold text-soft">Set aside:</span> {aside.map((standing, index) => <Fragment key={standing.conditionId}>{index > 0 && ", "}<Link to={`weighing?condition=${standing.conditionId}`} className="underline">{standing.shortName}</Link> <strong>{inHundred(standing.now)}</strong></Fragment>)}.</p>
+      )}
+      {against.length > 0 && <p className="text-note"><span className="font-semibold text-soft">Not found what would fit:</span> {listed(against.map((standing) => standing.shortName))}.</p>}
       {unlikely.map((standing) => (
         <p key={standing.conditionId} className="text-note"><strong>{standing.shortName}</strong>: unlikely by definition, recheck. Not found: {standing.pattern.defining.map((each) => sentence(each.says)).join(", ")}.</p>
       ))}
@@ -97,6 +113,34 @@ function begun(pattern: Schemas["PatternJson"]): boolean {
 function patternWords(pattern: Schemas["PatternJson"]): string {
   const against = pattern.against.length > 0 ? `, ${String(pattern.against.length)} against` : "";
   return `fits ${String(pattern.present.length)} of ${String(pattern.present.length + pattern.missing.length)}${against}`;
+}
+
+/** How a picture fits, finding by finding: found, looked for and not found, against, still to be looked for. */
+function FitGlyph({ pattern }: { pattern: Schemas["PatternJson"] }) {
+  const marks = [...pattern.present.map(() => "present"), ...pattern.missing.map(() => "missing"), ...pattern.against.map(() => "against"), ...pattern.notExamined.map(() => "open")].slice(0, 8);
+  return (
+    <svg width={11 * marks.length} height={12} aria-hidden="true">
+      {marks.map((mark, index) => {
+        const x = 11 * index + 1;
+        return mark === "present" ? <rect key={x} x={x} y={2} width={8} height={8} fill="var(--color-ink)" />
+          : mark === "open" ? <rect key={x} x={x} y={2} width={8} height={8} fill="none" stroke="var(--color-edge)" strokeDasharray="2 2" />
+            : <path key={x} d={`M${String(x)} 2h8v8h-8z${mark === "missing" ? `m0 8l8 -8` : `m0 0l8 8m0 -8l-8 8`}`} fill="none" stroke="var(--color-ink)" />;
+      })}
+    </svg>
+  );
+}
+
+/** The two that fit best, and what tells them apart. */
+function ContestLines({ contest, onGo }: { contest: Schemas["ContestJson"]; onGo: (testId: string) => void }) {
+  return (
+    <section aria-label="Between the two" className="border-l-4 border-ink pl-2 text-note leading-snug">
+      <p><strong>{contest.one} or {sentence(contest.other)}?</strong>{contest.how !== "" && ` ${contest.how}.`}</p>
+      {contest.separate.length > 0 && (
+        <p className="flex flex-wrap gap-x-2">To do: {contest.separate.map((test) => <button key={test.testId} type="button" className="min-h-6 underline hover:bg-tan" onClick={() => { onGo(test.testId); }}>{sentence(test.name)}</button>)}</p>
+      )}
+      {contest.both.length > 0 && <p className="text-soft">In both: {listed(contest.both.map(sentence))}.</p>}
+    </section>
+  );
 }
 
 function WeighedRow({ standing }: { standing: Schemas["StandingJson"] }) {

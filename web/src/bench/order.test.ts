@@ -9,7 +9,7 @@ const test = (id: string, rest: Partial<Schemas["TestJson"]> = {}): Schemas["Tes
   card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" }, parts: [], wellSideParts: ["pain"], nothing: [], usual: [], follows: false, stops: [], angles: [], equipment: [], ...rest,
 });
 const region: Schemas["RegionJson"] = {
-  region: "shoulder", revision: "1", changeSeconds: 60, first: [],
+  region: "shoulder", revision: "1", changeSeconds: 60, first: [], pathways: [],
   steps: [
     { name: "Standing", position: "Standing", testIds: ["look", "wall", "arc"], together: [{ name: "Look", testIds: ["look", "wall"] }] },
     { name: "Supine", position: "Supine", testIds: ["fear", "relocate"], together: [] },

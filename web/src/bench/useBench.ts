@@ -5,6 +5,7 @@ import type { LiveExamination } from "../examination/useExamination";
 import type { Schemas } from "../shared/api/client";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
 import { movedBy, rowOf, sections, type OrderItem, type OrderSection } from "./order";
+import { usePathways } from "./pathways/usePathways";
 import { stoppedHere } from "./stops";
 
 /** The answer that keeps an order of one's own. */
@@ -58,6 +59,8 @@ export interface Bench {
   /** Records measures of one side that came at once. */
   measure: (side: Side, ...measures: Measured[]) => void;
   nothingBoth: () => void;
+  /** The pathways of the region. */
+  ways: ReturnType<typeof usePathways>;
   /** "Nothing" on both sides for some tests of the sheet at hand, which stays open. */
   quiet: (tests: Test[]) => void;
   /** What the server says of a test. */
@@ -128,7 +131,10 @@ export function useBench(live: LiveExamination): Bench {
   };
   const untouched = (item: OrderItem) => item.testIds.some((id) => !done(id)) && !item.testIds.every(isLocked);
   const at = rows.indexOf(row);
-  const next = rows[at + 1] ?? rows.find((item) => item !== row && untouched(item));
+  const ways = usePathways(live, state.standAt ?? test.id);
+  const along = ways.following?.step.testId ?? undefined;
+  const byWay = along !== undefined && (along !== test.id || sheet.length > 0) ? byId.get(along) : undefined;
+  const next = byWay ? { id: byWay.id, name: byWay.shortName, testIds: [byWay.id], sheet: false } : (rows[at + 1] ?? rows.find((item) => item !== row && untouched(item)));
   const later = [...rows.slice(at + 1), ...rows.slice(0, at)].find(untouched);
   const sectionOf = (item: OrderItem) => order.find((section) => section.items.includes(item));
   const way = known?.variant?.value;
@@ -141,6 +147,18 @@ export function useBench(live: LiveExamination): Bench {
     setBeat(to && from && to !== from && to.position !== from.position && to.position !== "Added" && !to.items.some((each) => each.testIds.some(done)) ? to : undefined);
     setOpened(undefined);
     setRetrying(undefined);
+  };
+  /** Goes to a test; one of a sheet is opened on a card of its own. */
+  const go = (id: string) => {
+    const item = rowOf(order, id);
+    announce(undefined);
+    if (item?.sheet && id !== item.id) {
+      setOpened(id);
+    }
+    const to = item?.sheet ? item.id : id;
+    if (to !== state.standAt) {
+      live.add(move(to));
+    }
   };
   const recordNow = (side: Side, parts: Part[], of: Test = test) => {
     const earlier = latestAttempt(state, of.id, side);
@@ -159,6 +177,7 @@ export function useBench(live: LiveExamination): Bench {
     return [...there, isRetrying && other ? { ...nextTry(of, involved, other, way), parts } : newAttempt(of, involved, withWhole(other?.parts ?? [], parts), other, of === test ? way : undefined)];
   };
   return {
+    ways,
     test, row, order, sheet, well, involved, here, there, known, lock: lockOf(test.id), beat, next,
     previous: rows[at - 1],
     closed: weighing?.safety.state === "SUSPENDED" || (sheet.length > 0 ? row.testIds.every(isLocked) : isLocked(test.id)),
@@ -167,14 +186,12 @@ export function useBench(live: LiveExamination): Bench {
     progress, testProgress,
     locked: (item) => item.testIds.every(isLocked),
     testLocked: isLocked,
-    go: (id) => {
-      const item = rowOf(order, id);
-      announce(undefined);
-      if (id !== state.standAt) {
-        live.add(move(item?.sheet ? item.id : id));
-      }
-    },
+    go,
     forward: () => {
+      if (byWay) {
+        go(byWay.id);
+        return true;
+      }
       if (opened) {
         setOpened(undefined);
         return true;

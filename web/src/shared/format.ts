@@ -90,6 +90,6 @@ export function force(newtons: number, unit: "N" | "kg"): string {
 /** Names as they stand at the head of a sentence: "Range, grip and key pinch". */
 export function listed(names: readonly string[]): string {
   const [first, ...rest] = names;
-  const said = [first ?? "", ...rest.map((name) => name.toLowerCase())];
+  const said = [first ?? "", ...rest.map(sentence)];
   return said.length < 2 ? (said[0] ?? "") : `${said.slice(0, -1).join(", ")} and ${said.at(-1) ?? ""}`;
 }

@@ -5,6 +5,8 @@ import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.intake.IntakeForm;
+import lexicor.core.pathway.PathwayReader;
+import lexicor.core.pathway.Pathways;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Weighing;
 import lexicor.core.weighing.WeighingSettings;
@@ -28,6 +30,11 @@ class CoreContent {
     @Bean
     IntakeForm intakeForm(Catalogue catalogue) {
         return IntakeForm.shipped(catalogue);
+    }
+
+    @Bean
+    Pathways pathways(Catalogue catalogue, IntakeForm form) {
+        return PathwayReader.shipped(catalogue, form.zoneNames());
     }
 
     @Bean

@@ -45,12 +45,12 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
     }
 
     /**
-     * Tests outside a region's routine that speak about a condition it ranks, in the order of the content.
+     * Tests outside a region's routine that belong to it or speak about a condition it ranks, in the order of the content.
      */
     public List<TestId> beyondRoutine(String region) {
         Routine routine = routine(region);
         return tests.values().stream().filter(test -> !routine.order().contains(test.id()))
-                .filter(test -> test.reads().stream().anyMatch(reads -> routine.conditions().contains(reads.condition()))).map(ExaminationTest::id).toList();
+                .filter(test -> test.region().equals(region) || test.reads().stream().anyMatch(reads -> routine.conditions().contains(reads.condition()))).map(ExaminationTest::id).toList();
     }
 
     /** The wider conditions of which {@code condition} is a part, the nearest first. */

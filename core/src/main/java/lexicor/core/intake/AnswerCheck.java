@@ -6,6 +6,8 @@ import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.examination.Answer;
+import lexicor.core.pathway.Pathway;
+import lexicor.core.pathway.Pathways;
 
 /**
  * Whether an answer has the shape that its question asks for. What an answer means, and whether it goes with others, is
@@ -27,10 +29,12 @@ public final class AnswerCheck {
 
     private final Catalogue catalogue;
     private final IntakeForm form;
+    private final Pathways pathways;
 
-    public AnswerCheck(Catalogue catalogue, IntakeForm form) {
+    public AnswerCheck(Catalogue catalogue, IntakeForm form, Pathways pathways) {
         this.catalogue = catalogue;
         this.form = form;
+        this.pathways = pathways;
     }
 
     /** The first fault of an answer in an examination of {@code region}; empty where it can be kept. */
@@ -50,6 +54,9 @@ public final class AnswerCheck {
             case "start" -> about(answer, form.zonesOf(region).stream().flatMap(zone -> zone.conditions().stream()).map(condition -> condition.value()).distinct().toList()).or(() -> chance(answer));
             case "width" -> values(answer, List.of("firm", "usual", "vague"), false);
             case "school" -> school(answer);
+            case Pathways.FOLLOWED -> values(answer, pathways.of(region).stream().map(Pathway::id).toList(), false);
+            case Pathways.ANSWER -> pathways.answersTo(region, answer.about()).map(allowed -> values(answer, allowed, false))
+                    .orElseGet(() -> wrong("question", "'" + answer.about() + "' is no question of a pathway here"));
             default -> form.question(answer.question()).filter(question -> form.questionsOf(region).contains(question)).map(question -> question(region, question, answer))
                     .orElseGet(() -> unknown(region, answer));
         };
@@ -100,7 +107,7 @@ public final class AnswerCheck {
 
     private List<String> kinds(String region) {
         List<String> kinds = new ArrayList<>(List.of("zone", "pain-areas", "tingling-areas", IntakeFolder.RED_FLAGS, IntakeFolder.FACTS, "fact-date", "release", "override", "start",
-                "width", "school", ORDER));
+                "width", "school", ORDER, Pathways.FOLLOWED, Pathways.ANSWER));
         form.questionsOf(region).forEach(question -> kinds.add(question.id()));
         return kinds;
     }

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.examination.Answer;
@@ -88,6 +89,11 @@ public record IntakeForm(String revision, List<Zone> zones, List<Drawing> drawin
             return value.isPresent() && value.getAsInt() >= from
                     && and.entrySet().stream().allMatch(entry -> told.values(entry.getKey()).stream().anyMatch(entry.getValue()::contains));
         }
+    }
+
+    /** The names of all zones. */
+    public Set<String> zoneNames() {
+        return zones.stream().map(Zone::id).collect(Collectors.toUnmodifiableSet());
     }
 
     /** The zones of a region. */

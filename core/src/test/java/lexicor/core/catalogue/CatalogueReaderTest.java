@@ -88,7 +88,7 @@ class CatalogueReaderTest {
             tests/hand-nerves.yaml | 'share: {part: depth, of: width' | 'share: {part: depth, of: height' | part 'height' is not recorded by this test
             tests/elbow-move-load.yaml | 'share: {part: force-straight, of: force-bent' | 'share: {part: force-straight, of: pain' | part 'pain' has a list of answers
             tests/elbow-landmarks.yaml | 'view: elbow-outer' | 'view: elbow-front'      | 'elbow-front' is not known here; allowed: back, palm, elbow-outer
-            tests/elbow-landmarks.yaml | 'x: 57, y: 55'      | 'x: 157, y: 55'          | field 'x' is 157.0; allowed: 0.0 to 100.0
+            tests/elbow-landmarks.yaml | 'x: 52, y: 57'      | 'x: 152, y: 57'          | field 'x' is 152.0; allowed: 0.0 to 100.0
             conditions-shoulder.yaml | first-contact: 0.65 | first-contact: 65       | field 'first-contact' is 65.0; allowed: 0.001 to 0.999
             conditions-shoulder.yaml | within: cuff-tear-full | within: cuff         | condition 'cuff' is not known
             """)

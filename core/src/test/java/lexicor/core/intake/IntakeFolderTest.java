@@ -17,6 +17,8 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Answer;
 import lexicor.core.examination.History;
+import lexicor.core.pathway.PathwayReader;
+import lexicor.core.pathway.Pathways;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -26,6 +28,7 @@ class IntakeFolderTest {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
     private static final IntakeForm FORM = IntakeForm.shipped(CATALOGUE);
+    private static final Pathways PATHWAYS = PathwayReader.shipped(CATALOGUE, FORM.zoneNames());
     private static final IntakeFolder FOLDER = new IntakeFolder(CATALOGUE, FORM);
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 2);
     private static final TestId NEER = TestId.of("sh-neer");
@@ -237,7 +240,7 @@ class IntakeFolderTest {
     void an_answer_of_the_wrong_shape_is_named_by_its_field(String question, String values, Double number, String words, String field, String allowed) {
         Answer answer = new Answer(question, values == null ? List.of() : List.of(values.split(",")), number == null ? OptionalDouble.empty() : OptionalDouble.of(number),
                 Optional.empty(), words == null ? "" : words);
-        assertThat(new AnswerCheck(CATALOGUE, FORM).fault("shoulder", answer)).hasValueSatisfying(fault -> {
+        assertThat(new AnswerCheck(CATALOGUE, FORM, PATHWAYS).fault("shoulder", answer)).hasValueSatisfying(fault -> {
             assertThat(fault.field()).isEqualTo(field);
             assertThat(fault.message()).contains(allowed);
         });
@@ -245,7 +248,7 @@ class IntakeFolderTest {
 
     @Test
     void answers_of_the_right_shape_are_taken() {
-        AnswerCheck check = new AnswerCheck(CATALOGUE, FORM);
+        AnswerCheck check = new AnswerCheck(CATALOGUE, FORM, PATHWAYS);
         assertThat(List.of(Answer.of("night", "sleeps"), Answer.of("night"), Answer.of("red-flags", "none"), Answer.of("facts", "steroids", "none"), Answer.number("pain-now", 10),
                 Answer.because("override:sh-neer", "lightly"), Answer.of("pain-areas", "shoulder-top"), Answer.of("start:acj")))
                 .allSatisfy(answer -> assertThat(check.fault("shoulder", answer)).as("%s", answer).isEmpty());

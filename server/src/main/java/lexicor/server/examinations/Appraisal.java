@@ -21,6 +21,7 @@ import lexicor.core.examination.ResponseReader;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.ClusterCount;
+import lexicor.core.weighing.Contest;
 import lexicor.core.weighing.Foresight;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.TestValue;
@@ -44,8 +45,10 @@ class Appraisal {
     private final Weighing weighing;
     private final TestStates states;
     private final VisitIntake intake;
+    private final PathwayGuide pathways;
 
-    Appraisal(Catalogue catalogue, Evidence evidence, Weighing weighing, TestStates states, VisitIntake intake) {
+    Appraisal(Catalogue catalogue, Evidence evidence, Weighing weighing, TestStates states, VisitIntake intake, PathwayGuide pathways) {
+        this.pathways = pathways;
         this.intake = intake;
         this.catalogue = catalogue;
         this.evidence = evidence;
@@ -103,7 +106,9 @@ class Appraisal {
                 states(recorded, told, schools, open, readings),
                 SafetyJson.of(told.screen()),
                 ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.getOrDefault(standing.condition().id(), standing.now()), visit.assumptions().thresholds(), catalogue)).toList(),
-                ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, Set.copyOf(order)), order.stream().map(TestId::value).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
+                ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, Set.copyOf(order)),
+                pathways.states(recorded, told, open, readings, ahead, ranking),
+                Contest.of(ranking, catalogue, open.of(row.region(), readings)::contains).map(contest -> ContestJson.of(contest, catalogue)).orElse(null), order.stream().map(TestId::value).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
     }
 
     /** Open tests that may be done now, the best for its time first; what is likely to hurt or frighten comes last. */

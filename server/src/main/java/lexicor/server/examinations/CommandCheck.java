@@ -10,6 +10,7 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.ResponseCheck;
 import lexicor.core.intake.AnswerCheck;
 import lexicor.core.intake.IntakeForm;
+import lexicor.core.pathway.Pathways;
 import lexicor.server.audit.Whoever;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.FieldFault;
@@ -22,9 +23,9 @@ class CommandCheck {
     private final Catalogue catalogue;
     private final AnswerCheck answers;
 
-    CommandCheck(Catalogue catalogue, IntakeForm form) {
+    CommandCheck(Catalogue catalogue, IntakeForm form, Pathways pathways) {
         this.catalogue = catalogue;
-        this.answers = new AnswerCheck(catalogue, form);
+        this.answers = new AnswerCheck(catalogue, form, pathways);
     }
 
     /** What is on record already: commands by id, and ids of attempts. */

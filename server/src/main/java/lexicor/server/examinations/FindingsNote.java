@@ -136,7 +136,8 @@ class FindingsNote {
         return part instanceof Part.Said said ? said.text() : "";
     }
 
-    private static String inSentence(String says) {
+    /** A phrase as it stands within a sentence. */
+    static String inSentence(String says) {
         return says.length() > 1 && Character.isUpperCase(says.charAt(1)) ? says : says.substring(0, 1).toLowerCase(Locale.UK) + says.substring(1);
     }
 

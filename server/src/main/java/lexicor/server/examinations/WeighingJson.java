@@ -18,11 +18,14 @@ import lexicor.core.weighing.Statement;
  * @param lastTest  the test recorded last; absent before the first
  * @param safety    whether testing is open
  * @param ahead     what open tests could tell, the best for its time first: those of the order and the best beyond it
+ * @param pathways  how far this patient has come on each pathway of the region
+ * @param contest   the two whose pictures fit best; absent where fewer than two have begun to fit
  * @param order     the usual order of the tests for where it hurts
  * @param worthGoingOn whether any open test that may be done promises enough to be worth doing
  */
 public record WeighingJson(long knows, @Schema(nullable = true) String lastTest, List<TestState> tests, SafetyJson safety, List<StandingJson> standings,
-        List<ClusterJson> clusters, List<AheadJson> ahead, List<String> order, boolean worthGoingOn) {
+        List<ClusterJson> clusters, List<AheadJson> ahead, List<PathwayStateJson> pathways, @Schema(nullable = true) ContestJson contest,
+        List<String> order, boolean worthGoingOn) {
 
     /** How far a test has got. */
     public enum Progress { OPEN, PARTLY, READ, VOID, LEFT_OUT }

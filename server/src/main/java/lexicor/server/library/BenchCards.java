@@ -14,6 +14,8 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Part;
 import lexicor.core.examination.StopRules;
 import lexicor.core.examination.WholeAnswer;
+import lexicor.core.pathway.Pathways;
+import lexicor.core.pathway.Step;
 import org.springframework.stereotype.Component;
 
 /** Writes tests as the bench needs them. */
@@ -22,8 +24,10 @@ class BenchCards {
 
     private final Catalogue catalogue;
     private final StopRules stops;
+    private final Pathways pathways;
 
-    BenchCards(Catalogue catalogue) {
+    BenchCards(Catalogue catalogue, Pathways pathways) {
+        this.pathways = pathways;
         this.catalogue = catalogue;
         this.stops = new StopRules(catalogue);
     }
@@ -32,7 +36,22 @@ class BenchCards {
     RegionJson region(String region) {
         Routine routine = catalogue.routine(region);
         return new RegionJson(region, catalogue.revision(), catalogue.effort().changePosition(), ids(routine.first()), routine.steps().stream().map(BenchCards::step).toList(),
+                pathways.of(region).stream().map(pathway -> new RegionJson.PathwayJson(pathway.id(), pathway.name(), pathway.steps().stream().map(this::pathwayStep).toList())).toList(),
                 Stream.concat(routine.order().stream(), catalogue.beyondRoutine(region).stream()).map(catalogue::test).map(this::test).toList());
+    }
+
+    private RegionJson.PathwayStepJson pathwayStep(Step step) {
+        List<String> ways = step.ways().distinct().toList();
+        if (step instanceof Step.Ask ask) {
+            return new RegionJson.PathwayStepJson(ask.id(), RegionJson.PathwayStepKind.ASK, ask.question(), "", null,
+                    ask.answers().stream().map(answer -> new RegionJson.OptionJson(answer.value(), answer.label())).toList(), ways);
+        }
+        if (step instanceof Step.Examine examine) {
+            return new RegionJson.PathwayStepJson(examine.id(), RegionJson.PathwayStepKind.EXAMINE, catalogue.test(examine.test()).shortName(), examine.because(),
+                    examine.test().value(), List.of(), ways);
+        }
+        Step.End end = (Step.End) step;
+        return new RegionJson.PathwayStepJson(end.id(), RegionJson.PathwayStepKind.END, end.says(), end.because(), null, List.of(), ways);
     }
 
     private static RegionJson.StepJson step(Routine.Step step) {

@@ -9,8 +9,9 @@ import lexicor.core.catalogue.Place;
  *
  * @param changeSeconds what it takes a patient to change position
  * @param first         tests asked for once before anything is provoked
+ * @param pathways      ways through a complaint
  */
-public record RegionJson(String region, String revision, double changeSeconds, List<String> first, List<StepJson> steps, List<TestJson> tests) {
+public record RegionJson(String region, String revision, double changeSeconds, List<String> first, List<StepJson> steps, List<PathwayJson> pathways, List<TestJson> tests) {
 
     /** Tests done in one position, under a name; {@code together} names those recorded on one sheet. */
     public record StepJson(String name, String position, List<String> testIds, List<TogetherJson> together) {
@@ -34,6 +35,26 @@ public record RegionJson(String region, String revision, double changeSeconds, L
             String review, CardJson card, List<PartJson> parts, List<String> wellSideParts, List<GivenJson> nothing, List<UsualJson> usual,
             boolean follows, List<StopJson> stops, List<TestSheetJson.AngleJson> angles, List<String> equipment,
             @Schema(nullable = true) TestSheetJson.HoldJson hold, @Schema(nullable = true) TestSheetJson.PoseJson pose, @Schema(nullable = true) PlaceJson place) {
+    }
+
+    /** A pathway; the first step is where it starts. */
+    public record PathwayJson(String id, String name, List<PathwayStepJson> steps) {
+    }
+
+    /** What kind of step it is. */
+    public enum PathwayStepKind { ASK, EXAMINE, END }
+
+    /**
+     * A step of a pathway.
+     *
+     * @param label   the question, the short name of the test, or what stands at the end
+     * @param because why this test now, or what to bear in mind at the end; may be empty
+     * @param testId  absent where it is no test
+     * @param answers to a question; empty otherwise
+     * @param ways    the steps that may follow
+     */
+    public record PathwayStepJson(String id, PathwayStepKind kind, String label, String because, @Schema(nullable = true) String testId, List<OptionJson> answers,
+            List<String> ways) {
     }
 
     /** Where a landmark lies on a drawing of the right side, in hundredths of its width and height. */

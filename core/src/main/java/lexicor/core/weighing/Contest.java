@@ -1,0 +1,71 @@
+package lexicor.core.weighing;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.Pattern;
+import lexicor.core.catalogue.TestId;
+
+/**
+ * The two conditions whose typical pictures fit best, and what separates them.
+ *
+ * @param how      what separates them, in words; empty where nobody wrote it down
+ * @param separate open tests that speak about one of the two and are not provoked in the other, those written down first
+ * @param both     tests that are provoked in both and so cannot separate them
+ */
+public record Contest(Condition one, Condition other, String how, List<TestId> separate, List<TestId> both) {
+
+    public Contest {
+        separate = List.copyOf(separate);
+        both = List.copyOf(both);
+    }
+
+    /**
+     * @param open whether a test is still to be done and may be done now
+     * @return empty where fewer than two pictures have begun to fit
+     */
+    public static Optional<Contest> of(Ranking ranking, Catalogue catalogue, Predicate<TestId> open) {
+        List<Standing> fitting = ranking.standings().stream().filter(standing -> !standing.pattern().present().isEmpty() && !standing.pattern().unlikely())
+                .sorted(Comparator.comparingInt((Standing standing) -> -standing.pattern().balance()).thenComparing(Comparator.comparingDouble(Standing::now).reversed())).toList();
+        if (fitting.isEmpty()) {
+            return Optional.empty();
+        }
+        Condition one = fitting.get(0).condition();
+        return fitting.stream().skip(1).map(Standing::condition).filter(other -> !related(one, other, catalogue)).findFirst().map(other -> between(one, other, catalogue, open));
+    }
+
+    private static boolean related(Condition one, Condition other, Catalogue catalogue) {
+        return catalogue.widerThan(one.id()).contains(other.id()) || catalogue.widerThan(other.id()).contains(one.id());
+    }
+
+    private static Contest between(Condition one, Condition other, Catalogue catalogue, Predicate<TestId> open) {
+        Optional<Pattern.Rival> written = written(one, other, catalogue).or(() -> written(other, one, catalogue));
+        List<TestId> named = written.map(Pattern.Rival::tests).orElse(List.of());
+        List<TestId> found = catalogue.tests().values().stream().filter(test -> separates(test, one, other)).map(ExaminationTest::id).toList();
+        List<TestId> separate = Stream.concat(named.stream(), expected(one, other, catalogue).filter(found::contains)).distinct().filter(open).toList();
+        List<TestId> both = catalogue.tests().values().stream().filter(test -> provokedIn(test, one) && provokedIn(test, other) && !named.contains(test.id())).map(ExaminationTest::id).toList();
+        return new Contest(one, other, written.map(Pattern.Rival::how).orElse(""), separate, both);
+    }
+
+    private static Optional<Pattern.Rival> written(Condition one, Condition other, Catalogue catalogue) {
+        return Optional.ofNullable(catalogue.patterns().get(one.id())).flatMap(pattern -> pattern.rivals().stream().filter(rival -> rival.condition().equals(other.id())).findFirst());
+    }
+
+    private static Stream<TestId> expected(Condition one, Condition other, Catalogue catalogue) {
+        return Stream.of(one, other).map(condition -> catalogue.patterns().get(condition.id())).filter(pattern -> pattern != null)
+                .flatMap(pattern -> pattern.expects().stream()).map(Pattern.Expected::test);
+    }
+
+    private static boolean separates(ExaminationTest test, Condition one, Condition other) {
+        return provokedIn(test, one) != provokedIn(test, other);
+    }
+
+    private static boolean provokedIn(ExaminationTest test, Condition condition) {
+        return test.readingFor(condition.id()).isPresent() || test.alsoIn().stream().anyMatch(also -> also.condition().equals(condition.id()));
+    }
+}

@@ -1,0 +1,65 @@
+package lexicor.server.examinations;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.examination.TestReading;
+import lexicor.core.intake.IntakeState;
+import lexicor.core.intake.Told;
+import lexicor.core.pathway.Pathway;
+import lexicor.core.pathway.PathwayWalk;
+import lexicor.core.pathway.Pathways;
+import lexicor.core.pathway.Step;
+import lexicor.core.weighing.Ranking;
+import lexicor.core.weighing.SecondOpinion;
+import lexicor.core.weighing.Standing;
+import lexicor.core.weighing.TestValue;
+import org.springframework.stereotype.Component;
+
+/** Says how far a patient has come on each pathway, and what the weighing makes of it. */
+@Component
+class PathwayGuide {
+
+    private final Pathways pathways;
+    private final Catalogue catalogue;
+
+    PathwayGuide(Pathways pathways, Catalogue catalogue) {
+        this.pathways = pathways;
+        this.catalogue = catalogue;
+    }
+
+    List<PathwayStateJson> states(ExaminationService.Recorded recorded, IntakeState asked, OpenTests open, List<TestReading> readings, List<TestValue> ahead, Ranking ranking) {
+        Told told = Told.of(recorded.history().heard());
+        List<String> followed = told.values(Pathways.FOLLOWED);
+        return pathways.of(recorded.row().region()).stream().map(pathway -> {
+            PathwayWalk walk = PathwayWalk.of(pathway, answers(pathway, told), readings, test -> !open.closed(test) && open.offered(test));
+            SecondOpinion opinion = SecondOpinion.on(walk.here(), ahead, ranking);
+            return new PathwayStateJson(pathway.id(), pathway.starts(asked.zones(), asked.clues()), followed.contains(pathway.id()),
+                    walk.passed().stream().map(passed -> new PathwayStateJson.PassedJson(passed.step().id(), passed.outcome(), passed.answer())).toList(),
+                    walk.here().id(), opinion.kind(), opinion.test().map(Object::toString).orElse(null), words(opinion));
+        }).toList();
+    }
+
+    private static Map<String, String> answers(Pathway pathway, Told told) {
+        Map<String, String> answers = new HashMap<>();
+        for (Step step : pathway.steps()) {
+            told.values(Pathways.ANSWER + ":" + Pathways.about(pathway, step)).stream().findFirst().ifPresent(value -> answers.put(step.id(), value));
+        }
+        return answers;
+    }
+
+    private String words(SecondOpinion opinion) {
+        return switch (opinion.kind()) {
+            case SAME -> "";
+            case NO_FIGURES -> "Nobody has measured this test, so the weighing cannot rank it";
+            case ANOTHER_TEST -> "The weighing would do " + FindingsNote.inSentence(catalogue.test(opinion.test().orElseThrow()).shortName()) + " next";
+            case LITTLE_EXPECTED -> "The weighing expects next to nothing of it, nor of any other test";
+            case ANOTHER_CONDITION -> {
+                Standing standing = opinion.condition().orElseThrow();
+                yield "The weighing puts " + FindingsNote.inSentence(standing.condition().shortName()) + " first, " + Math.round(100 * standing.now()) + " in 100";
+            }
+            case END_NOT_MEASURED -> "Nobody has measured it: only the pattern speaks for it";
+        };
+    }
+}
