@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import type { Test } from "../examination/commands";
+import { HandFigure } from "../shared/drawings/HandFigure";
 import { PoseFigure } from "../shared/drawings/PoseFigure";
 import type { Schemas } from "../shared/api/client";
 import { Facts } from "../shared/ui/Facts";
@@ -60,6 +61,7 @@ export function CueCard({ test, form, way, buttons, last }: CueCardProps) {
       {form !== "name" && (
         <div className="mt-1.5 flex gap-4">
           {form !== "plain" && test.pose && <PoseFigure pose={test.pose} className={`hidden shrink-0 bg-sheet sm:block ${form === "long" ? "h-52 w-48" : "h-31 w-36"}`} />}
+          {form !== "plain" && test.hand && <HandFigure pose={test.hand} className={`hidden shrink-0 bg-sheet sm:block ${form === "long" ? "h-52 w-48" : "h-31 w-36"}`} />}
           <Facts lines={lines} className="grid-cols-[4rem_1fr] content-start gap-x-2 gap-y-px text-read leading-snug" />
         </div>
       )}

@@ -3,6 +3,9 @@ import { useParams } from "react-router";
 import { CueCard } from "../bench/CueCard";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
+import { LandmarkFigure } from "../bench/walk/LandmarkFigure";
+import { HandFigure } from "../shared/drawings/HandFigure";
+import { handWords } from "../shared/drawings/handGeometry";
 import { PoseFigure } from "../shared/drawings/PoseFigure";
 import { poseWords } from "../shared/drawings/poseGeometry";
 import { capital } from "../shared/format";
@@ -19,6 +22,20 @@ export function TestSheetView() {
   return <Sheet query={sheet} what="the test">{(data) => <TestSheet sheet={data} />}</Sheet>;
 }
 
+/** The figure that the test has: of the arm, of the hand, or of a landmark's place. */
+function TestFigure({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
+  const { hand, place, shortName } = sheet.test;
+  const figure = sheet.pose ? { drawn: <PoseFigure pose={sheet.pose} className="mx-auto max-h-80 w-full" />, words: poseWords(sheet.pose) }
+    : hand ? { drawn: <HandFigure pose={hand} className="mx-auto max-h-80 w-full" />, words: handWords(hand) }
+      : place ? { drawn: <LandmarkFigure place={place} name={shortName} className="mx-auto max-h-80 w-full" />, words: `${shortName}, on the ${place.zone.toLowerCase()}. Drawn for the right side.` } : undefined;
+  return figure ? (
+    <figure className="self-start border border-line bg-sheet p-3">
+      {figure.drawn}
+      <figcaption className="mt-2 text-note text-soft">{figure.words}</figcaption>
+    </figure>
+  ) : <p className="self-start border border-dashed border-edge p-4 text-note text-soft">No figure yet. The card says what the hands do.</p>;
+}
+
 function TestSheet({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
   return (
     <>
@@ -29,12 +46,7 @@ function TestSheet({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
           <CueCard test={sheet.test} form="plain" way={undefined} />
           <Conduct sheet={sheet} />
         </div>
-        {sheet.pose ? (
-          <figure className="self-start border border-line bg-sheet p-3">
-            <PoseFigure pose={sheet.pose} className="mx-auto max-h-80 w-full" />
-            <figcaption className="mt-2 text-note text-soft">{poseWords(sheet.pose)}</figcaption>
-          </figure>
-        ) : <p className="self-start border border-dashed border-edge p-4 text-note text-soft">No figure yet. The card says what the hands do.</p>}
+        <TestFigure sheet={sheet} />
       </div>
       {sheet.sharedNames.map((shared) => <SharedNameQuestion key={shared.name} shared={shared} current={sheet.test.id} />)}
       {sheet.reads.length > 0 && <TestAccuracy sheet={sheet} />}

@@ -84,6 +84,23 @@ final class ConductReader {
         });
     }
 
+    /** The figure of wrist and hand; empty where there is none. */
+    Optional<HandPose> hand(SourceNode test) {
+        return test.optionalChild("hand").map(node -> {
+            node.allowing("view", "wrist", "deviation", "fingers", "thumb", "forces", "held");
+            List<HandPose.Force> forces = new ArrayList<>();
+            for (SourceNode force : node.list("forces")) {
+                force.allowing("at", "direction", "by");
+                forces.add(new HandPose.Force(force.oneOf("at", HandPose.Mark.class), force.oneOf("direction", HandPose.Direction.class), force.text("by", "you").equals("patient")));
+            }
+            return new HandPose(node.oneOf("view", HandPose.View.class), node.has("wrist") ? node.number("wrist", -90, 90) : 0,
+                    node.has("deviation") ? node.number("deviation", -45, 30) : 0,
+                    node.has("fingers") ? node.oneOf("fingers", HandPose.Fingers.class) : HandPose.Fingers.STRAIGHT,
+                    node.has("thumb") ? node.oneOf("thumb", HandPose.Thumb.class) : HandPose.Thumb.RESTING,
+                    forces, node.list("held").stream().map(held -> held.asOneOf(HandPose.Mark.class)).toList());
+        });
+    }
+
     /** Where a landmark lies; empty where the test is none. */
     Optional<Place> place(SourceNode test) {
         return test.optionalChild("place").map(node -> {

@@ -18,12 +18,13 @@ import java.util.Optional;
  * @param gates         reasons that hold for every condition
  * @param alsoIn        rivals in which it is provoked too
  * @param pose          the figure; empty where a figure would mislead
+ * @param hand          the figure of wrist and hand; empty where a figure would mislead
  * @param place         where it lies on a drawing; empty where it is no landmark
  */
 public record ExaminationTest(TestId id, String name, String shortName, List<String> aliases, String region, Stage stage, List<String> positions,
         int seconds, int provocation, String review, CueCard card, Conduct conduct, List<PartDefinition> parts, List<String> wellSideParts,
         Map<String, String> nothing, List<Map<String, String>> usual, List<Criterion> criteria, List<Gate> gates, List<ConditionReading> reads, List<AlsoIn> alsoIn,
-        Optional<Pose> pose, Optional<Place> place) {
+        Optional<Pose> pose, Optional<HandPose> hand, Optional<Place> place) {
 
     public ExaminationTest {
         aliases = List.copyOf(aliases);

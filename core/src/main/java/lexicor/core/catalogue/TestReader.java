@@ -33,7 +33,7 @@ final class TestReader {
 
     ExaminationTest read(SourceNode node) {
         node.allowing("id", "name", "short", "aliases", "region", "stage", "positions", "seconds", "provocation", "review", "card", "structures",
-                "equipment", "hold", "windows", "after", "only-where", "variants", "stops", "pose", "place", "records", "well-side", "nothing", "usual", "criteria",
+                "equipment", "hold", "windows", "after", "only-where", "variants", "stops", "pose", "hand", "place", "records", "well-side", "nothing", "usual", "criteria",
                 "gates", "reads", "also-in");
         CueCard card = card(node.child("card"));
         List<PartDefinition> parts = new ArrayList<>();
@@ -62,7 +62,7 @@ final class TestReader {
         return new ExaminationTest(Known.named(node, "id", TestId::of), node.text("name"), node.text("short", node.text("name")),
                 node.texts("aliases"), node.text("region"), node.oneOf("stage", Stage.class), positions, node.whole("seconds", 1, 600),
                 node.whole("provocation", 0, 3), node.text("review", "drafted"), card, conduct.read(node, rules), parts, wellSide(node, parts),
-                nothing(node, parts, rules), usual(node, parts, rules), criteria, gates, reads, alsoIn, conduct.pose(node), conduct.place(node));
+                nothing(node, parts, rules), usual(node, parts, rules), criteria, gates, reads, alsoIn, conduct.pose(node), conduct.hand(node), conduct.place(node));
     }
 
     private static Gate quality(String value, String because) {

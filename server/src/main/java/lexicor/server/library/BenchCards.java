@@ -74,7 +74,7 @@ class BenchCards {
                 conduct.stops().stream().map(stop -> new RegionJson.StopJson(stop.part(), List.copyOf(stop.values()), stop.because(),
                         stops.closes(test, stop).stream().map(TestId::value).sorted().toList())).toList(),
                 conduct.windows().stream().map(BenchCards::angle).toList(), conduct.equipment(), conduct.hold().map(BenchCards::hold).orElse(null),
-                test.pose().map(BenchCards::pose).orElse(null),
+                test.pose().map(BenchCards::pose).orElse(null), test.hand().map(RegionJson.HandPoseJson::of).orElse(null),
                 test.place().map(place -> new RegionJson.PlaceJson(place.view(), place.zone(), place.x(), place.y())).orElse(null));
     }
 

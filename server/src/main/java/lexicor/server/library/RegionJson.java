@@ -2,6 +2,7 @@ package lexicor.server.library;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import lexicor.core.catalogue.HandPose;
 import lexicor.core.catalogue.Place;
 
 /**
@@ -29,12 +30,13 @@ public record RegionJson(String region, String revision, double changeSeconds, L
      * @param follows whether it makes sense only after another, or only for a school: it is offered once the server says so
      * @param stops   answers that stop the hands, with the tests they close
      * @param pose    absent where a figure would mislead
+     * @param hand    the figure of wrist and hand; absent where a figure would mislead
      * @param place   where it lies on a drawing; absent where it is no landmark
      */
     public record TestJson(String id, String name, String shortName, List<String> aliases, String stage, String position, int seconds, int provocation,
             String review, CardJson card, List<PartJson> parts, List<String> wellSideParts, List<GivenJson> nothing, List<UsualJson> usual,
             boolean follows, List<StopJson> stops, List<TestSheetJson.AngleJson> angles, List<String> equipment,
-            @Schema(nullable = true) TestSheetJson.HoldJson hold, @Schema(nullable = true) TestSheetJson.PoseJson pose, @Schema(nullable = true) PlaceJson place) {
+            @Schema(nullable = true) TestSheetJson.HoldJson hold, @Schema(nullable = true) TestSheetJson.PoseJson pose, @Schema(nullable = true) HandPoseJson hand, @Schema(nullable = true) PlaceJson place) {
     }
 
     /** A pathway; the first step is where it starts. */
@@ -59,6 +61,19 @@ public record RegionJson(String region, String revision, double changeSeconds, L
 
     /** Where a landmark lies on a drawing of the right side, in hundredths of its width and height. */
     public record PlaceJson(Place.View view, String zone, double x, double y) {
+    }
+
+    /** How wrist and hand are held; flexion and deviation towards the thumb are positive, in degrees. */
+    public record HandPoseJson(HandPose.View view, double wrist, double deviation, HandPose.Fingers fingers, HandPose.Thumb thumb, List<HandForceJson> forces,
+            List<HandPose.Mark> held) {
+        static HandPoseJson of(HandPose pose) {
+            return new HandPoseJson(pose.view(), pose.wrist(), pose.deviation(), pose.fingers(), pose.thumb(),
+                    pose.forces().stream().map(force -> new HandForceJson(force.at(), force.direction(), force.patient())).toList(), pose.held());
+        }
+    }
+
+    /** A push, press or turn on the hand. */
+    public record HandForceJson(HandPose.Mark at, HandPose.Direction direction, boolean patient) {
     }
 
     /** One part of a whole answer: a choice, or a measure with its unit. */
