@@ -21,7 +21,7 @@ export function AddTest({ tests, onGo }: AddTestProps) {
     <div className="shrink-0 px-3 pb-1 lg:w-full">
       <label htmlFor={id} className="text-note font-semibold text-soft">Another test</label>
       <input id={id} type="search" value={typed} autoComplete="off" placeholder="two letters" onChange={(event) => { setTyped(event.target.value); }}
-        onKeyDown={(event) => { event.stopPropagation(); if (event.key === "Enter" && hits[0]) { event.preventDefault(); go(hits[0].id); } if (event.key === "Escape") { setTyped(""); } }}
+        onKeyDown={(event) => { event.stopPropagation(); if (event.key === "Enter" && hits[0]) { event.preventDefault(); event.currentTarget.blur(); go(hits[0].id); } if (event.key === "Escape") { setTyped(""); } }}
         className="block min-h-12 w-36 rounded border border-edge bg-sheet px-2 text-read placeholder:text-soft lg:w-full" />
       {typed.trim().length > 1 && (
         <ul aria-label="Tests found" className="mt-1 flex flex-col gap-1">

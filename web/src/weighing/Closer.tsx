@@ -8,12 +8,16 @@ interface CloserProps {
 
 /** What the conclusion hangs on, what could still move it, and what it could be mistaken for. */
 export function Closer({ insight, testName }: CloserProps) {
+  const pattern = <PatternBlock pattern={insight.standing.pattern} />;
+  const { informed } = insight.standing; // without a figure the picture is all there is, so it comes first
   return (
     <>
+      {!informed && pattern}
       <Reversals insight={insight} testName={testName} />
-      <Ahead insight={insight} />
+      {informed && <Ahead insight={insight} />}
       <Rivals insight={insight} />
-      <PatternBlock pattern={insight.standing.pattern} />
+      {!informed && <Ahead insight={insight} />}
+      {informed && pattern}
     </>
   );
 }
@@ -73,7 +77,7 @@ function Rivals({ insight }: { insight: Schemas["InsightJson"] }) {
       <ul className="border-t border-line">
         {insight.rivals.map((rival) => (
           <li key={rival.conditionId} className="break-inside-avoid border-b border-line py-2 text-read leading-snug">
-            <p><strong>{rival.name}</strong> at {inHundred(rival.now)}. {insight.standing.shortName} stands above it in {tenths(rival.ahead)} of 10 plausible readings of the evidence.</p>
+            <p><strong>{rival.name}</strong> at {inHundred(rival.now)}.{insight.standing.shelf !== "UNMEASURED" && ` ${insight.standing.shortName} stands above it in ${tenths(rival.ahead)} of 10 plausible readings of the evidence.`}</p>
             {rival.how && <p className="text-note">{rival.how}.</p>}
             <p className="text-note">
               {rival.separating.length > 0 ? <>Best to separate by figures: <strong>{rival.separating.map((each) => each.name).join(", ")}</strong>. </> : "No open test has figures for both. "}

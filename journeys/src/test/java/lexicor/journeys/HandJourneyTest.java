@@ -69,7 +69,7 @@ class HandJourneyTest {
         int before = bench.taps();
         long began = System.nanoTime();
         bench.tap(walk(), "Ulnar soft spot, not done yet").tap("Ulnar soft spot, right: Familiar");
-        bench.tap(walk(), "Pisiform, not done yet").tap("Pisiform tenderness, right: Tender only").tap("Thumb side: all quiet").tap("Back: all quiet").tap("Little-finger side: the rest quiet").tap("Palm: all quiet").settled();
+        bench.tap(walk(), "Pisiform, not done yet").tap("Pisiform, right: Tender only").tap("Thumb side: all quiet").tap("Back: all quiet").tap("Little-finger side: the rest quiet").tap("Palm: all quiet").settled();
         Report.line(String.format(Locale.UK, "whole walk of the wrist, 20 landmarks on both sides, two findings: %d taps, %.1f s of interface by machine", bench.taps() - before, (System.nanoTime() - began) / 1e9));
         bench.tap(walk(), "Ulnar soft spot, done");
         assertThat(walk()).containsText("Counts for TFCC or foveal injury");
@@ -150,6 +150,9 @@ class HandJourneyTest {
         map.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Close")).click();
         bench.tap(pathway(), "Ask again").settled();
         assertThat(pathway()).containsText("On which face of the wrist?");
+        bench.tap(pathway(), "Palm side").settled();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        assertThat(main()).containsText(Pattern.compile("Step by step.*palm up; under load only; palm side; distal radioulnar shift negative; .*ends: TFCC or foveal injury", Pattern.DOTALL));
     }
 
     @Test
@@ -176,7 +179,7 @@ class HandJourneyTest {
     void the_furthest_tingling_point_is_kept_in_millimetres() {
         Bench bench = begin("HJ-6", "hand", "Fingers or thumb").add("nerve regrowth");
         bench.tap("Median").tap("Wrist crease");
-        Locator distance = page.getByLabel(Pattern.compile("^Furthest tingling point, right"));
+        Locator distance = page.getByLabel("Furthest tingling point, right, in mm");
         distance.fill("46");
         distance.press("Enter");
         bench.settled();

@@ -28,8 +28,6 @@ class ScreenshotTour {
             page.getByText("SL-0412").click();
             Bench bench = new Bench(page).settled().stand("Painful arc").settled();
             take(page, "bench-painful-arc");
-            bench.stand("Belly press").tap("Gauge").settled();
-            take(page, "bench-gauge");
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
             assertThat(page.getByText("What would change the answer")).isVisible();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
@@ -42,9 +40,11 @@ class ScreenshotTour {
             assertThat(page.getByText("What would change the answer")).isVisible();
             take(page, "weighing");
             open(page, "/");
-            page.getByText("SL-0432").click();
-            new Bench(page).settled().stand("Wrist flexion held").settled();
-            take(page, "bench-hold");
+            page.getByText("SL-0437").click();
+            Bench wrist = new Bench(page).settled();
+            take(page, "pathway");
+            wrist.stand("Landmark walk").tap("First compartment, done").settled();
+            take(page, "landmark-walk");
             open(page, "/");
             page.getByText("SL-0433").click();
             new Bench(page).settled().stand("Distal radioulnar shift").settled();

@@ -43,6 +43,15 @@ public final class Asking {
         return ask(HttpMethod.PUT, address, body, status);
     }
 
+    /** What is served as plain text. */
+    public String text(String address) {
+        try {
+            return server.get().uri(URI.create(address)).with(user(name).roles(role.name())).exchange().getResponse().getContentAsString();
+        } catch (UnsupportedEncodingException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+
     private JsonNode ask(HttpMethod method, String address, Object body, int status) {
         String content = body instanceof String text ? text : JsonMapper.shared().writeValueAsString(body);
         MvcTestResult result = server.method(method).uri(URI.create(address)).with(user(name).roles(role.name())).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(content).exchange();

@@ -48,8 +48,13 @@ public record Contest(Condition one, Condition other, String how, List<TestId> s
         List<TestId> named = written.map(Pattern.Rival::tests).orElse(List.of());
         List<TestId> found = catalogue.tests().values().stream().filter(test -> separates(test, one, other)).map(ExaminationTest::id).toList();
         List<TestId> separate = Stream.concat(named.stream(), expected(one, other, catalogue).filter(found::contains)).distinct().filter(open).toList();
-        List<TestId> both = catalogue.tests().values().stream().filter(test -> provokedIn(test, one) && provokedIn(test, other) && !named.contains(test.id())).map(ExaminationTest::id).toList();
-        return new Contest(one, other, written.map(Pattern.Rival::how).orElse(""), separate, both);
+        return new Contest(one, other, written.map(Pattern.Rival::how).orElse(""), separate, inBoth(one, other, catalogue));
+    }
+
+    /** Tests that are provoked in both of two conditions; not those that are written down as telling them apart by where it hurts. */
+    public static List<TestId> inBoth(Condition one, Condition other, Catalogue catalogue) {
+        List<TestId> named = Stream.of(written(one, other, catalogue), written(other, one, catalogue)).flatMap(Optional::stream).flatMap(rival -> rival.tests().stream()).toList();
+        return catalogue.tests().values().stream().filter(test -> provokedIn(test, one) && provokedIn(test, other) && !named.contains(test.id())).map(ExaminationTest::id).toList();
     }
 
     private static Optional<Pattern.Rival> written(Condition one, Condition other, Catalogue catalogue) {

@@ -12,7 +12,7 @@ import lexicor.core.examination.Answer;
 
 /** An answer of the intake as page and server exchange it. What is absent was not said. */
 @Schema(name = "IntakeAnswerJson")
-public record AnswerJson(@NotNull(message = QUESTION) @Pattern(regexp = "[a-z0-9-]{1,40}(:[a-z0-9-]{1,39})?", message = QUESTION) String question,
+public record AnswerJson(@NotNull(message = QUESTION) @Pattern(regexp = "[a-z0-9-]{1,40}(:[a-z0-9.-]{1,59})?", message = QUESTION) String question,
         @NotNull(message = "allowed: a list of options") @Size(max = 60, message = "allowed: at most 60") List<@NotNull(message = OPTION) @Pattern(regexp = "[a-z0-9-]{1,60}", message = OPTION) String> values,
         @Schema(nullable = true) Double number, @Schema(nullable = true) LocalDate on,
         @Schema(nullable = true) @Size(max = 1000, message = "allowed: at most 1000 characters") String words) {

@@ -16,6 +16,7 @@ import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.Assumptions;
 import lexicor.core.weighing.Correlation;
+import lexicor.core.weighing.Contest;
 import lexicor.core.weighing.Foresight;
 import lexicor.core.weighing.LoadGroup;
 import lexicor.core.weighing.Ranking;
@@ -123,8 +124,7 @@ class Insights {
         List<InsightJson.SeparatingJson> separating = foresight.separating(condition.id(), id, open).stream().limit(MOST_SEPARATING)
                 .map(each -> new InsightJson.SeparatingJson(each.test().value(), catalogue.test(each.test()).shortName(), each.decibans())).toList();
         List<String> byWords = written == null ? List.of() : written.tests().stream().filter(open::contains).map(test -> catalogue.test(test).shortName()).toList();
-        List<String> inBoth = catalogue.tests().values().stream().filter(test -> test.readingFor(condition.id()).isPresent() && test.alsoIn().stream().anyMatch(also -> also.condition().equals(id)))
-                .map(test -> test.shortName()).toList();
+        List<String> inBoth = Contest.inBoth(condition, rival.condition(), catalogue).stream().map(test -> catalogue.test(test).shortName()).toList();
         return new InsightJson.RivalJson(id.value(), rival.condition().shortName(), rival.now(), ranking.ahead(condition.id(), id), written == null ? "" : written.how(),
                 separating, byWords, inBoth);
     }

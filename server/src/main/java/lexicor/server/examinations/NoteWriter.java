@@ -25,10 +25,12 @@ class NoteWriter {
 
     private final Appraisal appraisal;
     private final FindingsNote findings;
+    private final PathwayGuide pathways;
     private final VisitIntake intake;
     private final IntakeNote intakeNote;
 
-    NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote) {
+    NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote, PathwayGuide pathways) {
+        this.pathways = pathways;
         this.intakeNote = intakeNote;
         this.intake = intake;
         this.appraisal = appraisal;
@@ -52,7 +54,8 @@ class NoteWriter {
         lines.add("Where it stands");
         ranking.clusters().stream().filter(ClusterCount::begun).forEach(count -> lines.add("- " + cluster(count)));
         ranking.standings().stream().filter(Standing::informed).forEach(standing -> lines.add("- " + standing(standing)));
-        ranking.standings().stream().filter(standing -> !standing.measured() && standing.pattern().begun() && !standing.pattern().unlikely())
+        ranking.standings().stream().filter(standing -> !standing.measured() && !standing.pattern().unlikely()
+                        && !(standing.pattern().present().isEmpty() && standing.pattern().against().isEmpty()))
                 .forEach(standing -> lines.add("- " + pattern(standing)));
         ranking.standings().stream().filter(standing -> standing.pattern().unlikely())
                 .forEach(standing -> lines.add("- " + standing.condition().name() + ": unlikely by definition, recheck: not found: "
@@ -62,6 +65,12 @@ class NoteWriter {
                 .map(standing -> standing.condition().name() + " (" + Percent.of(standing.before()) + ")").toList();
         if (!open.isEmpty()) {
             lines.add("- Not moved by any weighed finding, still where it started (chance in 100): " + String.join(", ", open));
+        }
+        List<String> ways = pathways.lines(recorded, appraisal.openTests(recorded, told, readings), readings);
+        if (!ways.isEmpty()) {
+            lines.add("");
+            lines.add("Step by step");
+            lines.addAll(ways);
         }
         lines.add("");
         lines.add("Chances begin at working estimates for the setting, moved by what was told, and use published accuracy that no clinician has yet compared with");

@@ -3,6 +3,7 @@ package lexicor.server.examinations;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
@@ -39,6 +40,28 @@ class PathwayGuide {
                     walk.passed().stream().map(passed -> new PathwayStateJson.PassedJson(passed.step().id(), passed.outcome(), passed.answer())).toList(),
                     walk.here().id(), opinion.kind(), opinion.test().map(Object::toString).orElse(null), words(opinion));
         }).toList();
+    }
+
+    /** What the note says of pathways on which a question was answered: the way gone and where it stands. */
+    List<String> lines(ExaminationService.Recorded recorded, OpenTests open, List<TestReading> readings) {
+        Told told = Told.of(recorded.history().heard());
+        return pathways.of(recorded.row().region()).stream().filter(pathway -> !answers(pathway, told).isEmpty()).map(pathway -> {
+            PathwayWalk walk = PathwayWalk.of(pathway, answers(pathway, told), readings, test -> !open.closed(test) && open.offered(test));
+            String gone = walk.passed().stream().map(this::gone).collect(Collectors.joining("; "));
+            return "- " + pathway.name() + ": " + gone + (walk.here() instanceof Step.End end ? "; ends: " + FindingsNote.inSentence(end.says()) : "; not gone to its end");
+        }).toList();
+    }
+
+    private String gone(PathwayWalk.Passed passed) {
+        String name = passed.step() instanceof Step.Examine examine ? FindingsNote.inSentence(catalogue.test(examine.test()).shortName()) : "";
+        return switch (passed.outcome()) {
+            case ANSWERED -> FindingsNote.inSentence(passed.answer());
+            case POSITIVE -> name + " positive";
+            case NEGATIVE -> name + " negative";
+            case UNCLEAR -> name + " not readable";
+            case NOTED -> name + " noted";
+            case CLOSED -> name + " closed";
+        };
     }
 
     private static Map<String, String> answers(Pathway pathway, Told told) {

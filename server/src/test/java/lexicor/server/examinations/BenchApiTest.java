@@ -125,12 +125,7 @@ class BenchApiTest {
     }
 
     private String note(String id) {
-        try {
-            return server.get().uri("/api/examinations/" + id + "/note").with(org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user("dale").roles("THERAPIST"))
-                    .exchange().getResponse().getContentAsString();
-        } catch (java.io.UnsupportedEncodingException impossible) {
-            throw new IllegalStateException(impossible);
-        }
+        return therapist.text("/api/examinations/" + id + "/note");
     }
 
     private JsonNode state(String id, String test) {
