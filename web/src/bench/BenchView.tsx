@@ -75,7 +75,7 @@ export function BenchView() {
       <OrderRail region={region} order={bench.order} locked={bench.locked} progress={bench.progress} current={state.standAt ?? row.id} elapsed={elapsed} planned={plannedMinutes(region, bench.order)}
         onGo={bench.go} onMove={bench.moveRow} onUsual={bench.usualOrder}><PathwayOffers offers={bench.ways.offers} onFollow={bench.ways.follow} /></OrderRail>
       <div className="flex min-w-0 flex-col gap-1 px-4 py-1 lg:overflow-y-auto lg:px-5">
-        {bench.ways.following && <PathwayStrip following={bench.ways.following} current={sheet.length > 0 ? "" : test.id} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />}
+        {bench.ways.following && <PathwayStrip following={bench.ways.following} current={sheet.length > 0 ? "" : test.id} waiting={live.queue.status === "waiting"} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />}
         {weighing && <SafetyStrip safety={weighing.safety} onTell={bench.sayBefore} />}
         {beat ? (
           <PositionBeat to={beat} left={leftOpen} equipment={[...new Set(beat.items.flatMap((item) => item.testIds).flatMap((id) => names.get(id)?.equipment ?? []))]} onReady={bench.ready} onBack={bench.back} />

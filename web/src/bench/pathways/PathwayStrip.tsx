@@ -10,12 +10,14 @@ interface PathwayStripProps {
   following: Following;
   /** The test at hand. */
   current: string;
+  /** Whether the server is not reached, so that the next step is still to come. */
+  waiting: boolean;
   testName: (id: string) => string;
   onGo: (testId: string) => void;
 }
 
 /** The pathway that is being followed: where one is on it, why this step now, and what the weighing makes of it. */
-export function PathwayStrip({ following, current, testName, onGo }: PathwayStripProps) {
+export function PathwayStrip({ following, current, waiting, testName, onGo }: PathwayStripProps) {
   const { pathway, state, step } = following;
   const instead = state.instead;
   return (
@@ -35,6 +37,7 @@ export function PathwayStrip({ following, current, testName, onGo }: PathwayStri
         <p><strong>{step.kind === "END" ? `Ends here: ${sentence(step.label)}` : step.label}</strong>{step.because === "" ? (step.kind === "ASK" ? "" : ".") : step.kind === "END" ? `. ${step.because}.` : `, because ${step.because}.`}</p>
         {step.answers.length > 0 && <div className="flex flex-wrap gap-1.5">{step.answers.map((answer) => <Button key={answer.value} look="choice" onClick={() => { following.answer(answer.value); }}>{answer.label}</Button>)}</div>}
         <p className="flex flex-wrap gap-x-3 text-note">
+          {waiting && <span>It goes on once the server is reached.</span>}
           {state.says !== "" && <span>{state.says}.</span>}
           {instead && instead !== current && <Small onClick={() => { onGo(instead); }}>Go to {testName(instead).toLowerCase()}</Small>}
           {following.back && <Small onClick={following.back}>Ask again</Small>}

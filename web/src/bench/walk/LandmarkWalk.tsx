@@ -7,7 +7,8 @@ import { progressWords, type Progress } from "../../shared/drawings/ProgressGlyp
 import { capital, sideWord } from "../../shared/format";
 import { Button } from "../../shared/ui/Button";
 import { askedOnSheet, exceptions, normalOf, withException } from "../sheet";
-import { Dot, DotGlyph, dotOf, type DotLook } from "./Dot";
+import { Dot, DotGlyph } from "./Dot";
+import { dotOf, type DotLook } from "./dotOf";
 import { OUTLINES } from "./outlines";
 import { onRing, ringSpots, zonesOf, type Zone } from "./ring";
 

@@ -34,7 +34,8 @@ export function clusterWords(cluster: Schemas["ClusterJson"]): string {
   }
   const count = `${String(cluster.positives.length)} of ${String(counted)} positive`;
   if (cluster.level) {
-    return `${count}, ${cluster.decided ? "already decided" : "decided"}: ${cluster.level}`;
+    const weighs = cluster.levels.some((level) => level.name === cluster.level && level.likelihoodRatio != null);
+    return `${count}, ${cluster.decided ? "already decided" : "decided"}: ${cluster.level}${weighs ? "" : "; counted, not weighed"}`;
   }
   return cluster.outOfReach ? `${count}, cannot be decided: too many not interpretable` : `${count} so far`;
 }

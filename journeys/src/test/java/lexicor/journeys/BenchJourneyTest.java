@@ -2,48 +2,19 @@ package lexicor.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** The bench in each of the ways in which a response is taken. */
-class BenchJourneyTest {
-
-    private BrowserContext context;
-    private Page page;
-
-    @BeforeEach
-    void open() {
-        context = Suite.therapist(Suite.tablet());
-        page = context.newPage();
-    }
-
-    @AfterEach
-    void close() {
-        context.close();
-    }
+class BenchJourneyTest extends TabletJourney {
 
     private Locator button(String name) {
         return page.getByRole(AriaRole.MAIN).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
-    }
-
-    private Locator main() {
-        return page.getByRole(AriaRole.MAIN);
-    }
-
-    private Bench open(String demoCase) {
-        page.navigate(Suite.server().address() + "/");
-        page.getByLabel("Find").fill(demoCase);
-        page.getByText(demoCase).click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench").setExact(true)).click();
-        return new Bench(page).settled();
     }
 
     @Test

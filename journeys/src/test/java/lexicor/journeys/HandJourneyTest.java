@@ -2,37 +2,16 @@ package lexicor.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** Wrist, hand and elbow: the walk over the landmarks, pathways, what comes before provocation, a regrowing nerve. */
-class HandJourneyTest {
-
-    private BrowserContext context;
-    private Page page;
-
-    @BeforeEach
-    void open() {
-        context = Suite.therapist(Suite.tablet());
-        page = context.newPage();
-    }
-
-    @AfterEach
-    void close() {
-        context.close();
-    }
-
-    private Locator main() {
-        return page.getByRole(AriaRole.MAIN);
-    }
+class HandJourneyTest extends TabletJourney {
 
     private Locator walk() {
         return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Landmarks").setExact(true));
@@ -51,14 +30,6 @@ class HandJourneyTest {
         page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Red flags")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these")).click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(zone).setExact(true)).first().click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench")).click();
-        return new Bench(page).settled();
-    }
-
-    private Bench open(String demoCase) {
-        page.navigate(Suite.server().address() + "/");
-        page.getByLabel("Find").fill(demoCase);
-        page.getByText(demoCase).click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench").setExact(true)).click();
         return new Bench(page).settled();
     }
 

@@ -2,7 +2,6 @@ package lexicor.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
-import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -11,27 +10,12 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
 /** What comes before the hands, as a therapist does it. */
-class IntakeJourneyTest {
+class IntakeJourneyTest extends TabletJourney {
 
-    private BrowserContext context;
-    private Page page;
     private int taps;
-
-    @BeforeEach
-    void open() {
-        context = Suite.therapist(Suite.tablet());
-        page = context.newPage();
-    }
-
-    @AfterEach
-    void close() {
-        context.close();
-    }
 
     @Test
     void a_usual_shoulder_takes_a_dozen_taps() {

@@ -57,6 +57,12 @@ public final class AnswerCheck {
             case Pathways.FOLLOWED -> values(answer, pathways.of(region).stream().map(Pathway::id).toList(), false);
             case Pathways.ANSWER -> pathways.answersTo(region, answer.about()).map(allowed -> values(answer, allowed, false))
                     .orElseGet(() -> wrong("question", "'" + answer.about() + "' is no question of a pathway here"));
+            case ConclusionQuestions.WORKING -> values(answer, with(conditionsOf(region), ConclusionQuestions.OPEN), false);
+            case ConclusionQuestions.RIVALS, ConclusionQuestions.STEPS -> values(answer, conditionsOf(region), true);
+            case ConclusionQuestions.MARKERS -> values(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList(), true);
+            case ConclusionQuestions.CONFIDENCE -> chance(answer);
+            case ConclusionQuestions.AGAIN -> answer.on().isPresent() ? Optional.empty() : wrong("on", "allowed: a day");
+            case ConclusionQuestions.WHY, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE -> reason(answer);
             default -> form.question(answer.question()).filter(question -> form.questionsOf(region).contains(question)).map(question -> question(region, question, answer))
                     .orElseGet(() -> unknown(region, answer));
         };
@@ -107,7 +113,8 @@ public final class AnswerCheck {
 
     private List<String> kinds(String region) {
         List<String> kinds = new ArrayList<>(List.of("zone", "pain-areas", "tingling-areas", IntakeFolder.RED_FLAGS, IntakeFolder.FACTS, "fact-date", "release", "override", "start",
-                "width", "school", ORDER, Pathways.FOLLOWED, Pathways.ANSWER));
+                "width", "school", ORDER, Pathways.FOLLOWED, Pathways.ANSWER, ConclusionQuestions.WORKING, ConclusionQuestions.RIVALS,
+                ConclusionQuestions.CONFIDENCE, ConclusionQuestions.WHY, ConclusionQuestions.STEPS, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE, ConclusionQuestions.MARKERS, ConclusionQuestions.AGAIN));
         form.questionsOf(region).forEach(question -> kinds.add(question.id()));
         return kinds;
     }
@@ -116,9 +123,17 @@ public final class AnswerCheck {
         return catalogue.locksAsked(region).stream().flatMap(lock -> lock.facts().stream()).map(fact -> fact.id()).toList();
     }
 
+    private List<String> conditionsOf(String region) {
+        return catalogue.routine(region).conditions().stream().map(condition -> condition.value()).toList();
+    }
+
     private static List<String> withNone(List<String> values) {
+        return with(values, IntakeForm.NONE);
+    }
+
+    private static List<String> with(List<String> values, String more) {
         List<String> all = new ArrayList<>(values);
-        all.add(IntakeForm.NONE);
+        all.add(more);
         return all;
     }
 

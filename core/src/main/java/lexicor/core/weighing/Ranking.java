@@ -3,6 +3,7 @@ package lexicor.core.weighing;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import lexicor.core.catalogue.ConditionId;
 
 /**
@@ -33,6 +34,11 @@ public record Ranking(List<Standing> standings, List<ClusterCount> clusters, Map
     public Standing of(ConditionId condition) {
         return standings.stream().filter(standing -> standing.condition().id().equals(condition)).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("condition '" + condition + "' is not ranked"));
+    }
+
+    /** The condition that stands highest by what was weighed; empty before anything was. */
+    public Optional<Standing> first() {
+        return standings.stream().filter(standing -> standing.measured() && standing.informed() && !standing.pattern().unlikely()).findFirst();
     }
 
     /** Share of plausible readings of the evidence in which one condition stands above another, 0..1; half of the ties. */

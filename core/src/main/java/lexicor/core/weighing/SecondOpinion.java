@@ -56,7 +56,7 @@ public record SecondOpinion(Kind kind, Optional<TestId> test, Optional<Standing>
         if (end.conditions().stream().noneMatch(condition -> ranking.of(condition).measured())) {
             return of(Kind.END_NOT_MEASURED);
         }
-        Optional<Standing> first = ranking.standings().stream().filter(standing -> standing.measured() && standing.informed() && !standing.pattern().unlikely()).findFirst();
+        Optional<Standing> first = ranking.first();
         return first.filter(standing -> !named(end, standing.condition())).map(standing -> new SecondOpinion(Kind.ANOTHER_CONDITION, Optional.empty(), first)).orElse(of(Kind.SAME));
     }
 

@@ -99,7 +99,8 @@ class Appraisal {
         Optional<TestId> last = recorded.history().lastTest();
         Map<ConditionId, Double> previous = last.map(test -> weighing.chances(visit, readings(row, recorded.history().without(test), told))).orElse(Map.of());
         OpenTests open = openTests(recorded, told, readings);
-        List<TestValue> ahead = ahead(recorded, open, visit, readings);
+        Set<TestId> doable = open.of(row.region(), readings);
+        List<TestValue> ahead = ahead(recorded, doable, visit, readings);
         Schools schools = intake.schools(row, told);
         List<TestId> order = catalogue.routine(row.region()).order(told.zones());
         return new WeighingJson(recorded.lastNumber(), last.map(TestId::value).orElse(null),
@@ -108,13 +109,13 @@ class Appraisal {
                 ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.getOrDefault(standing.condition().id(), standing.now()), visit.assumptions().thresholds(), catalogue)).toList(),
                 ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, Set.copyOf(order)),
                 pathways.states(recorded, told, open, readings, ahead, ranking),
-                Contest.of(ranking, catalogue, open.of(row.region(), readings)::contains).map(contest -> ContestJson.of(contest, catalogue)).orElse(null), order.stream().map(TestId::value).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
+                Contest.of(ranking, catalogue, doable::contains).map(contest -> ContestJson.of(contest, catalogue)).orElse(null), order.stream().map(TestId::value).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
     }
 
     /** Open tests that may be done now, the best for its time first; what is likely to hurt or frighten comes last. */
-    private List<TestValue> ahead(ExaminationService.Recorded recorded, OpenTests open, Visit visit, List<TestReading> readings) {
+    private List<TestValue> ahead(ExaminationService.Recorded recorded, Set<TestId> doable, Visit visit, List<TestReading> readings) {
         Optional<String> position = recorded.history().standsAt().map(test -> catalogue.test(test).position());
-        return Foresight.of(weighing, visit, readings).values(open.of(visit.region(), readings), position).stream()
+        return Foresight.of(weighing, visit, readings).values(doable, position).stream()
                 .sorted(Comparator.comparing(value -> catalogue.test(value.test()).provocation() >= FRIGHTENS)).toList();
     }
 

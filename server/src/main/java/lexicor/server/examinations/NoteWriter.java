@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
@@ -82,7 +83,8 @@ class NoteWriter {
     private static String cluster(ClusterCount count) {
         String state = count.positives().size() + " of " + count.counted() + " positive";
         if (count.level().isPresent()) {
-            return count.cluster().name() + ": " + state + ", decided: " + count.level().get().name();
+            boolean weighs = count.level().get().direction() != Cluster.Direction.NONE;
+            return count.cluster().name() + ": " + state + ", decided: " + count.level().get().name() + (weighs ? "" : "; counted, not weighed");
         }
         return count.cluster().name() + ": " + state + (count.outOfReach() ? ", cannot be decided: too many not interpretable" : ", not yet decided");
     }

@@ -5,30 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
-import lexicor.server.Asking;
-import lexicor.server.ServerTest;
-import lexicor.server.accounts.Role;
 import org.assertj.core.data.Offset;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
 
 /** What the bench is told while the hands are on the patient. */
-@ServerTest
-class BenchApiTest {
-
-    @Autowired
-    private MockMvcTester server;
-
-    private Asking therapist;
-    private final Visit visit = new Visit();
-
-    @BeforeEach
-    void ask() {
-        therapist = Asking.as(server, "dale", Role.THERAPIST);
-    }
+class BenchApiTest extends AtTheBench {
 
     @Test
     void relocation_waits_for_apprehension_and_apprehension_closes_what_provokes_alike() {
@@ -39,7 +21,7 @@ class BenchApiTest {
         assertThat(state(id, "sh-relocation").has("waits") && !state(id, "sh-relocation").get("waits").isNull()).isFalse();
         assertThat(state(id, "sh-relocation").path("lock").isMissingNode() || state(id, "sh-relocation").get("lock").isNull()).isTrue();
         assertThat(state(id, "sh-jerk").at("/lock/why/0").asString()).isEqualTo("Closed by anterior apprehension: apprehension is the answer; no further provocation but relocation");
-        List<String> ahead = therapist.get("/api/examinations/" + id + "/weighing", 200).get("ahead").valueStream().map(each -> each.get("testId").asString()).toList();
+        List<String> ahead = weighing(id).get("ahead").valueStream().map(each -> each.get("testId").asString()).toList();
         assertThat(ahead).contains("sh-relocation").doesNotContain("sh-jerk", "sh-fulcrum", "sh-kim");
         send(id, visit.tell(Answer.because("override:sh-jerk", "Patient wishes it, gently")));
         assertThat(state(id, "sh-jerk").at("/lock/override/reason").asString()).isEqualTo("Patient wishes it, gently");
@@ -120,15 +102,7 @@ class BenchApiTest {
         return therapist.post("/api/cases", Visit.start(code()), 201).get("id").asString();
     }
 
-    private void send(String id, CommandJson command) {
-        therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(command)), 200);
-    }
-
-    private String note(String id) {
-        return therapist.text("/api/examinations/" + id + "/note");
-    }
-
     private JsonNode state(String id, String test) {
-        return therapist.get("/api/examinations/" + id + "/weighing", 200).get("tests").valueStream().filter(each -> each.get("testId").asString().equals(test)).findFirst().orElseThrow();
+        return weighing(id).get("tests").valueStream().filter(each -> each.get("testId").asString().equals(test)).findFirst().orElseThrow();
     }
 }

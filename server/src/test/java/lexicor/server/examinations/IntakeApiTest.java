@@ -7,28 +7,10 @@ import java.util.List;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
 import lexicor.core.examination.Side;
-import lexicor.server.Asking;
-import lexicor.server.ServerTest;
-import lexicor.server.accounts.Role;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
 
-@ServerTest
-class IntakeApiTest {
-
-    @Autowired
-    private MockMvcTester server;
-
-    private Asking therapist;
-    private final Visit visit = new Visit();
-
-    @BeforeEach
-    void ask() {
-        therapist = Asking.as(server, "dale", Role.THERAPIST);
-    }
+class IntakeApiTest extends AtTheBench {
 
     @Test
     void a_clue_moves_the_start_and_one_with_published_accuracy_is_weighed_instead() {
@@ -72,7 +54,7 @@ class IntakeApiTest {
         String id = begin();
         send(id, visit.tell(Answer.of("red-flags", "cardiac", "none"), Answer.of("facts", "osteoporosis")));
         send(id, visit.tell(Answer.because("release:cardiac", "Seen today, clear"), Answer.because("override:sh-neer", "Lightly, agreed")));
-        String note = server.get().uri("/api/examinations/" + id + "/note").exchange().getResponse().getContentAsString();
+        String note = note(id);
         assertThat(note).contains("Red flag: Chest tightness", "Released by dale", "Seen today, clear", "Done against a lock: Passive forward-flexion impingement, by dale", "Lightly, agreed",
                 "Severe osteoporosis. Locked or lightened: overpressure", "flexed int. rotation (severe osteoporosis");
     }
@@ -112,10 +94,10 @@ class IntakeApiTest {
     void a_condition_that_needs_its_story_is_ranked_once_it_is_told() {
         String id = therapist.post("/api/cases", new VisitRequest.NewCase(UUID.randomUUID(), "IB-" + UUID.randomUUID().toString().substring(0, 8), new lexicor.server.cases.CaseDetails(null, null, null, null),
                 new VisitRequest(UUID.randomUUID(), "wrist", lexicor.server.cases.Affected.BOTH, Side.RIGHT, lexicor.core.catalogue.Setting.FIRST_CONTACT, null)), 201).get("id").asString();
-        assertThat(therapist.get("/api/examinations/" + id + "/weighing", 200).get("standings").valueStream().map(each -> each.get("conditionId").asString()))
+        assertThat(weighing(id).get("standings").valueStream().map(each -> each.get("conditionId").asString()))
                 .contains("tfcc").doesNotContain("scaphoid-fracture");
         send(id, visit.tell(Answer.of("mechanism", "outstretched-fall")));
-        assertThat(therapist.get("/api/examinations/" + id + "/weighing", 200).get("standings").valueStream().map(each -> each.get("conditionId").asString()))
+        assertThat(weighing(id).get("standings").valueStream().map(each -> each.get("conditionId").asString()))
                 .as("its story is told").contains("scaphoid-fracture");
     }
 
@@ -123,20 +105,16 @@ class IntakeApiTest {
         return therapist.post("/api/cases", Visit.start("IA-" + UUID.randomUUID().toString().substring(0, 8)), 201).get("id").asString();
     }
 
-    private void send(String id, CommandJson command) {
-        therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(command)), 200);
-    }
-
     private JsonNode start(String id, String condition) {
         return of(therapist.get("/api/examinations/" + id + "/intake", 200).get("starts"), "conditionId", condition);
     }
 
     private JsonNode standing(String id, String condition) {
-        return of(therapist.get("/api/examinations/" + id + "/weighing", 200).get("standings"), "conditionId", condition);
+        return of(weighing(id).get("standings"), "conditionId", condition);
     }
 
     private JsonNode state(String id, String test) {
-        return of(therapist.get("/api/examinations/" + id + "/weighing", 200).get("tests"), "testId", test);
+        return of(weighing(id).get("tests"), "testId", test);
     }
 
     private static JsonNode of(JsonNode list, String field, String value) {

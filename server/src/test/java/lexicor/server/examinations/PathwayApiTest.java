@@ -7,33 +7,21 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
-import lexicor.server.Asking;
-import lexicor.server.ServerTest;
-import lexicor.server.accounts.Role;
 import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseDetails;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
 
 /** Pathways, zones and what separates two pictures, as the bench is told of them. */
-@ServerTest
-class PathwayApiTest {
+class PathwayApiTest extends AtTheBench {
 
     private static final String ULNAR = "ulnar-rotation";
 
-    @Autowired
-    private MockMvcTester server;
-
-    private Asking therapist;
     private String id;
-    private final Visit visit = new Visit();
 
     @BeforeEach
     void begin() {
-        therapist = Asking.as(server, "dale", Role.THERAPIST);
         id = therapist.post("/api/cases", new VisitRequest.NewCase(UUID.randomUUID(), "PW-" + UUID.randomUUID().toString().substring(0, 8), new CaseDetails(null, 1985, null, "Lace maker"),
                 Visit.visit("wrist", Affected.RIGHT)), 201).get("id").asString();
     }
@@ -41,27 +29,27 @@ class PathwayApiTest {
     @Test
     void a_pathway_is_offered_where_it_hurts_and_follows_the_record() {
         assertThat(pathway(ULNAR).get("offered").asBoolean()).as("nobody has said where it hurts").isFalse();
-        send(visit.tell(Answer.of("zone", "wrist-ulnar")));
+        send(id, visit.tell(Answer.of("zone", "wrist-ulnar")));
         assertThat(pathway(ULNAR).get("offered").asBoolean()).isTrue();
         assertThat(pathway("radial-pain").get("offered").asBoolean()).isFalse();
-        send(visit.tell(Answer.of("pathway", ULNAR)));
+        send(id, visit.tell(Answer.of("pathway", ULNAR)));
         assertThat(pathway(ULNAR).get("followed").asBoolean()).isTrue();
         assertThat(pathway(ULNAR).get("here").asString()).isEqualTo("range");
-        send(visit.record("wr-rom", "passive=full"), visit.record("ha-grip", "pain=none"),
+        send(id, visit.record("wr-rom", "passive=full"), visit.record("ha-grip", "pain=none"),
                 visit.tell(Answer.of("path:ulnar-rotation.which", "both")), visit.tell(Answer.of("path:ulnar-rotation.load", "loaded")), visit.tell(Answer.of("path:ulnar-rotation.where", "back")));
         assertThat(pathway(ULNAR).get("here").asString()).isEqualTo("shift-back");
         assertThat(pathway(ULNAR).get("says").asString()).isEqualTo("Nobody has measured this test, so the weighing cannot rank it");
         assertThat(pathway(ULNAR).get("passed").valueStream().map(step -> step.get("outcome").asString())).containsExactly("NOTED", "NOTED", "ANSWERED", "ANSWERED", "ANSWERED");
-        send(visit.record("wr-druj-ballottement", "end@neutral=firm", "end@pronation=firm", "end@supination=firm", "pain=none"), visit.record("wr-ecu-synergy", "pain=none"), visit.record("wr-fovea", "tender=familiar"));
+        send(id, visit.record("wr-druj-ballottement", "end@neutral=firm", "end@pronation=firm", "end@supination=firm", "pain=none"), visit.record("wr-ecu-synergy", "pain=none"), visit.record("wr-fovea", "tender=familiar"));
         assertThat(pathway(ULNAR).get("here").asString()).isEqualTo("end-tfcc");
-        assertThat(note()).contains("Step by step").contains("both; under load only; back; distal radioulnar shift negative; ECU synergy negative; ulnar soft spot positive; ends: TFCC or foveal injury");
-        send(visit.tell(new Answer("pathway", List.of(), OptionalDouble.empty(), Optional.empty(), "")));
+        assertThat(note(id)).contains("Step by step").contains("both; under load only; back; distal radioulnar shift negative; ECU synergy negative; ulnar soft spot positive; ends: TFCC or foveal injury");
+        send(id, visit.tell(new Answer("pathway", List.of(), OptionalDouble.empty(), Optional.empty(), "")));
         assertThat(pathway(ULNAR).get("followed").asBoolean()).isFalse();
     }
 
     @Test
     void a_locked_test_is_passed_by() {
-        send(visit.tell(Answer.of("zone", "wrist-ulnar"), Answer.of("facts", "scaphoid-suspected")), visit.tell(Answer.of("pathway", ULNAR)), visit.record("wr-rom", "passive=full"));
+        send(id, visit.tell(Answer.of("zone", "wrist-ulnar"), Answer.of("facts", "scaphoid-suspected")), visit.tell(Answer.of("pathway", ULNAR)), visit.record("wr-rom", "passive=full"));
         JsonNode passed = pathway(ULNAR).get("passed");
         assertThat(passed.get(1).get("step").asString()).isEqualTo("grip");
         assertThat(passed.get(1).get("outcome").asString()).isEqualTo("CLOSED");
@@ -78,17 +66,17 @@ class PathwayApiTest {
     @Test
     void the_order_holds_the_zones_that_hurt_and_all_of_them_while_nobody_has_said() {
         assertThat(order()).contains("wr-finkelstein", "wr-lt-shear", "wr-scaphoid-shift");
-        send(visit.tell(Answer.of("zone", "wrist-radial")));
+        send(id, visit.tell(Answer.of("zone", "wrist-radial")));
         assertThat(order()).contains("wr-rom", "wr-palp-cmc", "wr-finkelstein").doesNotContain("wr-lt-shear", "wr-scaphoid-shift", "wr-thumb-axial");
-        send(visit.tell(Answer.of("onset", "injury"), Answer.of("mechanism", "outstretched-fall")));
+        send(id, visit.tell(Answer.of("onset", "injury"), Answer.of("mechanism", "outstretched-fall")));
         assertThat(order()).as("a fall opens its zone by itself").contains("wr-thumb-axial", "wr-scaphoid-shift");
     }
 
     @Test
     void two_pictures_that_begin_to_fit_are_held_against_each_other() {
-        assertThat(weighing().path("contest").isObject()).isFalse();
-        send(visit.tell(Answer.of("zone", "wrist-radial")), visit.record("wr-palp-first-compartment", "tender=familiar", "crepitus=none"), visit.record("wr-palp-cmc", "tender=familiar", "crepitus=present"));
-        JsonNode contest = weighing().get("contest");
+        assertThat(weighing(id).path("contest").isObject()).isFalse();
+        send(id, visit.tell(Answer.of("zone", "wrist-radial")), visit.record("wr-palp-first-compartment", "tender=familiar", "crepitus=none"), visit.record("wr-palp-cmc", "tender=familiar", "crepitus=present"));
+        JsonNode contest = weighing(id).get("contest");
         assertThat(List.of(contest.get("one").asString(), contest.get("other").asString())).containsExactlyInAnyOrder("First compartment", "Thumb base arthritis");
         assertThat(contest.at("/separate/0/testId").asString()).isEqualTo("wr-cmc-grind");
         assertThat(contest.get("both").valueStream().map(JsonNode::asString)).contains("Thumb stretch by you");
@@ -108,23 +96,11 @@ class PathwayApiTest {
         return therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(answer))), 400).get("detail").asString();
     }
 
-    private JsonNode weighing() {
-        return therapist.get("/api/examinations/" + id + "/weighing", 200);
-    }
-
     private JsonNode pathway(String name) {
-        return weighing().get("pathways").valueStream().filter(each -> each.get("id").asString().equals(name)).findFirst().orElseThrow();
+        return weighing(id).get("pathways").valueStream().filter(each -> each.get("id").asString().equals(name)).findFirst().orElseThrow();
     }
 
     private List<String> order() {
-        return weighing().get("order").valueStream().map(JsonNode::asString).toList();
-    }
-
-    private String note() {
-        return therapist.text("/api/examinations/" + id + "/note");
-    }
-
-    private void send(CommandJson... commands) {
-        therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(commands)), 200);
+        return weighing(id).get("order").valueStream().map(JsonNode::asString).toList();
     }
 }

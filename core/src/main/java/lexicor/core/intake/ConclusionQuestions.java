@@ -1,0 +1,38 @@
+package lexicor.core.intake;
+
+/** The questions of the record by which a therapist concludes. */
+public final class ConclusionQuestions {
+
+    /** The working diagnosis: a condition of the region, or {@link #OPEN}. */
+    public static final String WORKING = "working";
+
+    /** What stands for a conclusion that is still open. */
+    public static final String OPEN = "open";
+
+    /** What it could be instead, the likeliest first. */
+    public static final String RIVALS = "rivals";
+
+    /** How sure, a chance. */
+    public static final String CONFIDENCE = "confidence";
+
+    /** Why the conclusion differs from the ranking, in words. */
+    public static final String WHY = "why-different";
+
+    /** Conditions whose settling step is taken up. */
+    public static final String STEPS = "next-steps";
+
+    /** Further steps, in words. */
+    public static final String OWN_STEPS = "own-steps";
+
+    /** Advice given, in words. */
+    public static final String ADVICE = "advice";
+
+    /** Tests to repeat at the next visit. */
+    public static final String MARKERS = "markers";
+
+    /** The day of the next visit. */
+    public static final String AGAIN = "again-on";
+
+    private ConclusionQuestions() {
+    }
+}
