@@ -6,6 +6,7 @@ import { CasesView } from "./cases/CasesView";
 import { StartView } from "./cases/StartView";
 import { ExaminationFrame } from "./examination/ExaminationFrame";
 import { IntakeView } from "./intake/IntakeView";
+import { ConcludeView } from "./conclusion/ConcludeView";
 import { NoteView } from "./note/NoteView";
 import { SessionGate } from "./session/SessionGate";
 import { usePerson } from "./session/session";
@@ -39,6 +40,7 @@ function Views() {
             <Route index element={<BenchView />} />
             <Route path="intake" element={<IntakeView />} />
             <Route path="weighing" element={<WeighingView />} />
+            <Route path="conclude" element={<ConcludeView />} />
             <Route path="note" element={<NoteView />} />
           </Route>
         </>

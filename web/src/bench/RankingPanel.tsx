@@ -35,12 +35,12 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
   if (!weighing) {
     return <aside aria-label="Where it stands" className="border-l border-line bg-sheet p-4 text-read text-soft">Weighing …</aside>;
   }
-  const begunOnes = weighing.standings.filter((standing) => standing.shelf === "UNMEASURED" && begun(standing.pattern));
-  const unmeasured = begunOnes.filter((standing) => standing.pattern.present.length > 0);
+  const begunOnes = weighing.standings.filter((standing) => ["UNMEASURED", "WAITING"].includes(standing.shelf) && begun(standing.pattern));
+  const unmeasured = begunOnes.filter((standing) => standing.pattern.present.length > 0).sort((a, b) => fit(b.pattern) - fit(a.pattern));
   const against = begunOnes.filter((standing) => standing.pattern.present.length === 0 && standing.before >= FAR);
   const unlikely = weighing.standings.filter((standing) => standing.shelf === "UNLIKELY");
-  const open = weighing.standings.filter((standing) => standing.shelf === "WAITING" || (standing.shelf === "UNMEASURED" && !begun(standing.pattern))).sort((a, b) => b.now - a.now);
-  const near = open.filter((standing) => standing.before >= FAR || standing.pattern.present.length > 0);
+  const open = weighing.standings.filter((standing) => ["UNMEASURED", "WAITING"].includes(standing.shelf) && !begun(standing.pattern)).sort((a, b) => b.now - a.now);
+  const near = open.filter((standing) => standing.before >= FAR);
   const full = weighed.length >= FULL;
   const shownOpen = (near.length > 0 ? near : open).slice(0, full ? 0 : weighed.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);
   const more = open.length - shownOpen.length + Math.max(0, weighed.length - MOST_WEIGHED);
@@ -59,12 +59,12 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
       )}
       {unmeasured.length > 0 && (
         <section>
-          <h3 className="text-note font-semibold text-soft">Not measured, by pattern</h3>
+          <h3 className="text-note font-semibold text-soft">By picture, not weighed</h3>
           <ul>
             {unmeasured.slice(0, full ? 1 : MOST_OTHERS).map((standing) => (
               <li key={standing.conditionId} className="flex items-center justify-between gap-2 text-note">
                 <Link to={`weighing?condition=${standing.conditionId}`} className="hover:underline">{standing.shortName}</Link>
-                <span className="flex items-center gap-1.5"><FitGlyph pattern={standing.pattern} />{patternWords(standing.pattern)}</span>
+                <span className="flex items-center gap-1.5"><FitGlyph pattern={standing.pattern} />{patternWords(standing.pattern)}<span className="text-soft">from {inHundred(standing.before)}</span></span>
               </li>
             ))}
           </ul>
@@ -77,7 +77,7 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
           <ol>
             {shownOpen.map((standing) => (
               <li key={standing.conditionId} className="grid grid-cols-[1fr_5.5rem_1.8rem] items-center gap-2 text-note">
-                <span>{standing.shortName}{begun(standing.pattern) ? <span className="text-soft"> · {patternWords(standing.pattern)}</span> : standing.unweighed.length > 0 && <span className="text-soft"> · noted</span>}</span>
+                <span>{standing.shortName}{standing.unweighed.length > 0 && <span className="text-soft"> · noted</span>}</span>
                 <OddsRail {...standing} width={88} />
                 <strong className="text-right">{inHundred(standing.before)}</strong>
               </li>
@@ -108,6 +108,11 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
 
 function begun(pattern: Schemas["PatternJson"]): boolean {
   return pattern.present.length + pattern.missing.length + pattern.against.length > 0;
+}
+
+/** Found less looked for and not found: for the order of the list alone. */
+function fit(pattern: Schemas["PatternJson"]): number {
+  return pattern.present.length - pattern.missing.length - pattern.against.length;
 }
 
 function patternWords(pattern: Schemas["PatternJson"]): string {

@@ -41,6 +41,7 @@ function Frame({ id }: { id: string }) {
           <Tab to="intake" name="Intake" />
           <Tab to="." name="Bench" />
           <Tab to="weighing" name="Weighing" />
+          <Tab to="conclude" name="Conclude" />
           <Tab to="note" name="Note" />
         </nav>
         <SavedState live={live} />
@@ -54,7 +55,7 @@ function Frame({ id }: { id: string }) {
 
 function Tab({ to, name }: { to: string; name: string }) {
   return (
-    <NavLink to={to} end className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-3 text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`}>
+    <NavLink to={to} end className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-1.5 text-read sm:px-3 ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`}>
       {name}
     </NavLink>
   );

@@ -14,6 +14,7 @@ export const keys = {
   examination: (id: string) => ["examination", id] as const,
   weighing: (id: string, number: number) => ["weighing", id, number] as const,
   insight: (id: string, condition: string, number: number, rho: string) => ["insight", id, condition, number, rho] as const,
+  conclusion: (id: string, number: number) => ["conclusion", id, number] as const,
   note: (id: string, number: number) => ["note", id, number] as const,
   library: ["library"] as const,
   testSheet: (id: string) => ["library", "test", id] as const,

@@ -45,8 +45,10 @@ class AccessibilityJourneyTest {
             clean(page, "bench", page.getByRole(AriaRole.COMPLEMENTARY));
             Bench bench = new Bench(page).stand("Painful arc");
             clean(page, "bench with dial", page.getByRole(AriaRole.SLIDER).first());
-            bench.stand("Landmarks");
+            bench.stand("Look");
             clean(page, "bench with a sheet", page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Sheet")));
+            bench.stand("Landmarks");
+            clean(page, "bench with shoulder landmarks", page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Landmarks").setExact(true)));
             bench.stand("Range of motion");
             clean(page, "bench with a table", page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Left and right")));
             bench.stand("Belly press").tap("Gauge");
@@ -62,6 +64,8 @@ class AccessibilityJourneyTest {
             clean(page, "weighing", page.getByText("What would change the answer"));
             page.locator("summary").first().click();
             clean(page, "weighing with a source open", page.getByText("of 1000 such people").first());
+            page.navigate(examination + "/conclude");
+            clean(page, "conclusion", page.getByText("Yours. Nothing is concluded for you."));
             page.navigate(examination + "/note");
             clean(page, "note", page.getByText("Where it stands"));
             page.navigate(examination + "/intake");

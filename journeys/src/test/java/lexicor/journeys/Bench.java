@@ -41,6 +41,7 @@ final class Bench {
 
     /** Goes to a row of the order, opening the section that it is in. */
     Bench stand(String row) {
+        assertThat(rail().locator("h2").first()).isVisible();
         Locator wanted = rail().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^(Locked )?" + literal(row) + " ?,")));
         for (int section = 0; wanted.count() == 0 && section < rail().locator("h2 button").count(); section++) {
             rail().locator("h2 button").nth(section).click();

@@ -3,6 +3,7 @@ package lexicor.core.conclusion;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.Thresholds;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
 
@@ -13,8 +14,8 @@ public final class Difference {
     }
 
     /** What the ranking puts first instead; empty where nothing is concluded, nothing is weighed, or both say the same. */
-    public static Optional<Standing> between(Conclusion conclusion, Ranking ranking, Catalogue catalogue) {
-        return conclusion.working().flatMap(working -> ranking.first().filter(standing -> !same(standing.condition().id(), working, catalogue)));
+    public static Optional<Standing> between(Conclusion conclusion, Ranking ranking, Thresholds thresholds, Catalogue catalogue) {
+        return conclusion.working().flatMap(working -> ranking.first(thresholds).filter(standing -> !same(standing.condition().id(), working, catalogue)));
     }
 
     /** A narrower or wider name of the same thing is no difference. */

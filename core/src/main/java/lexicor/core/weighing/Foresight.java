@@ -80,7 +80,8 @@ public final class Foresight {
             double ifNegative = odds.times(predicted.likelihoodRatio(false)).chance();
             double positive = now * predicted.withCondition() + (1 - now) * predicted.withoutCondition();
             double bits = Math.max(0, entropy(now) - positive * entropy(ifPositive) - (1 - positive) * entropy(ifNegative));
-            boolean live = now >= visit.assumptions().thresholds().setAside() || model.condition().serious().isPresent();
+            double least = visit.assumptions().thresholds().setAside();
+            boolean live = now >= least || model.condition().serious().isPresent() && Math.max(ifPositive, ifNegative) >= least;
             return new TestValue.Change(model.condition(), now, ifPositive, ifNegative, predicted.withCondition(), predicted.withoutCondition(), bits, live);
         });
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.Thresholds;
 
 /**
  * All conditions of a visit: the informed ones by chance, then those that nothing has informed yet, then those for which
@@ -36,9 +37,9 @@ public record Ranking(List<Standing> standings, List<ClusterCount> clusters, Map
                 .orElseThrow(() -> new IllegalArgumentException("condition '" + condition + "' is not ranked"));
     }
 
-    /** The condition that stands highest by what was weighed; empty before anything was. */
-    public Optional<Standing> first() {
-        return standings.stream().filter(standing -> standing.measured() && standing.informed() && !standing.pattern().unlikely()).findFirst();
+    /** The condition that stands highest by what was weighed and is not set aside; empty where there is none. */
+    public Optional<Standing> first(Thresholds thresholds) {
+        return standings.stream().filter(standing -> standing.measured() && standing.informed() && !standing.pattern().unlikely() && standing.now() >= thresholds.setAside()).findFirst();
     }
 
     /** Share of plausible readings of the evidence in which one condition stands above another, 0..1; half of the ties. */

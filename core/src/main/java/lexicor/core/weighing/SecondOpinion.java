@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Thresholds;
 import lexicor.core.pathway.Step;
 
 /**
@@ -33,11 +34,11 @@ public record SecondOpinion(Kind kind, Optional<TestId> test, Optional<Standing>
     /**
      * @param ahead what open tests could tell, the best for its time first
      */
-    public static SecondOpinion on(Step here, List<TestValue> ahead, Ranking ranking) {
+    public static SecondOpinion on(Step here, List<TestValue> ahead, Ranking ranking, Thresholds thresholds) {
         if (here instanceof Step.Examine examine) {
             return examine.branches().isEmpty() ? of(Kind.SAME) : onTest(examine.test(), ahead);
         }
-        return here instanceof Step.End end && !end.conditions().isEmpty() ? onEnd(end, ranking) : of(Kind.SAME);
+        return here instanceof Step.End end && !end.conditions().isEmpty() ? onEnd(end, ranking, thresholds) : of(Kind.SAME);
     }
 
     private static SecondOpinion onTest(TestId test, List<TestValue> ahead) {
@@ -52,11 +53,11 @@ public record SecondOpinion(Kind kind, Optional<TestId> test, Optional<Standing>
         return best.get().test().equals(test) ? of(Kind.SAME) : new SecondOpinion(Kind.ANOTHER_TEST, Optional.of(best.get().test()), Optional.empty());
     }
 
-    private static SecondOpinion onEnd(Step.End end, Ranking ranking) {
+    private static SecondOpinion onEnd(Step.End end, Ranking ranking, Thresholds thresholds) {
         if (end.conditions().stream().noneMatch(condition -> ranking.of(condition).measured())) {
             return of(Kind.END_NOT_MEASURED);
         }
-        Optional<Standing> first = ranking.first();
+        Optional<Standing> first = ranking.first(thresholds);
         return first.filter(standing -> !named(end, standing.condition())).map(standing -> new SecondOpinion(Kind.ANOTHER_CONDITION, Optional.empty(), first)).orElse(of(Kind.SAME));
     }
 

@@ -17,6 +17,7 @@ import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.Answer;
 import lexicor.core.examination.History;
@@ -37,6 +38,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ConclusionTest {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
+    private static final Thresholds THRESHOLDS = new Thresholds(0.05, 0.25, 0.75, 0.1);
     private static final Weighing WEIGHING = new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
     private static final IntakeForm FORM = IntakeForm.shipped(CATALOGUE);
     private static final AnswerCheck CHECK = new AnswerCheck(CATALOGUE, FORM, PathwayReader.shipped(CATALOGUE, FORM.zoneNames()));
@@ -77,13 +79,25 @@ class ConclusionTest {
         History history = history(attempt("sh-neer", Side.RIGHT, chosen("pain", "familiar")), attempt("sh-hawkins", Side.RIGHT, chosen("pain", "familiar")),
                 attempt("sh-arc", Side.RIGHT, chosen("pain", "familiar"), degrees("angle-worst", 90)));
         Ranking ranking = ranking(history);
-        assertThat(Difference.between(concluded(Answer.of("working", "acj")), ranking, CATALOGUE)).hasValueSatisfying(first -> assertThat(first.condition().id()).isEqualTo(ConditionId.of("subacromial-pain")));
-        assertThat(Difference.between(concluded(Answer.of("working", "subacromial-pain")), ranking, CATALOGUE)).isEmpty();
-        assertThat(Difference.between(concluded(Answer.of("working", "supraspinatus-tendinopathy")), ranking, CATALOGUE)).as("a narrower name of the same").isEmpty();
-        assertThat(Difference.between(concluded(Answer.of("working", "open")), ranking, CATALOGUE)).isEmpty();
-        assertThat(Difference.between(concluded(Answer.of("working", "acj")), ranking(history()), CATALOGUE)).as("nothing weighed").isEmpty();
+        assertThat(Difference.between(concluded(Answer.of("working", "acj")), ranking, THRESHOLDS, CATALOGUE)).hasValueSatisfying(first -> assertThat(first.condition().id()).isEqualTo(ConditionId.of("subacromial-pain")));
+        assertThat(Difference.between(concluded(Answer.of("working", "subacromial-pain")), ranking, THRESHOLDS, CATALOGUE)).isEmpty();
+        assertThat(Difference.between(concluded(Answer.of("working", "supraspinatus-tendinopathy")), ranking, THRESHOLDS, CATALOGUE)).as("a narrower name of the same").isEmpty();
+        assertThat(Difference.between(concluded(Answer.of("working", "open")), ranking, THRESHOLDS, CATALOGUE)).isEmpty();
+        assertThat(Difference.between(concluded(Answer.of("working", "acj")), ranking(history()), THRESHOLDS, CATALOGUE)).as("nothing weighed").isEmpty();
         assertThat(Markers.suggested(history, Side.RIGHT)).as("only where something was measured").containsExactly(TestId.of("sh-arc"));
         assertThat(Markers.suggested(history, Side.LEFT)).isEmpty();
+    }
+
+    @Test
+    void candidates_come_by_what_was_weighed_then_by_picture_then_by_start_and_what_is_set_aside_last() {
+        History history = history(attempt("sh-neer", Side.RIGHT, chosen("pain", "familiar")), attempt("sh-behind-back", Side.RIGHT, chosen("pain", "familiar")),
+                attempt("sh-er-lag-0", Side.RIGHT, degrees("lag", 0)), attempt("sh-er-resist", Side.RIGHT, chosen("pain", "none"), chosen("strength", "full")), attempt("sh-wall-push", Side.RIGHT, chosen("winging", "clear")));
+        Ranking ranking = ranking(history);
+        List<ConditionId> order = Candidates.inOrder(ranking, THRESHOLDS);
+        assertThat(order).hasSameSizeAs(ranking.standings()).startsWith(ConditionId.of("subacromial-pain"));
+        assertThat(order.indexOf(ConditionId.of("winging"))).as("its picture fits").isLessThan(order.indexOf(ConditionId.of("gh-oa")));
+        List<Integer> shelves = order.stream().map(ranking::of).map(standing -> standing.pattern().unlikely() || standing.informed() && standing.now() < 0.05 ? 3 : standing.informed() ? 0 : standing.pattern().present().isEmpty() ? 2 : 1).toList();
+        assertThat(shelves).isSorted().contains(3);
     }
 
     @ParameterizedTest(name = "{0}")

@@ -12,6 +12,7 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
@@ -21,6 +22,7 @@ import org.junit.jupiter.api.Test;
 class SecondOpinionTest {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
+    private static final Thresholds THRESHOLDS = new Thresholds(0.05, 0.25, 0.75, 0.1);
     private static final Weighing WEIGHING = new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), WeighingSettings.USUAL);
     private static final Visit VISIT = Visit.usual(CATALOGUE, "wrist", Setting.FIRST_CONTACT);
     private static final List<TestId> OPEN = List.of(TestId.of("wr-cmc-grind"), TestId.of("wr-cmc-adduction"), TestId.of("wr-ecu-synergy"));
@@ -41,7 +43,7 @@ class SecondOpinionTest {
         TestId best = ahead().stream().filter(TestValue::worthDoing).findFirst().orElseThrow().test();
         TestId other = OPEN.stream().filter(test -> test.value().startsWith("wr-cmc") && !test.equals(best)).findFirst().orElseThrow();
         assertThat(on(examine(best.value(), "thumb-cmc-oa", "base-pain"))).isEqualTo(SecondOpinion.Kind.SAME);
-        SecondOpinion opinion = SecondOpinion.on(examine(other.value(), "thumb-cmc-oa", "base-pain"), ahead(), ranking());
+        SecondOpinion opinion = SecondOpinion.on(examine(other.value(), "thumb-cmc-oa", "base-pain"), ahead(), ranking(), THRESHOLDS);
         assertThat(opinion.kind()).isEqualTo(SecondOpinion.Kind.ANOTHER_TEST);
         assertThat(opinion.test()).contains(best);
     }
@@ -50,26 +52,26 @@ class SecondOpinionTest {
     void where_nothing_is_worth_doing_it_says_so() {
         TestValue idle = ahead().stream().filter(value -> !value.changes().isEmpty()).findFirst().orElseThrow();
         TestValue little = new TestValue(idle.test(), 0, idle.seconds(), idle.moves(), false, idle.changes());
-        assertThat(SecondOpinion.on(examine(idle.test().value(), "thumb-cmc-oa", "base-pain"), List.of(little), ranking()).kind()).isEqualTo(SecondOpinion.Kind.LITTLE_EXPECTED);
+        assertThat(SecondOpinion.on(examine(idle.test().value(), "thumb-cmc-oa", "base-pain"), List.of(little), ranking(), THRESHOLDS).kind()).isEqualTo(SecondOpinion.Kind.LITTLE_EXPECTED);
     }
 
     @Test
     void at_an_end_another_leader_is_named() {
         Ranking ranking = WEIGHING.weigh(VISIT, List.of(answered("wr-cmc-adduction", true), answered("wr-cmc-extension", true)), 1);
-        assertThat(SecondOpinion.on(end("thumb-cmc-oa"), List.of(), ranking).kind()).isEqualTo(SecondOpinion.Kind.SAME);
-        SecondOpinion opinion = SecondOpinion.on(end("de-quervain"), List.of(), ranking);
+        assertThat(SecondOpinion.on(end("thumb-cmc-oa"), List.of(), ranking, THRESHOLDS).kind()).isEqualTo(SecondOpinion.Kind.SAME);
+        SecondOpinion opinion = SecondOpinion.on(end("de-quervain"), List.of(), ranking, THRESHOLDS);
         assertThat(opinion.kind()).isEqualTo(SecondOpinion.Kind.ANOTHER_CONDITION);
         assertThat(opinion.condition()).map(standing -> standing.condition().id().value()).contains("thumb-cmc-oa");
     }
 
     @Test
     void an_end_that_nobody_has_measured_is_said_to_go_by_its_picture() {
-        assertThat(SecondOpinion.on(end("ecu-instability"), List.of(), ranking()).kind()).isEqualTo(SecondOpinion.Kind.END_NOT_MEASURED);
-        assertThat(SecondOpinion.on(new Step.End("e", "Nothing", List.of(), ""), List.of(), ranking()).kind()).isEqualTo(SecondOpinion.Kind.SAME);
+        assertThat(SecondOpinion.on(end("ecu-instability"), List.of(), ranking(), THRESHOLDS).kind()).isEqualTo(SecondOpinion.Kind.END_NOT_MEASURED);
+        assertThat(SecondOpinion.on(new Step.End("e", "Nothing", List.of(), ""), List.of(), ranking(), THRESHOLDS).kind()).isEqualTo(SecondOpinion.Kind.SAME);
     }
 
     private static SecondOpinion.Kind on(Step step) {
-        return SecondOpinion.on(step, ahead(), ranking()).kind();
+        return SecondOpinion.on(step, ahead(), ranking(), THRESHOLDS).kind();
     }
 
     private static Ranking ranking() {

@@ -15,6 +15,7 @@ import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.Attempt;
 import lexicor.core.examination.History;
@@ -33,6 +34,7 @@ import org.junit.jupiter.api.Test;
 class UlnarWristTest {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
+    private static final Thresholds THRESHOLDS = new Thresholds(0.05, 0.25, 0.75, 0.1);
     private static final Weighing WEIGHING = new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
     private static final Pathway PATHWAY = PathwayReader.shipped(CATALOGUE, IntakeForm.shipped(CATALOGUE).zoneNames()).find("ulnar-rotation").orElseThrow();
 
@@ -70,7 +72,7 @@ class UlnarWristTest {
         assertThat(says(walk("back"))).isEqualTo("ECU tendinopathy");
         assertThat(fit("ecu-tendinopathy")).containsExactly(2, 0, 0);
         assertThat(fit("ecu-instability")).containsExactly(0, 1, 0);
-        assertThat(SecondOpinion.on(walk("back").here(), List.of(), ranking()).kind()).isEqualTo(SecondOpinion.Kind.END_NOT_MEASURED);
+        assertThat(SecondOpinion.on(walk("back").here(), List.of(), ranking(), THRESHOLDS).kind()).isEqualTo(SecondOpinion.Kind.END_NOT_MEASURED);
     }
 
     @Test

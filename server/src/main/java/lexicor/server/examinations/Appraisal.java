@@ -108,7 +108,7 @@ class Appraisal {
                 SafetyJson.of(told.screen()),
                 ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.getOrDefault(standing.condition().id(), standing.now()), visit.assumptions().thresholds(), catalogue)).toList(),
                 ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, Set.copyOf(order)),
-                pathways.states(recorded, told, open, readings, ahead, ranking),
+                pathways.states(recorded, told, open, readings, ahead, ranking, visit.assumptions().thresholds()),
                 Contest.of(ranking, catalogue, doable::contains).map(contest -> ContestJson.of(contest, catalogue)).orElse(null), order.stream().map(TestId::value).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
     }
 

@@ -30,9 +30,11 @@ class ExaminationController {
     private final Insights insights;
     private final VisitIntake intake;
     private final NoteWriter notes;
+    private final Conclusions conclusions;
     private final Catalogue catalogue;
 
-    ExaminationController(ExaminationService service, Appraisal appraisal, Insights insights, VisitIntake intake, NoteWriter notes, Catalogue catalogue) {
+    ExaminationController(ExaminationService service, Appraisal appraisal, Insights insights, VisitIntake intake, NoteWriter notes, Conclusions conclusions, Catalogue catalogue) {
+        this.conclusions = conclusions;
         this.service = service;
         this.appraisal = appraisal;
         this.insights = insights;
@@ -88,6 +90,13 @@ class ExaminationController {
             }
         }
         return insights.of(service.examination(id), conditionId, chosen);
+    }
+
+    /** What stands beside the therapist's conclusion. */
+    @GetMapping("/conclusion")
+    @Traced(action = Action.SAW, subject = "examination")
+    public ConclusionJson conclusion(@PathVariable UUID id) {
+        return conclusions.of(service.examination(id));
     }
 
     /** The examination in words, to copy into a record. */

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.Thresholds;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
@@ -22,15 +23,17 @@ import org.springframework.stereotype.Component;
 @Component
 class NoteWriter {
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
+    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
 
     private final Appraisal appraisal;
     private final FindingsNote findings;
     private final PathwayGuide pathways;
+    private final Conclusions conclusions;
     private final VisitIntake intake;
     private final IntakeNote intakeNote;
 
-    NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote, PathwayGuide pathways) {
+    NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote, PathwayGuide pathways, Conclusions conclusions) {
+        this.conclusions = conclusions;
         this.pathways = pathways;
         this.intakeNote = intakeNote;
         this.intake = intake;
@@ -61,8 +64,8 @@ class NoteWriter {
         ranking.standings().stream().filter(standing -> standing.pattern().unlikely())
                 .forEach(standing -> lines.add("- " + standing.condition().name() + ": unlikely by definition, recheck: not found: "
                         + standing.pattern().defining().stream().map(each -> inSentence(each.says())).collect(Collectors.joining(", "))));
-        double leastShown = intake.visit(recorded.row(), told).assumptions().thresholds().setAside();
-        List<String> open = ranking.standings().stream().filter(standing -> !standing.informed() && standing.measured() && standing.before() >= leastShown)
+        Thresholds thresholds = intake.visit(recorded.row(), told).assumptions().thresholds();
+        List<String> open = ranking.standings().stream().filter(standing -> !standing.informed() && standing.measured() && standing.before() >= thresholds.setAside())
                 .map(standing -> standing.condition().name() + " (" + Percent.of(standing.before()) + ")").toList();
         if (!open.isEmpty()) {
             lines.add("- Not moved by any weighed finding, still where it started (chance in 100): " + String.join(", ", open));
@@ -73,6 +76,7 @@ class NoteWriter {
             lines.add("Step by step");
             lines.addAll(ways);
         }
+        lines.addAll(conclusions.lines(recorded, ranking, thresholds));
         lines.add("");
         lines.add("Chances begin at working estimates for the setting, moved by what was told, and use published accuracy that no clinician has yet compared with");
         lines.add("the original papers. What tests of one tissue share is counted once, by correlations that are partly assumed.");

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Thresholds;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.Told;
@@ -30,12 +31,12 @@ class PathwayGuide {
         this.catalogue = catalogue;
     }
 
-    List<PathwayStateJson> states(ExaminationService.Recorded recorded, IntakeState asked, OpenTests open, List<TestReading> readings, List<TestValue> ahead, Ranking ranking) {
+    List<PathwayStateJson> states(ExaminationService.Recorded recorded, IntakeState asked, OpenTests open, List<TestReading> readings, List<TestValue> ahead, Ranking ranking, Thresholds thresholds) {
         Told told = Told.of(recorded.history().heard());
         List<String> followed = told.values(Pathways.FOLLOWED);
         return pathways.of(recorded.row().region()).stream().map(pathway -> {
             PathwayWalk walk = PathwayWalk.of(pathway, answers(pathway, told), readings, test -> !open.closed(test) && open.offered(test));
-            SecondOpinion opinion = SecondOpinion.on(walk.here(), ahead, ranking);
+            SecondOpinion opinion = SecondOpinion.on(walk.here(), ahead, ranking, thresholds);
             return new PathwayStateJson(pathway.id(), pathway.starts(asked.zones(), asked.clues()), followed.contains(pathway.id()),
                     walk.passed().stream().map(passed -> new PathwayStateJson.PassedJson(passed.step().id(), passed.outcome(), passed.answer())).toList(),
                     walk.here().id(), opinion.kind(), opinion.test().map(Object::toString).orElse(null), words(opinion));

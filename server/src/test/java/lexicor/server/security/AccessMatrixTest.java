@@ -40,7 +40,7 @@ class AccessMatrixTest {
                 "GET /api/library/clusters/{id}", "GET /api/library/records");
         allow(Set.of("THERAPIST"), "GET /api/cases", "POST /api/cases", "GET /api/cases/next-code", "GET /api/cases/{id}", "PUT /api/cases/{id}", "POST /api/cases/{id}/examinations",
                 "GET /api/examinations/{id}", "POST /api/examinations/{id}/commands", "GET /api/examinations/{id}/intake", "GET /api/examinations/{id}/weighing", "GET /api/examinations/{id}/weighing/{conditionId}",
-                "GET /api/examinations/{id}/note");
+                "GET /api/examinations/{id}/conclusion", "GET /api/examinations/{id}/note");
         allow(Set.of("STEWARD"), "PUT /api/settings/{name}");
         allow(Set.of("STEWARD", "ADMINISTRATOR"), "GET /api/settings/history");
         allow(Set.of("ADMINISTRATOR"), "GET /api/accounts", "POST /api/accounts", "PUT /api/accounts/{id}", "GET /api/audit");

@@ -1,0 +1,117 @@
+package lexicor.server.examinations;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.Pattern;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Thresholds;
+import lexicor.core.conclusion.Candidates;
+import lexicor.core.conclusion.Conclusion;
+import lexicor.core.conclusion.Difference;
+import lexicor.core.conclusion.Markers;
+import lexicor.core.intake.IntakeState;
+import lexicor.core.intake.Told;
+import lexicor.core.weighing.Percent;
+import lexicor.core.weighing.Ranking;
+import lexicor.core.weighing.Standing;
+import org.springframework.stereotype.Component;
+
+/** Puts beside the therapist's conclusion what helps to make it, and writes it down. */
+@Component
+class Conclusions {
+
+    /** Conditions of the ranking whose settling step is offered before anything is concluded. */
+    private static final int LEADING = 3;
+
+    private final Catalogue catalogue;
+    private final Appraisal appraisal;
+    private final VisitIntake intake;
+
+    Conclusions(Catalogue catalogue, Appraisal appraisal, VisitIntake intake) {
+        this.catalogue = catalogue;
+        this.appraisal = appraisal;
+        this.intake = intake;
+    }
+
+    ConclusionJson of(ExaminationService.Recorded recorded) {
+        IntakeState told = intake.of(recorded);
+        Ranking ranking = appraisal.ranking(recorded.row(), told, appraisal.readings(recorded.row(), recorded.history(), told));
+        Conclusion conclusion = concluded(recorded);
+        Thresholds thresholds = intake.visit(recorded.row(), told).assumptions().thresholds();
+        return new ConclusionJson(recorded.lastNumber(), conclusion.sureness(),
+                Difference.between(conclusion, ranking, thresholds, catalogue).map(first -> new ConclusionJson.DiffersJson(first.condition().id().value(), first.condition().name(), first.now())).orElse(null),
+                Candidates.inOrder(ranking, thresholds).stream().map(ConditionId::value).toList(),
+                toSettle(conclusion, ranking).stream().map(this::toSettle).toList(),
+                Markers.suggested(recorded.history(), recorded.row().side()).stream().map(test -> new ConclusionJson.MarkerJson(test.value(), name(test))).toList());
+    }
+
+    /** What the note says of the conclusion; nothing where nothing was concluded. */
+    List<String> lines(ExaminationService.Recorded recorded, Ranking ranking, Thresholds thresholds) {
+        Conclusion conclusion = concluded(recorded);
+        if (!conclusion.begun()) {
+            return List.of();
+        }
+        List<String> lines = new ArrayList<>(List.of("", "Conclusion of the therapist"));
+        String sure = conclusion.confidence().isEmpty() ? "" : ", " + conclusion.sureness() + " (" + Percent.of(conclusion.confidence().getAsDouble()) + " in 100 by the therapist)";
+        lines.add("- Working diagnosis: " + conclusion.working().map(working -> catalogue.condition(working).name()).orElse(conclusion.open() ? "still open" : "none named") + sure);
+        if (!conclusion.rivals().isEmpty()) {
+            lines.add("- It could also be: " + conclusion.rivals().stream().map(rival -> catalogue.condition(rival).name()).collect(Collectors.joining("; ")));
+        }
+        Difference.between(conclusion, ranking, thresholds, catalogue).ifPresent(first -> lines.add("- The ranking puts " + first.condition().name() + " first (" + Percent.of(first.now()) + " in 100)"
+                + (conclusion.why().isEmpty() ? "" : "; why otherwise: " + conclusion.why())));
+        Stream<String> steps = conclusion.steps().stream().flatMap(step -> settles(step).stream().map(settles -> settles.by() + " (" + catalogue.condition(step).shortName() + ", " + settles.soon() + ")"));
+        String next = Stream.concat(steps, Stream.of(conclusion.ownSteps()).filter(own -> !own.isEmpty())).collect(Collectors.joining("; "));
+        if (!next.isEmpty()) {
+            lines.add("- Next: " + next);
+        }
+        if (!conclusion.advice().isEmpty()) {
+            lines.add("- Advice: " + conclusion.advice());
+        }
+        if (!conclusion.markers().isEmpty() || conclusion.again().isPresent()) {
+            lines.add("- Test again" + conclusion.again().map(day -> " on " + NoteWriter.DAY.format(day)).orElse("")
+                    + (conclusion.markers().isEmpty() ? "" : ": " + conclusion.markers().stream().map(test -> name(test).toLowerCase(Locale.UK)).collect(Collectors.joining(", "))));
+        }
+        return lines;
+    }
+
+    private static Conclusion concluded(ExaminationService.Recorded recorded) {
+        return Conclusion.of(Told.of(recorded.history().heard()));
+    }
+
+    /** The working diagnosis and its rivals; before there are any, those that lead, by figures or by their picture. */
+    private Set<ConditionId> toSettle(Conclusion conclusion, Ranking ranking) {
+        Set<ConditionId> conditions = new LinkedHashSet<>();
+        conclusion.working().ifPresent(conditions::add);
+        conditions.addAll(conclusion.rivals());
+        if (conditions.isEmpty()) {
+            Stream<Standing> fitting = ranking.standings().stream().filter(standing -> standing.informed() || !standing.pattern().present().isEmpty());
+            fitting.limit(LEADING).forEach(standing -> conditions.add(standing.condition().id()));
+        }
+        conditions.addAll(conclusion.steps());
+        conditions.removeIf(condition -> settles(condition).isEmpty());
+        return conditions;
+    }
+
+    private ConclusionJson.ToSettleJson toSettle(ConditionId id) {
+        Condition condition = catalogue.condition(id);
+        Pattern.Settles settles = settles(id).orElseThrow();
+        return new ConclusionJson.ToSettleJson(id.value(), condition.shortName(), settles.by(), settles.soon());
+    }
+
+    private Optional<Pattern.Settles> settles(ConditionId condition) {
+        return Optional.ofNullable(catalogue.patterns().get(condition)).flatMap(Pattern::settles);
+    }
+
+    private String name(TestId test) {
+        return catalogue.test(test).shortName();
+    }
+}
