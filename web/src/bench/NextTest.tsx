@@ -1,5 +1,5 @@
 import type { Schemas } from "../shared/api/client";
-import { inHundred } from "../shared/format";
+import { inHundred, sentence } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 
 interface NextTestProps {
@@ -17,11 +17,12 @@ export function NextTest({ weighing, current, testName, onGo }: NextTestProps) {
   const best = weighing.ahead.find((each) => each.worthDoing && each.testId !== current);
   const better = best && (!here || best.bits / best.seconds > (1.05 * here.bits) / here.seconds) ? best : undefined;
   const figures = weighing.ahead.some((each) => each.changes.length > 0) || weighing.standings.some((standing) => standing.informed);
+  const picture = weighing.standings.find((standing) => ["UNMEASURED", "WAITING"].includes(standing.shelf) && standing.pattern.present.length > 0 && standing.pattern.notExamined.length > 0);
   return (
     <>
       {here && <Changes ahead={here} title={here.changes.length === 0 ? "This test" : here.worthDoing ? "This test could do" : "This test would tell little"} />}
       {!weighing.worthGoingOn ? (
-        <p className="text-read font-semibold">{figures ? "Nothing left is worth doing: no open test would change much." : "No test here has figures yet: what fits is told by the typical pictures."}</p>
+        picture ? <Unseen standing={picture} figures={figures} onGo={onGo} /> : <p className="text-read font-semibold">{figures ? "Nothing left is worth doing: no open test would change much." : "No test here has figures yet: what fits is told by the typical pictures."}</p>
       ) : better ? (
         <section aria-label="Next best">
           {!here && <Changes ahead={better} title={`${testName(better.testId)} could do`} />}
@@ -35,6 +36,17 @@ export function NextTest({ weighing, current, testName, onGo }: NextTestProps) {
         </section>
       ) : here ? null : <p className="text-read font-semibold">All tests of this order are done.</p>}
     </>
+  );
+}
+
+/** By figures nothing is left, but a picture that has begun to fit is not complete. */
+function Unseen({ standing, figures, onGo }: { standing: Schemas["StandingJson"]; figures: boolean; onGo: (testId: string) => void }) {
+  const tests = [...new Map(standing.pattern.notExamined.map((each) => [each.testId, each.test])).entries()].slice(0, 3);
+  return (
+    <section aria-label="Still to look for" className="text-read leading-snug">
+      <p className="font-semibold">{figures ? "By figures nothing left would change much." : "No test here has figures yet."}</p>
+      <p className="flex flex-wrap gap-x-2 text-note">Of {sentence(standing.shortName)}, still to look for: {tests.map(([id, name]) => <button key={id} type="button" className="min-h-6 underline hover:bg-tan" onClick={() => { onGo(id); }}>{sentence(name)}</button>)}</p>
+    </section>
   );
 }
 

@@ -149,6 +149,14 @@ class CatalogueContentTest {
         }
     }
 
+    /** Two clues of age hold together, so two records of age would be counted as two pieces of evidence. */
+    @Test
+    void age_is_weighed_once_for_a_condition() {
+        for (Condition condition : CATALOGUE.conditions().values()) {
+            assertThat(CATALOGUE.clues().values().stream().filter(clue -> clue.age().isPresent() && EVIDENCE.weighsClue(clue.id(), condition.id()))).as("%s", condition.id()).hasSizeLessThanOrEqualTo(1);
+        }
+    }
+
     @Test
     void the_usual_school_is_in_force_for_every_question_until_another_is_chosen() {
         Schools usual = CATALOGUE.usualSchools();
