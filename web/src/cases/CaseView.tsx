@@ -108,7 +108,7 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
             <Link to={`/examinations/${visit.id}${visit.state === "BEGUN" || visit.state === "SUSPENDED" ? "/intake" : ""}`} className="grid min-h-14 grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 px-1 py-2 hover:bg-sheet sm:grid-cols-[9rem_10rem_1fr]">
               <span className="text-read">{when(visit.startedAt)}<br /><span className="text-note text-soft">{visit.author}</span></span>
               <StateMark state={visit.state} done={visit.done} total={visit.total} />
-              <span className="text-read">{visit.leader && visit.chance != null ? <>{visit.leader} <strong>{inHundred(visit.chance)}</strong> <span className="text-note text-soft">in 100</span></> : <span className="text-soft">Nothing weighed</span>}</span>
+              <span className="text-read">{visit.leader && visit.chance != null ? <>{visit.leader} <strong>{inHundred(visit.chance)}</strong> <span className="text-note text-soft">in 100</span></> : <span className="text-soft">Nothing stands out</span>}</span>
             </Link>
           </li>
         ))}

@@ -95,7 +95,7 @@ function CaseRow({ line }: { line: Line }) {
         <span className="text-read">{line.person.name && <>{line.person.name}, </>}{whoIs(line.person) || <span className="text-soft">nothing said yet</span>}<br />
           <span className="text-note text-soft">{capital(affected(line.side, line.otherSideInvolved, line.region))} · {when(line.lastAt)}</span></span>
         <StateMark state={line.state} done={line.done} total={line.total} />
-        <span className="text-read">{line.leader && line.chance != null ? <>{line.leader} <strong>{inHundred(line.chance)}</strong><br /><span className="text-note text-soft">in 100, highest of those weighed</span></> : <span className="text-soft">Nothing weighed yet</span>}</span>
+        <span className="text-read">{line.leader && line.chance != null ? <>{line.leader} <strong>{inHundred(line.chance)}</strong><br /><span className="text-note text-soft">in 100, highest of those weighed</span></> : <span className="text-soft">Nothing stands out yet</span>}</span>
       </Link>
       <button type="button" onClick={() => { void navigate(`/cases/${line.person.id}`); }} aria-label={`Case ${line.person.code}: all ${String(line.visits)} visits`}
         className="min-w-20 px-3 text-note underline">{line.visits === 1 ? "1 visit" : `${String(line.visits)} visits`}</button>

@@ -86,10 +86,10 @@ public final class Weighing {
     public record Leader(Condition condition, double now) {
     }
 
-    /** The informed condition that stands highest, without the work of everything else; empty before any finding is weighed. */
+    /** The informed condition that stands highest and is not set aside, without the work of everything else; empty where there is none. */
     public Optional<Leader> leader(Visit visit, List<TestReading> tests) {
         Pass pass = new Pass(this, store, visit, tests, NO_DRAWS);
-        return ranked(visit).stream().filter(condition -> !pass.unlikely(condition)).flatMap(condition -> Stream.of(pass.chance(condition)).filter(Pass.Chance::informed)
+        return ranked(visit).stream().filter(condition -> !pass.unlikely(condition)).flatMap(condition -> Stream.of(pass.chance(condition)).filter(chance -> chance.informed() && chance.now() >= visit.assumptions().thresholds().setAside())
                 .map(chance -> new Leader(condition, chance.now()))).max(Comparator.comparingDouble(Leader::now));
     }
 
