@@ -15,7 +15,7 @@ export const keys = {
   weighing: (id: string, number: number) => ["weighing", id, number] as const,
   insight: (id: string, condition: string, number: number, rho: string) => ["insight", id, condition, number, rho] as const,
   conclusion: (id: string, number: number) => ["conclusion", id, number] as const,
-  note: (id: string, number: number) => ["note", id, number] as const,
+  note: (id: string, number: number, length: string) => ["note", id, number, length] as const,
   library: ["library"] as const,
   testSheet: (id: string) => ["library", "test", id] as const,
   conditionSheet: (id: string) => ["library", "condition", id] as const,

@@ -50,7 +50,7 @@ class HandJourneyTest extends TabletJourney {
         page.reload();
         assertThat(walk().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Little-finger side, done"))).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
-        assertThat(main()).containsText("Press into the ulnar soft spot, right: familiar");
+        assertThat(main()).containsText("Press into the ulnar soft spot, right: tender, familiar");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package lexicor.server.examinations;
 
 import jakarta.validation.Valid;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -102,7 +103,9 @@ class ExaminationController {
     /** The examination in words, to copy into a record. */
     @GetMapping(value = "/note", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
     @Traced(action = Action.TOOK_OUT, subject = "examination")
-    public String note(@PathVariable UUID id) {
-        return notes.write(service.examination(id));
+    public String note(@PathVariable UUID id, @RequestParam(defaultValue = "full") String length) {
+        NoteLength wanted = Arrays.stream(NoteLength.values()).filter(each -> each.name().equalsIgnoreCase(length)).findFirst()
+                .orElseThrow(() -> new BadInput("length", "'" + length + "' is not a length; allowed: short, full, letter"));
+        return notes.write(service.examination(id), wanted);
     }
 }

@@ -44,17 +44,18 @@ class FindingsNote {
     List<String> lines(ExaminationService.Recorded recorded, IntakeState asked, List<TestReading> readings) {
         OpenTests open = appraisal.openTests(recorded, asked, readings);
         Schools schools = intake.schools(recorded.row(), asked);
-        List<Routine.Together> quiet = catalogue.routine(recorded.row().region()).steps().stream().flatMap(step -> step.together().stream())
-                .filter(sheet -> sheet.tests().stream().allMatch(test -> quiet(test, recorded))).toList();
+        List<Routine.Together> sheets = catalogue.routine(recorded.row().region()).steps().stream().flatMap(step -> step.together().stream()).toList();
         List<String> lines = new ArrayList<>();
         Set<TestId> written = new LinkedHashSet<>();
         List<String> notDone = new ArrayList<>();
         for (TestReading reading : readings) {
             ExaminationTest test = catalogue.test(reading.test());
-            Optional<Routine.Together> sheet = quiet.stream().filter(each -> each.tests().contains(test.id())).findFirst();
+            Optional<Routine.Together> sheet = sheets.stream().filter(each -> each.tests().contains(test.id()) && quiet(test.id(), recorded)).findFirst();
             if (sheet.isPresent()) {
-                if (written.addAll(sheet.get().tests())) {
-                    lines.add("- " + sheet.get().name() + ": nothing found (" + sheet.get().tests().stream().map(id -> inSentence(catalogue.test(id).shortName())).collect(Collectors.joining(", ")) + ")");
+                List<TestId> quiet = sheet.get().tests().stream().filter(each -> quiet(each, recorded)).toList();
+                if (written.addAll(quiet)) {
+                    lines.add("- " + sheet.get().name() + (quiet.size() == sheet.get().tests().size() ? "" : ", elsewhere") + ": nothing found ("
+                            + quiet.stream().map(id -> inSentence(catalogue.test(id).shortName())).collect(Collectors.joining(", ")) + ")");
                 }
             } else if (recorded.history().attempts(test.id(), recorded.row().side()).isEmpty()) {
                 if (open.closed(test.id())) {

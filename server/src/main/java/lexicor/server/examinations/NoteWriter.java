@@ -25,14 +25,19 @@ class NoteWriter {
 
     static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
 
+    /** Conditions named where little is written. */
+    private static final int MOST_NAMED = 3;
+
     private final Appraisal appraisal;
     private final FindingsNote findings;
     private final PathwayGuide pathways;
     private final Conclusions conclusions;
+    private final ShortNote shortly;
     private final VisitIntake intake;
     private final IntakeNote intakeNote;
 
-    NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote, PathwayGuide pathways, Conclusions conclusions) {
+    NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote, PathwayGuide pathways, Conclusions conclusions, ShortNote shortly) {
+        this.shortly = shortly;
         this.conclusions = conclusions;
         this.pathways = pathways;
         this.intakeNote = intakeNote;
@@ -41,47 +46,69 @@ class NoteWriter {
         this.findings = findings;
     }
 
-    String write(ExaminationService.Recorded recorded) {
+    /** The examination in words, ready to be pasted. */
+    String write(ExaminationService.Recorded recorded, NoteLength length) {
         ExaminationRow row = recorded.row();
         IntakeState told = intake.of(recorded);
         List<TestReading> readings = appraisal.readings(row, recorded.history(), told);
         Ranking ranking = appraisal.ranking(row, told, readings);
+        Thresholds thresholds = intake.visit(row, told).assumptions().thresholds();
+        List<String> conclusion = conclusions.lines(recorded, ranking, thresholds);
+        List<String> lines = new ArrayList<>(length == NoteLength.LETTER ? List.of("Dear colleague,", "", "Please find below what I found.", "") : List.of());
+        lines.addAll(head(row));
+        if (length != NoteLength.SHORT) {
+            lines.addAll(intakeNote.lines(recorded, told));
+        }
+        if (length == NoteLength.FULL) {
+            lines.addAll(List.of("", "Findings"));
+            lines.addAll(findings.lines(recorded, told, readings));
+            lines.addAll(List.of("", "Where it stands"));
+            lines.addAll(whereItStands(ranking, thresholds));
+            List<String> ways = pathways.lines(recorded, appraisal.openTests(recorded, told, readings), readings);
+            if (!ways.isEmpty()) {
+                lines.addAll(List.of("", "Step by step"));
+                lines.addAll(ways);
+            }
+        } else {
+            lines.add("");
+            lines.addAll(shortly.lines(readings));
+            ranking.standings().stream().filter(standing -> standing.informed() && standing.now() >= thresholds.setAside()).limit(MOST_NAMED).forEach(standing -> lines.add("- " + standing(standing)));
+            ranking.standings().stream().filter(NoteWriter::pictured).limit(MOST_NAMED).forEach(standing -> lines.add("- " + pattern(standing)));
+        }
+        lines.addAll(conclusion);
+        lines.addAll(List.of("", "Chances begin at working estimates for the setting, moved by what was told, and use published accuracy that no clinician has yet compared with",
+                "the original papers. What tests of one tissue share is counted once, by correlations that are partly assumed.", "Decision support: the conclusion is the therapist's."));
+        if (length == NoteLength.LETTER) {
+            lines.addAll(List.of("", "With kind regards,", ""));
+        }
+        return String.join("\n", lines) + "\n";
+    }
+
+    private static List<String> head(ExaminationRow row) {
+        return List.of("Examination of the " + word(row.side()) + " " + row.region() + ", " + DAY.format(row.startedAt()),
+                "Case " + row.caseFile().code() + row.caseFile().birthYear().map(year -> ", born " + year).orElse("")
+                        + (row.caseFile().occupation().isEmpty() ? "" : ", " + row.caseFile().occupation()) + ", " + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic"));
+    }
+
+    private static List<String> whereItStands(Ranking ranking, Thresholds thresholds) {
         List<String> lines = new ArrayList<>();
-        lines.add("Examination of the " + word(row.side()) + " " + row.region() + ", " + DAY.format(row.startedAt()));
-        lines.add("Case " + row.caseFile().code() + row.caseFile().birthYear().map(year -> ", born " + year).orElse("")
-                + (row.caseFile().occupation().isEmpty() ? "" : ", " + row.caseFile().occupation()) + ", " + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic"));
-        lines.addAll(intakeNote.lines(recorded, told));
-        lines.add("");
-        lines.add("Findings");
-        lines.addAll(findings.lines(recorded, told, readings));
-        lines.add("");
-        lines.add("Where it stands");
         ranking.clusters().stream().filter(ClusterCount::begun).forEach(count -> lines.add("- " + cluster(count)));
         ranking.standings().stream().filter(Standing::informed).forEach(standing -> lines.add("- " + standing(standing)));
-        ranking.standings().stream().filter(standing -> !standing.measured() && !standing.pattern().unlikely()
-                        && !(standing.pattern().present().isEmpty() && standing.pattern().against().isEmpty()))
-                .forEach(standing -> lines.add("- " + pattern(standing)));
+        ranking.standings().stream().filter(NoteWriter::pictured).forEach(standing -> lines.add("- " + pattern(standing)));
         ranking.standings().stream().filter(standing -> standing.pattern().unlikely())
                 .forEach(standing -> lines.add("- " + standing.condition().name() + ": unlikely by definition, recheck: not found: "
-                        + standing.pattern().defining().stream().map(each -> inSentence(each.says())).collect(Collectors.joining(", "))));
-        Thresholds thresholds = intake.visit(recorded.row(), told).assumptions().thresholds();
-        List<String> open = ranking.standings().stream().filter(standing -> !standing.informed() && standing.measured() && standing.before() >= thresholds.setAside())
+                        + standing.pattern().defining().stream().map(each -> FindingsNote.inSentence(each.says())).collect(Collectors.joining(", "))));
+        List<String> open = ranking.standings().stream().filter(standing -> !standing.informed() && standing.measured() && standing.pattern().present().isEmpty() && standing.before() >= thresholds.setAside())
                 .map(standing -> standing.condition().name() + " (" + Percent.of(standing.before()) + ")").toList();
         if (!open.isEmpty()) {
             lines.add("- Not moved by any weighed finding, still where it started (chance in 100): " + String.join(", ", open));
         }
-        List<String> ways = pathways.lines(recorded, appraisal.openTests(recorded, told, readings), readings);
-        if (!ways.isEmpty()) {
-            lines.add("");
-            lines.add("Step by step");
-            lines.addAll(ways);
-        }
-        lines.addAll(conclusions.lines(recorded, ranking, thresholds));
-        lines.add("");
-        lines.add("Chances begin at working estimates for the setting, moved by what was told, and use published accuracy that no clinician has yet compared with");
-        lines.add("the original papers. What tests of one tissue share is counted once, by correlations that are partly assumed.");
-        lines.add("Decision support: the conclusion is the therapist's.");
-        return String.join("\n", lines) + "\n";
+        return lines;
+    }
+
+    /** Whether only its picture speaks for or against it. */
+    private static boolean pictured(Standing standing) {
+        return !standing.informed() && !standing.pattern().unlikely() && !(standing.pattern().present().isEmpty() && standing.pattern().against().isEmpty());
     }
 
     private static String cluster(ClusterCount count) {
@@ -95,12 +122,8 @@ class NoteWriter {
 
     private static String pattern(Standing standing) {
         PatternReading pattern = standing.pattern();
-        return standing.condition().name() + ", not measured: " + pattern.present().size() + " of " + pattern.examined() + " typical findings looked for are there"
-                + (pattern.against().isEmpty() ? "" : "; against it: " + pattern.against().stream().map(each -> inSentence(each.says())).collect(Collectors.joining(", ")));
-    }
-
-    private static String inSentence(String says) {
-        return says.substring(0, 1).toLowerCase(Locale.UK) + says.substring(1);
+        return standing.condition().name() + (standing.measured() ? ", not weighed: " : ", not measured: ") + pattern.present().size() + " of " + pattern.examined() + " typical findings looked for are there"
+                + (pattern.against().isEmpty() ? "" : "; against it: " + pattern.against().stream().map(each -> FindingsNote.inSentence(each.says())).collect(Collectors.joining(", ")));
     }
 
     private static String standing(Standing standing) {

@@ -83,6 +83,15 @@ class PathwayApiTest extends AtTheBench {
     }
 
     @Test
+    void a_walk_with_one_finding_is_two_lines_of_the_note() {
+        for (String quiet : List.of("wr-palp-sl", "wr-palp-lunate", "wr-palp-snuffbox")) {
+            send(id, visit.record(quiet, "tender=none", "swelling=none"));
+        }
+        send(id, visit.record("wr-fovea", "tender=familiar"));
+        assertThat(note(id)).contains("- Landmark walk, elsewhere: nothing found (snuffbox, scapholunate spot, lunate)").contains("- Press into the ulnar soft spot, right: tender, familiar");
+    }
+
+    @Test
     void the_bench_is_given_pathways_places_and_figures() {
         JsonNode region = therapist.get("/api/library/regions/wrist", 200);
         assertThat(region.get("pathways").valueStream().map(each -> each.get("id").asString())).containsExactly(ULNAR, "radial-pain");
