@@ -78,7 +78,7 @@ class AccessibilityJourneyTest {
             page.getByText("SL-0432").click();
             bench.stand("Wrist flexion held");
             clean(page, "bench with a hold", page.getByRole(AriaRole.TIMER));
-            bench.add("hand refill");
+            bench.reach("Hand refill");
             clean(page, "bench with a refill", page.getByText("Let go now").first());
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
             clean(page, "intake of a hand", page.getByText("Tingling or numbness"));

@@ -58,6 +58,20 @@ final class Bench {
         return settled();
     }
 
+    /** Goes to a test by its name, in the order where somebody did it before, else put in. */
+    Bench reach(String shortName) {
+        Locator field = page.getByLabel("Another test");
+        field.fill(shortName);
+        Locator found = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Tests found"));
+        assertThat(found).isVisible();
+        if (found.getByRole(AriaRole.BUTTON).count() > 0) {
+            field.press("Enter");
+            return settled();
+        }
+        field.fill("");
+        return stand(shortName).settled();
+    }
+
     /** Says nothing on both sides to the five tests of the subacromial set. */
     Bench quietFive() {
         for (String test : List.of("Painful arc", "Resisted ext. rotation", "Empty can", "Forward flexion", "Flexed int. rotation")) {

@@ -126,7 +126,7 @@ class BenchJourneyTest extends TabletJourney {
     void a_hold_ends_by_itself_at_the_studied_time_and_is_not_taken_for_a_finding() {
         page.clock().install();
         Bench bench = open("SL-0434");
-        bench.add("elbow flexion held");
+        bench.reach("Elbow flexion held");
         page.keyboard().press("Space");
         page.clock().runFor(45_000);
         assertThat(page.getByRole(AriaRole.TIMER)).containsText(Pattern.compile("^(4[5-9]|5\\d) s"));
@@ -203,7 +203,7 @@ class BenchJourneyTest extends TabletJourney {
     void a_refill_is_timed_by_two_taps_for_each_artery() {
         page.clock().install();
         Bench bench = open("SL-0432");
-        bench.add("hand refill");
+        bench.reach("Hand refill");
         page.keyboard().press("Space");
         page.clock().runFor(7_200);
         page.keyboard().press("Space");
