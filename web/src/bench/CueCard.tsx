@@ -47,6 +47,7 @@ export function CueCard({ test, form, way, buttons, last }: CueCardProps) {
     }
     lines.push(["Watch", test.card.watch.map((each) => each.label.toLowerCase()).join(", ")]);
   }
+  const figure = `hidden shrink-0 bg-sheet sm:block ${form === "long" ? "h-52 w-48" : "h-31 w-36"}`;
   return (
     <section aria-labelledby="test-name">
       <div className="flex items-center justify-between gap-x-4">
@@ -60,8 +61,8 @@ export function CueCard({ test, form, way, buttons, last }: CueCardProps) {
       </p>
       {form !== "name" && (
         <div className="mt-1.5 flex gap-4">
-          {form !== "plain" && test.pose && <PoseFigure pose={test.pose} className={`hidden shrink-0 bg-sheet sm:block ${form === "long" ? "h-52 w-48" : "h-31 w-36"}`} />}
-          {form !== "plain" && test.hand && <HandFigure pose={test.hand} className={`hidden shrink-0 bg-sheet sm:block ${form === "long" ? "h-52 w-48" : "h-31 w-36"}`} />}
+          {form !== "plain" && test.pose && <PoseFigure pose={test.pose} className={figure} />}
+          {form !== "plain" && test.hand && <HandFigure pose={test.hand} className={figure} />}
           <Facts lines={lines} className="grid-cols-[4rem_1fr] content-start gap-x-2 gap-y-px text-read leading-snug" />
         </div>
       )}

@@ -4,6 +4,7 @@ import type { Schemas } from "../shared/api/client";
 import { ClusterLadder, clusterWords } from "../shared/drawings/ClusterLadder";
 import { OddsRail } from "../shared/drawings/OddsRail";
 import { inHundred, listed, ofThousand, rangeInHundred, sentence, tenths } from "../shared/format";
+import { byPictureAlone } from "../shared/standing";
 import { NextTest } from "./NextTest";
 import { useGliding } from "./useGliding";
 import { useStableOrder } from "./useStableOrder";
@@ -35,11 +36,11 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
   if (!weighing) {
     return <aside aria-label="Where it stands" className="border-l border-line bg-sheet p-4 text-read text-soft">Weighing …</aside>;
   }
-  const begunOnes = weighing.standings.filter((standing) => ["UNMEASURED", "WAITING"].includes(standing.shelf) && begun(standing.pattern));
+  const begunOnes = weighing.standings.filter((standing) => byPictureAlone(standing) && begun(standing.pattern));
   const unmeasured = begunOnes.filter((standing) => standing.pattern.present.length > 0).sort((a, b) => fit(b.pattern) - fit(a.pattern));
   const against = begunOnes.filter((standing) => standing.pattern.present.length === 0 && standing.before >= FAR);
   const unlikely = weighing.standings.filter((standing) => standing.shelf === "UNLIKELY");
-  const open = weighing.standings.filter((standing) => ["UNMEASURED", "WAITING"].includes(standing.shelf) && !begun(standing.pattern)).sort((a, b) => b.now - a.now);
+  const open = weighing.standings.filter((standing) => byPictureAlone(standing) && !begun(standing.pattern)).sort((a, b) => b.now - a.now);
   const near = open.filter((standing) => standing.before >= FAR);
   const full = weighed.length >= FULL;
   const shownOpen = (near.length > 0 ? near : open).slice(0, full ? 0 : weighed.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);

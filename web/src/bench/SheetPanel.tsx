@@ -6,7 +6,8 @@ import { LockGlyph } from "../intake/LockNotice";
 import { Button } from "../shared/ui/Button";
 import { askedOnSheet, exceptions, normalOf, withException } from "./sheet";
 
-interface SheetPanelProps {
+/** Several tests recorded together. */
+export interface SheetPanelProps {
   tests: Test[];
   state: InForce;
   well: Side;

@@ -3,24 +3,19 @@ import type { Test } from "../../examination/commands";
 import { choices, latestAttempt, otherSide, type InForce, type Part, type Side } from "../../examination/history";
 import { LockGlyph } from "../../intake/LockNotice";
 import type { Schemas } from "../../shared/api/client";
-import { progressWords, type Progress } from "../../shared/drawings/ProgressGlyph";
+import { progressWords } from "../../shared/drawings/ProgressGlyph";
 import { capital, sideWord } from "../../shared/format";
 import { Button } from "../../shared/ui/Button";
+import type { SheetPanelProps } from "../SheetPanel";
 import { askedOnSheet, exceptions, normalOf, withException } from "../sheet";
 import { Dot, DotGlyph } from "./Dot";
 import { dotOf, type DotLook } from "./dotOf";
 import { OUTLINES } from "./outlines";
 import { onRing, ringSpots, zonesOf, type Zone } from "./ring";
 
-interface LandmarkWalkProps {
-  tests: Test[];
-  state: InForce;
-  well: Side;
-  progress: (id: string) => Progress;
-  locked: (id: string) => boolean;
+interface LandmarkWalkProps extends SheetPanelProps {
+  /** What is said of a test once it is recorded. */
   statements: (id: string) => Schemas["StatementJson"][];
-  onOpen: (id: string) => void;
-  onRecord: (test: Test, side: Side, parts: Part[]) => void;
   /** "Nothing" on both sides for those of them that are still open. */
   onQuiet: (tests: Test[]) => void;
 }

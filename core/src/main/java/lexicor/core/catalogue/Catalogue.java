@@ -3,6 +3,7 @@ package lexicor.core.catalogue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -49,7 +50,8 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
      */
     public List<TestId> beyondRoutine(String region) {
         Routine routine = routine(region);
-        return tests.values().stream().filter(test -> !routine.order().contains(test.id()))
+        Set<TestId> order = Set.copyOf(routine.order());
+        return tests.values().stream().filter(test -> !order.contains(test.id()))
                 .filter(test -> test.region().equals(region) || test.reads().stream().anyMatch(reads -> routine.conditions().contains(reads.condition()))).map(ExaminationTest::id).toList();
     }
 
@@ -57,6 +59,11 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
     public List<ConditionId> widerThan(ConditionId condition) {
         return Stream.iterate(condition(condition).within(), Optional::isPresent, wider -> condition(wider.get()).within())
                 .map(Optional::get).toList();
+    }
+
+    /** Whether one of two conditions is a part of the other. */
+    public boolean related(ConditionId one, ConditionId other) {
+        return widerThan(one).contains(other) || widerThan(other).contains(one);
     }
 
     /** The schools in force where nobody chose another. */

@@ -20,6 +20,6 @@ public final class Difference {
 
     /** A narrower or wider name of the same thing is no difference. */
     private static boolean same(ConditionId one, ConditionId other, Catalogue catalogue) {
-        return one.equals(other) || catalogue.widerThan(one).contains(other) || catalogue.widerThan(other).contains(one);
+        return one.equals(other) || catalogue.related(one, other);
     }
 }

@@ -73,8 +73,9 @@ public final class PathwayReader {
         Pathway pathway = new Pathway(node.text("pathway"), node.text("name"), node.text("region"), node.texts("zones"), node.texts("clues"), steps);
         requireKnownWays(pathway);
         requireNoCircle(pathway);
-        requireReached(pathway);
-        requireTestsInTurn(pathway);
+        Map<String, Set<TestId>> before = testsBefore(pathway);
+        requireReached(pathway, before);
+        requireTestsInTurn(pathway, before);
         return pathway;
     }
 
@@ -172,16 +173,14 @@ public final class PathwayReader {
         sound.add(step.id());
     }
 
-    private void requireReached(Pathway pathway) {
-        Map<String, Set<TestId>> before = testsBefore(pathway);
+    private void requireReached(Pathway pathway, Map<String, Set<TestId>> before) {
         pathway.steps().stream().filter(step -> !before.containsKey(step.id())).findFirst().ifPresent(step -> {
             throw nodes.get(step.id()).fault("no way leads to step '" + step.id() + "'; allowed: steps that a way from '" + pathway.start().id() + "' reaches");
         });
     }
 
     /** A test that follows on another is locked unless that other was done on every way to it. */
-    private void requireTestsInTurn(Pathway pathway) {
-        Map<String, Set<TestId>> before = testsBefore(pathway);
+    private void requireTestsInTurn(Pathway pathway, Map<String, Set<TestId>> before) {
         for (Step step : pathway.steps()) {
             if (step instanceof Step.Examine examine) {
                 for (Conduct.After after : catalogue.test(examine.test()).conduct().after()) {

@@ -36,18 +36,13 @@ public record Contest(Condition one, Condition other, String how, List<TestId> s
             return Optional.empty();
         }
         Condition one = fitting.get(0).condition();
-        return fitting.stream().skip(1).map(Standing::condition).filter(other -> !related(one, other, catalogue)).findFirst().map(other -> between(one, other, catalogue, open));
-    }
-
-    private static boolean related(Condition one, Condition other, Catalogue catalogue) {
-        return catalogue.widerThan(one.id()).contains(other.id()) || catalogue.widerThan(other.id()).contains(one.id());
+        return fitting.stream().skip(1).map(Standing::condition).filter(other -> !catalogue.related(one.id(), other.id())).findFirst().map(other -> between(one, other, catalogue, open));
     }
 
     private static Contest between(Condition one, Condition other, Catalogue catalogue, Predicate<TestId> open) {
         Optional<Pattern.Rival> written = written(one, other, catalogue).or(() -> written(other, one, catalogue));
         List<TestId> named = written.map(Pattern.Rival::tests).orElse(List.of());
-        List<TestId> found = catalogue.tests().values().stream().filter(test -> separates(test, one, other)).map(ExaminationTest::id).toList();
-        List<TestId> separate = Stream.concat(named.stream(), expected(one, other, catalogue).filter(found::contains)).distinct().filter(open).toList();
+        List<TestId> separate = Stream.concat(named.stream(), expected(one, other, catalogue).filter(test -> separates(catalogue.test(test), one, other))).distinct().filter(open).toList();
         return new Contest(one, other, written.map(Pattern.Rival::how).orElse(""), separate, inBoth(one, other, catalogue));
     }
 

@@ -35,7 +35,7 @@ class PathwayGuide {
         Told told = Told.of(recorded.history().heard());
         List<String> followed = told.values(Pathways.FOLLOWED);
         return pathways.of(recorded.row().region()).stream().map(pathway -> {
-            PathwayWalk walk = PathwayWalk.of(pathway, answers(pathway, told), readings, test -> !open.closed(test) && open.offered(test));
+            PathwayWalk walk = walk(pathway, told, open, readings);
             SecondOpinion opinion = SecondOpinion.on(walk.here(), ahead, ranking, thresholds);
             return new PathwayStateJson(pathway.id(), pathway.starts(asked.zones(), asked.clues()), followed.contains(pathway.id()),
                     walk.passed().stream().map(passed -> new PathwayStateJson.PassedJson(passed.step().id(), passed.outcome(), passed.answer())).toList(),
@@ -47,10 +47,14 @@ class PathwayGuide {
     List<String> lines(ExaminationService.Recorded recorded, OpenTests open, List<TestReading> readings) {
         Told told = Told.of(recorded.history().heard());
         return pathways.of(recorded.row().region()).stream().filter(pathway -> !answers(pathway, told).isEmpty()).map(pathway -> {
-            PathwayWalk walk = PathwayWalk.of(pathway, answers(pathway, told), readings, test -> !open.closed(test) && open.offered(test));
+            PathwayWalk walk = walk(pathway, told, open, readings);
             String gone = walk.passed().stream().map(this::gone).collect(Collectors.joining("; "));
             return "- " + pathway.name() + ": " + gone + (walk.here() instanceof Step.End end ? "; ends: " + FindingsNote.inSentence(end.says()) : "; not gone to its end");
         }).toList();
+    }
+
+    private static PathwayWalk walk(Pathway pathway, Told told, OpenTests open, List<TestReading> readings) {
+        return PathwayWalk.of(pathway, answers(pathway, told), readings, test -> !open.closed(test) && open.offered(test));
     }
 
     private String gone(PathwayWalk.Passed passed) {
