@@ -128,12 +128,13 @@ class HandJourneyTest extends TabletJourney {
 
     @Test
     void where_pathway_and_weighing_differ_both_are_shown() {
-        Bench bench = open("SL-0437");
-        assertThat(bench.title()).hasText("Thumb base grind");
+        Bench bench = open("SL-0437").stand("Thumb base grind").settled();
         assertThat(pathway()).containsText("the stretch cannot separate the two: the grind can");
         assertThat(pathway()).containsText("The weighing would do");
         bench.tap("Nothing, both sides").settled();
         assertThat(pathway()).containsText("Ends here: first-compartment tendon disease");
+        bench.tap("Undo").settled();
+        assertThat(pathway()).containsText("the stretch cannot separate the two: the grind can");
     }
 
     @Test
