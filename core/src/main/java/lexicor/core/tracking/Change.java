@@ -1,0 +1,42 @@
+package lexicor.core.tracking;
+
+import java.util.OptionalDouble;
+
+/**
+ * One measure at two visits.
+ *
+ * @param label  what was measured, with position or direction where there are several
+ * @param before at the earlier visit; empty where it was not measured
+ * @param now    at the later visit; empty where it was not measured
+ * @param least  the least difference that counts, in {@code unit}; empty where no noise is known
+ * @param because why both cannot be compared; empty where they can
+ */
+public record Change(String label, String unit, OptionalDouble before, OptionalDouble now, OptionalDouble least, Verdict verdict, String because) {
+
+    /** What a change is. */
+    public enum Verdict {
+        BETTER,
+        WORSE,
+        /** The difference is not beyond what measuring alone brings. */
+        WITHIN_NOISE,
+        /** No noise is known: the difference stands without a word. */
+        NO_NOISE_KNOWN,
+        /** One of the two is missing, or was not taken as it should be. */
+        NOT_COMPARABLE
+    }
+
+    /** Two measures with their noise. A difference of exactly the noise is within it. */
+    static Change of(String label, String unit, double before, double now, OptionalDouble least, Noise.Better better) {
+        return new Change(label, unit, OptionalDouble.of(before), OptionalDouble.of(now), least, verdict(now - before, least, better), "");
+    }
+
+    private static Verdict verdict(double difference, OptionalDouble least, Noise.Better better) {
+        if (least.isEmpty()) {
+            return Verdict.NO_NOISE_KNOWN;
+        }
+        if (Math.abs(difference) <= least.getAsDouble()) {
+            return Verdict.WITHIN_NOISE;
+        }
+        return difference > 0 == (better == Noise.Better.MORE) ? Verdict.BETTER : Verdict.WORSE;
+    }
+}

@@ -1,0 +1,128 @@
+package lexicor.core.tracking;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.PartDefinition;
+import lexicor.core.examination.Attempt;
+import lexicor.core.examination.ForceTries;
+import lexicor.core.examination.Part;
+
+/**
+ * A test that was chosen to be done again, at the earlier visit and now.
+ *
+ * @param done    whether it was done at the later visit
+ * @param changes its measures; what neither visit has is left out
+ */
+public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
+
+    /** A hold's own clock and the angle at which a test is done are no findings. */
+    private static final Set<String> NOT_FOUND = Set.of("held-for", "tested-at");
+
+    public Retest {
+        changes = List.copyOf(changes);
+    }
+
+    /** What one visit has of the test. */
+    public record Visit(Optional<Attempt> attempt, ForceTries.Counts counts) {
+
+        private OptionalDouble value(String part, Part.Context at) {
+            List<Part.Measured> tries = attempt.stream().flatMap(each -> each.parts().stream()).filter(Part.Measured.class::isInstance).map(Part.Measured.class::cast)
+                    .filter(measured -> measured.key().equals(part) && at.position().equals(measured.context().position()) && at.direction().equals(measured.context().direction())).toList();
+            if (tries.size() < 2) {
+                return tries.stream().mapToDouble(Part.Measured::value).findFirst();
+            }
+            return OptionalDouble.of(ForceTries.of(tries.stream().map(Part.Measured::value).toList()).counted(counts));
+        }
+
+        private Set<String> quality() {
+            return chosen("quality");
+        }
+
+        private Set<String> chosen(PartDefinition part) {
+            return chosen(part.key());
+        }
+
+        private Set<String> chosen(String part) {
+            return attempt.map(each -> each.choices(part)).orElse(Set.of());
+        }
+    }
+
+    /** Compares two visits' last go at a test on the side in question. */
+    public static Retest of(ExaminationTest test, Visit before, Visit now, NoiseTable noise) {
+        List<Change> changes = new ArrayList<>();
+        for (PartDefinition part : test.parts()) {
+            if (part instanceof PartDefinition.Measure measure && !NOT_FOUND.contains(part.key())) {
+                for (Part.Context at : contexts(part, before, now)) {
+                    change(test, measure, at, before, now, noise).ifPresent(changes::add);
+                }
+            }
+        }
+        return new Retest(test, now.attempt().isPresent(), changes);
+    }
+
+    /** Positions and directions in which either visit has the part, each once. */
+    private static Set<Part.Context> contexts(PartDefinition part, Visit before, Visit now) {
+        Set<Part.Context> contexts = new LinkedHashSet<>();
+        for (Visit visit : List.of(before, now)) {
+            visit.attempt().stream().flatMap(each -> each.parts().stream()).filter(each -> each instanceof Part.Measured && each.key().equals(part.key()))
+                    .forEach(each -> contexts.add(new Part.Context(each.context().position(), 1, each.context().direction())));
+        }
+        return contexts;
+    }
+
+    private static Optional<Change> change(ExaminationTest test, PartDefinition.Measure measure, Part.Context at, Visit before, Visit now, NoiseTable noise) {
+        String label = measure.label() + (at.position().isEmpty() ? "" : ", " + at.position().replace('-', ' ')) + (at.direction().isEmpty() ? "" : ", on the way back");
+        OptionalDouble then = before.value(measure.key(), at);
+        OptionalDouble today = now.value(measure.key(), at);
+        Optional<Noise> known = noise.of(test.id(), measure.key());
+        OptionalDouble least = known.isEmpty() || then.isEmpty() || today.isEmpty() ? OptionalDouble.empty()
+                : OptionalDouble.of(known.get().least(then.getAsDouble(), today.getAsDouble(), measure.unit()));
+        Optional<String> because = notComparable(test, measure, then, today, before, now);
+        if (because.isPresent()) {
+            return Optional.of(new Change(label, measure.unit(), then, today, least, Change.Verdict.NOT_COMPARABLE, because.get()));
+        }
+        return Optional.of(Change.of(label, measure.unit(), then.getAsDouble(), today.getAsDouble(), least, known.map(Noise::better).orElse(Noise.Better.MORE)));
+    }
+
+    private static Optional<String> notComparable(ExaminationTest test, PartDefinition.Measure measure, OptionalDouble then, OptionalDouble today, Visit before, Visit now) {
+        if (then.isEmpty()) {
+            return Optional.of(missing(measure, before) + " last time");
+        }
+        if (today.isEmpty()) {
+            return Optional.of(now.attempt().isEmpty() ? "not done yet" : missing(measure, now) + " this time");
+        }
+        if (!before.quality().isEmpty() || !now.quality().isEmpty()) {
+            return Optional.of(quality(test, now.quality().isEmpty() ? before.quality() : now.quality()) + (now.quality().isEmpty() ? " last time" : " this time"));
+        }
+        return test.parts().stream().filter(PartDefinition.Choice.class::isInstance).map(PartDefinition.Choice.class::cast).filter(Retest::placed)
+                .filter(part -> !before.chosen(part).equals(now.chosen(part))).findFirst()
+                .map(part -> part.label().toLowerCase(Locale.UK) + " " + words(part, now.chosen(part)) + ", last time " + words(part, before.chosen(part)));
+    }
+
+    /** A hold that ended without an onset says more than that nothing was measured. */
+    private static String missing(PartDefinition.Measure measure, Visit visit) {
+        OptionalDouble held = measure.key().equals("onset") ? visit.value("held-for", Part.Context.PLAIN) : OptionalDouble.empty();
+        return held.isEmpty() ? "not measured" : "nothing came on within " + Math.round(held.getAsDouble()) + " s";
+    }
+
+    /** Whether an answer says where or from what something was measured: another makes another measure. */
+    private static boolean placed(PartDefinition.Choice choice) {
+        return choice.key().equals("tracked-nerve") || choice.key().equals("from-landmark");
+    }
+
+    private static String quality(ExaminationTest test, Set<String> quality) {
+        return test.parts().stream().filter(part -> part.key().equals("quality")).map(part -> words((PartDefinition.Choice) part, quality)).collect(Collectors.joining());
+    }
+
+    private static String words(PartDefinition.Choice part, Set<String> chosen) {
+        String words = part.options().stream().filter(option -> chosen.contains(option.value())).map(option -> option.label().toLowerCase(Locale.UK)).collect(Collectors.joining(", "));
+        return words.isEmpty() ? "not said" : words;
+    }
+}
