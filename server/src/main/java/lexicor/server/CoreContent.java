@@ -7,6 +7,7 @@ import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.pathway.PathwayReader;
 import lexicor.core.pathway.Pathways;
+import lexicor.core.tracking.NoiseTable;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Weighing;
 import lexicor.core.weighing.WeighingSettings;
@@ -35,6 +36,11 @@ class CoreContent {
     @Bean
     Pathways pathways(Catalogue catalogue, IntakeForm form) {
         return PathwayReader.shipped(catalogue, form.zoneNames());
+    }
+
+    @Bean
+    NoiseTable noiseTable(Catalogue catalogue, IntakeForm form) {
+        return NoiseTable.shipped(catalogue, form);
     }
 
     @Bean

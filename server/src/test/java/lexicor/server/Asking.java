@@ -11,6 +11,7 @@ import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.springframework.test.web.servlet.request.RequestPostProcessor;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -50,6 +51,16 @@ public final class Asking {
         } catch (UnsupportedEncodingException impossible) {
             throw new IllegalStateException(impossible);
         }
+    }
+
+    /** What is served as bytes. */
+    public byte[] bytes(String address) {
+        return server.get().uri(URI.create(address)).with(user(name).roles(role.name())).exchange().getResponse().getContentAsByteArray();
+    }
+
+    /** A person who asks, with the token against cross-site requests. */
+    public static RequestPostProcessor person(String name, Role role) {
+        return request -> csrf().postProcessRequest(user(name).roles(role.name()).postProcessRequest(request));
     }
 
     private JsonNode ask(HttpMethod method, String address, Object body, int status) {

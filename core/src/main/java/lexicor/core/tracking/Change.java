@@ -1,6 +1,8 @@
 package lexicor.core.tracking;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 
 /**
  * One measure at two visits.
@@ -28,6 +30,15 @@ public record Change(String label, String unit, OptionalDouble before, OptionalD
     /** Two measures with their noise. A difference of exactly the noise is within it. */
     static Change of(String label, String unit, double before, double now, OptionalDouble least, Noise.Better better) {
         return new Change(label, unit, OptionalDouble.of(before), OptionalDouble.of(now), least, verdict(now - before, least, better), "");
+    }
+
+    /** A scale that was told at the earlier visit, and perhaps now. */
+    public static Change ofScale(String label, String unit, int before, OptionalInt now, Optional<Noise> noise) {
+        if (now.isEmpty()) {
+            return new Change(label, unit, OptionalDouble.of(before), OptionalDouble.empty(), OptionalDouble.empty(), Verdict.NOT_COMPARABLE, "not asked yet");
+        }
+        OptionalDouble least = noise.isPresent() ? OptionalDouble.of(noise.get().least(before, now.getAsInt(), unit)) : OptionalDouble.empty();
+        return of(label, unit, before, now.getAsInt(), least, noise.map(Noise::better).orElse(Noise.Better.LESS));
     }
 
     private static Verdict verdict(double difference, OptionalDouble least, Noise.Better better) {

@@ -50,6 +50,12 @@ public class AccountService implements UserDetailsService {
         return accounts.findById(person.id()).filter(account -> account.active() && account.version() == person.version()).isPresent();
     }
 
+    /** How a person is called; the sign-in name itself where there is no such account. */
+    @Transactional(readOnly = true)
+    public String displayName(String name) {
+        return accounts.findByName(name).map(Account::displayName).orElse(name);
+    }
+
     @Transactional(readOnly = true)
     List<AccountJson> all() {
         return accounts.findAllByOrderByName().stream().map(AccountJson::of).toList();

@@ -11,5 +11,7 @@ public enum VisitState {
     /** Some tests are done. */
     TESTING,
     /** Every test of the routine is done or left out. */
-    DONE
+    DONE,
+    /** Signed, and not opened again since. */
+    SIGNED
 }

@@ -73,6 +73,9 @@ class Appraisal {
             case NOT_YET_ASKED -> touched ? VisitState.TESTING : VisitState.BEGUN;
             case OPEN -> !touched ? VisitState.SCREENED : done == total ? VisitState.DONE : VisitState.TESTING;
         };
+        if (recorded.versions().closed()) {
+            return new Stage(VisitState.SIGNED, done, total);
+        }
         return new Stage(touched && done == total && state == VisitState.TESTING ? VisitState.DONE : state, done, total);
     }
 

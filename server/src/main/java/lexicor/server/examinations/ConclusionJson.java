@@ -2,6 +2,7 @@ package lexicor.server.examinations;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import lexicor.core.conclusion.Hindrance;
 
 /**
  * What stands beside a conclusion while the therapist makes it. The conclusion itself is told, question by question.
@@ -11,9 +12,10 @@ import java.util.List;
  * @param candidates conditions in the order in which they are looked for
  * @param toSettle  what would settle the working diagnosis and its rivals, to consider, per local pathway
  * @param suggested tests of which a measure was taken, to be repeated
+ * @param hindrances what stands in the way of signing
  */
 public record ConclusionJson(long knows, String sureness, @Schema(nullable = true) DiffersJson differs, List<String> candidates,
-        List<ToSettleJson> toSettle, List<MarkerJson> suggested) {
+        List<ToSettleJson> toSettle, List<MarkerJson> suggested, List<HindranceJson> hindrances) {
 
     /** What the ranking puts first, and its chance, 0..1. */
     public record DiffersJson(String conditionId, String name, double now) {
@@ -25,5 +27,9 @@ public record ConclusionJson(long knows, String sureness, @Schema(nullable = tru
 
     /** A test to repeat. */
     public record MarkerJson(String testId, String name) {
+    }
+
+    /** What stands in the way of signing, and what to do about it; {@code testId} is empty where it concerns no test. */
+    public record HindranceJson(Hindrance.Kind kind, String testId, String what, String then) {
     }
 }

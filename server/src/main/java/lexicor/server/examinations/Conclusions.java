@@ -17,6 +17,7 @@ import lexicor.core.catalogue.Thresholds;
 import lexicor.core.conclusion.Candidates;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.conclusion.Difference;
+import lexicor.core.conclusion.Hindrance;
 import lexicor.core.conclusion.Markers;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.Told;
@@ -51,7 +52,8 @@ class Conclusions {
                 Difference.between(conclusion, ranking, thresholds, catalogue).map(first -> new ConclusionJson.DiffersJson(first.condition().id().value(), first.condition().name(), first.now())).orElse(null),
                 Candidates.inOrder(ranking, thresholds).stream().map(ConditionId::value).toList(),
                 toSettle(conclusion, ranking).stream().map(this::toSettle).toList(),
-                Markers.suggested(recorded.history(), recorded.row().side()).stream().map(test -> new ConclusionJson.MarkerJson(test.value(), name(test))).toList());
+                Markers.suggested(recorded.history(), recorded.row().side()).stream().map(test -> new ConclusionJson.MarkerJson(test.value(), name(test))).toList(),
+                Hindrance.of(told, recorded.history(), conclusion, catalogue).stream().map(each -> new ConclusionJson.HindranceJson(each.kind(), each.test(), each.what(), each.then())).toList());
     }
 
     /** What the note says of the conclusion; nothing where nothing was concluded. */
@@ -60,7 +62,7 @@ class Conclusions {
         if (!conclusion.begun()) {
             return List.of();
         }
-        List<String> lines = new ArrayList<>(List.of("", "Conclusion of the therapist"));
+        List<String> lines = new ArrayList<>();
         String sure = conclusion.confidence().isEmpty() ? "" : ", " + conclusion.sureness() + " (" + Percent.of(conclusion.confidence().getAsDouble()) + " in 100 by the therapist)";
         lines.add("- Working diagnosis: " + conclusion.working().map(working -> catalogue.condition(working).name()).orElse(conclusion.open() ? "still open" : "none named") + sure);
         if (!conclusion.rivals().isEmpty()) {
@@ -81,6 +83,11 @@ class Conclusions {
                     + (conclusion.markers().isEmpty() ? "" : ": " + conclusion.markers().stream().map(test -> name(test).toLowerCase(Locale.UK)).collect(Collectors.joining(", "))));
         }
         return lines;
+    }
+
+    /** What stands in the way of signing; empty where nothing does. */
+    List<Hindrance> hindrances(ExaminationService.Recorded recorded) {
+        return Hindrance.of(intake.of(recorded), recorded.history(), concluded(recorded), catalogue);
     }
 
     private static Conclusion concluded(ExaminationService.Recorded recorded) {

@@ -1,18 +1,23 @@
 package lexicor.server.examinations;
 
 import jakarta.validation.Valid;
-import java.util.Arrays;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
-import lexicor.core.catalogue.Catalogue;
-import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.Correlation;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
+import lexicor.server.notes.NoteLength;
 import lexicor.server.problems.BadInput;
+import lexicor.server.report.ReportPrinter;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -26,22 +31,16 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/examinations/{id}")
 class ExaminationController {
 
-    private final ExaminationService service;
-    private final Appraisal appraisal;
-    private final Insights insights;
-    private final VisitIntake intake;
-    private final NoteWriter notes;
-    private final Conclusions conclusions;
-    private final Catalogue catalogue;
+    private static final DateTimeFormatter FILE_DAY = DateTimeFormatter.ISO_LOCAL_DATE.withZone(ZoneId.systemDefault());
 
-    ExaminationController(ExaminationService service, Appraisal appraisal, Insights insights, VisitIntake intake, NoteWriter notes, Conclusions conclusions, Catalogue catalogue) {
-        this.conclusions = conclusions;
+    private final ExaminationService service;
+    private final Results results;
+    private final ReportPrinter printer;
+
+    ExaminationController(ExaminationService service, Results results, ReportPrinter printer) {
         this.service = service;
-        this.appraisal = appraisal;
-        this.insights = insights;
-        this.intake = intake;
-        this.notes = notes;
-        this.catalogue = catalogue;
+        this.results = results;
+        this.printer = printer;
     }
 
     @GetMapping
@@ -62,15 +61,13 @@ class ExaminationController {
     @GetMapping("/intake")
     @Traced(action = Action.SAW, subject = "examination")
     public IntakeJson intake(@PathVariable UUID id) {
-        ExaminationService.Recorded recorded = service.examination(id);
-        IntakeState state = intake.of(recorded);
-        return IntakeJson.of(recorded.lastNumber(), state, intake.starts(recorded.row(), state), catalogue);
+        return results.intake(service.examination(id));
     }
 
     @GetMapping("/weighing")
     @Traced(action = Action.SAW, subject = "examination")
     public WeighingJson weighing(@PathVariable UUID id) {
-        return appraisal.weigh(service.examination(id));
+        return results.weighing(service.examination(id));
     }
 
     /**
@@ -90,22 +87,46 @@ class ExaminationController {
                 throw new BadInput("rho", "'" + each + "' is not understood; allowed: group:value with a value from 0 to " + Correlation.MOST);
             }
         }
-        return insights.of(service.examination(id), conditionId, chosen);
+        return results.insight(service.examination(id), conditionId, chosen);
     }
 
     /** What stands beside the therapist's conclusion. */
     @GetMapping("/conclusion")
     @Traced(action = Action.SAW, subject = "examination")
     public ConclusionJson conclusion(@PathVariable UUID id) {
-        return conclusions.of(service.examination(id));
+        return results.conclusion(service.examination(id));
+    }
+
+    /** Measures beside those of the visit that this one follows. */
+    @GetMapping("/again")
+    @Traced(action = Action.SAW, subject = "examination")
+    public FollowUpJson again(@PathVariable UUID id) {
+        return new FollowUpJson(results.again(service.examination(id)).orElse(null));
     }
 
     /** The examination in words, to copy into a record. */
     @GetMapping(value = "/note", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
     @Traced(action = Action.TOOK_OUT, subject = "examination")
-    public String note(@PathVariable UUID id, @RequestParam(defaultValue = "full") String length) {
-        NoteLength wanted = Arrays.stream(NoteLength.values()).filter(each -> each.name().equalsIgnoreCase(length)).findFirst()
-                .orElseThrow(() -> new BadInput("length", "'" + length + "' is not a length; allowed: short, full, letter"));
-        return notes.write(service.examination(id), wanted);
+    public String note(@PathVariable UUID id, @RequestParam(defaultValue = "full") String length, @RequestParam(required = false) Integer version) {
+        NoteLength wanted = NoteLength.of(length).orElseThrow(() -> new BadInput("length", "'" + length + "' is not a length; allowed: short, full, letter"));
+        return results.note(service.examination(id), wanted, Optional.ofNullable(version));
+    }
+
+    /** The report as a page, to be looked at and printed. Only the clinic's own page may show it within itself. */
+    @GetMapping(value = "/report", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
+    @Traced(action = Action.SAW, subject = "report")
+    public ResponseEntity<String> report(@PathVariable UUID id, @RequestParam(required = false) Integer version) {
+        return ResponseEntity.ok().header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'self'")
+                .body(printer.print(results.report(service.examination(id), Optional.ofNullable(version))).html());
+    }
+
+    /** The report as a PDF. */
+    @GetMapping(value = "/report.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    @Traced(action = Action.TOOK_OUT, subject = "report")
+    public ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(required = false) Integer version) {
+        ExaminationService.Recorded recorded = service.examination(id);
+        String name = recorded.row().caseFile().code() + " " + recorded.row().region() + " " + FILE_DAY.format(recorded.row().startedAt()) + ".pdf";
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name.replaceAll("[^A-Za-z0-9 .-]", "-")).build().toString())
+                .body(printer.print(results.report(recorded, Optional.ofNullable(version))).pdf());
     }
 }

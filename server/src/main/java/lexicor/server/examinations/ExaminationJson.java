@@ -20,12 +20,12 @@ import lexicor.server.cases.CaseJson;
  * @param follows           the examination that it started from; absent for a first one
  */
 public record ExaminationJson(UUID id, CaseJson person, String region, Side side, boolean otherSideInvolved, Setting setting,
-        Instant startedAt, @Schema(nullable = true) UUID follows, List<CommandJson> commands) implements Traced.Known {
+        Instant startedAt, @Schema(nullable = true) UUID follows, SigningJson signing, List<CommandJson> commands) implements Traced.Known {
 
     static ExaminationJson of(ExaminationService.Recorded recorded) {
         ExaminationRow row = recorded.row();
         return new ExaminationJson(row.getId(), CaseJson.of(row.caseFile()), row.region(), row.side(), row.otherSideInvolved(), row.setting(),
-                row.startedAt(), row.follows().orElse(null), recorded.commands().stream().map(CommandJson::of).toList());
+                row.startedAt(), row.follows().orElse(null), SigningJson.of(recorded.versions()), recorded.commands().stream().map(CommandJson::of).toList());
     }
 
     @Override

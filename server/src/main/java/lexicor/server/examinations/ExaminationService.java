@@ -23,6 +23,7 @@ import lexicor.server.cases.CaseFile;
 import lexicor.server.cases.CaseService;
 import lexicor.server.cases.Episode;
 import lexicor.server.problems.BadInput;
+import lexicor.server.problems.Closed;
 import lexicor.server.problems.Conflict;
 import lexicor.server.problems.NotFound;
 import lexicor.server.settings.ClinicSettings;
@@ -36,6 +37,8 @@ public class ExaminationService {
     private final Examinations examinations;
     private final CaseService cases;
     private final Commands commands;
+    private final Signatures signatures;
+    private final Amendments amendments;
     private final Appraisal appraisal;
     private final CommandCheck check;
     private final Catalogue catalogue;
@@ -44,11 +47,13 @@ public class ExaminationService {
     private final ClinicSettings settings;
     private final Clock clock;
 
-    ExaminationService(Examinations examinations, CaseService cases, Commands commands, Appraisal appraisal, CommandCheck check, Catalogue catalogue,
+    ExaminationService(Examinations examinations, CaseService cases, Commands commands, Signatures signatures, Amendments amendments, Appraisal appraisal, CommandCheck check, Catalogue catalogue,
             Evidence evidence, IntakeForm form, ClinicSettings settings, Clock clock) {
         this.examinations = examinations;
         this.cases = cases;
         this.commands = commands;
+        this.signatures = signatures;
+        this.amendments = amendments;
         this.appraisal = appraisal;
         this.check = check;
         this.catalogue = catalogue;
@@ -59,10 +64,15 @@ public class ExaminationService {
     }
 
     /** An examination with everything that happened in it. */
-    record Recorded(ExaminationRow row, List<CommandRow> commands, History history) {
+    record Recorded(ExaminationRow row, List<CommandRow> commands, History history, Versions versions) {
 
-        static Recorded of(ExaminationRow row, List<CommandRow> commands) {
-            return new Recorded(row, commands, History.of(commands.stream().map(CommandJson::of).map(CommandJson::toCore).toList()));
+        static Recorded of(ExaminationRow row, List<CommandRow> commands, Versions versions) {
+            return new Recorded(row, commands, History.of(commands.stream().map(CommandJson::of).map(CommandJson::toCore).toList()), versions);
+        }
+
+        /** The examination as it was up to a command. */
+        Recorded upTo(long number) {
+            return of(row, commands.stream().filter(command -> command.number() <= number).toList(), versions);
         }
 
         /** Number of the last command, 0 before the first. */
@@ -140,7 +150,9 @@ public class ExaminationService {
     Map<UUID, Recorded> examinations(Collection<UUID> ids) {
         Map<UUID, List<CommandRow>> byExamination = new LinkedHashMap<>();
         commands.findByExaminationInOrderByNumber(ids).forEach(command -> byExamination.computeIfAbsent(command.examination(), id -> new ArrayList<>()).add(command));
-        return examinations.findByIdIn(ids).stream().collect(Collectors.toMap(ExaminationRow::getId, row -> Recorded.of(row, byExamination.getOrDefault(row.getId(), List.of()))));
+        Map<UUID, Versions> versions = Versions.of(ids, signatures, amendments);
+        return examinations.findByIdIn(ids).stream()
+                .collect(Collectors.toMap(ExaminationRow::getId, row -> Recorded.of(row, byExamination.getOrDefault(row.getId(), List.of()), versions.get(row.getId()))));
     }
 
     /** The examinations of a case, latest first. */
@@ -155,7 +167,22 @@ public class ExaminationService {
     @Transactional(readOnly = true)
     Recorded examination(UUID id) {
         ExaminationRow row = examinations.findById(id).orElseThrow(() -> missing(id));
-        return Recorded.of(row, commands.findByExaminationOrderByNumber(id));
+        return Recorded.of(row, commands.findByExaminationOrderByNumber(id), versions(id));
+    }
+
+    private Versions versions(UUID id) {
+        return Versions.of(List.of(id), signatures, amendments).get(id);
+    }
+
+    /** The examination, held so that nobody else adds to it or signs it until the present work is done. */
+    Recorded held(UUID id) {
+        examinations.findForRecording(id).orElseThrow(() -> missing(id));
+        return examination(id);
+    }
+
+    /** The revisions by which an examination would be read now: those of today's content, and the settings that it was begun with. */
+    ExaminationRow.Revisions revisions(Recorded recorded) {
+        return new ExaminationRow.Revisions(catalogue.revision(), evidence.revision(), String.valueOf(recorded.row().settingsRevision()));
     }
 
     /**
@@ -171,11 +198,13 @@ public class ExaminationService {
         Map<UUID, CommandRow> known = earlier.stream().collect(Collectors.toMap(CommandRow::getId, command -> command));
         Set<UUID> attempts = earlier.stream().flatMap(command -> command.attempts().stream()).map(AttemptRow::id)
                 .collect(Collectors.toCollection(HashSet::new));
+        Versions versions = versions(examination);
         for (int index = 0; index < sent.size(); index++) {
             CommandJson command = sent.get(index);
             CommandRow row = known.get(command.id());
             if (row == null) {
                 refuseForeign(command);
+                refuseSigned(versions);
                 check.check("commands[" + index + "]", command, new CommandCheck.Record(held.region(), known, attempts));
                 number++;
                 row = commands.save(new CommandRow(examination, number, command, Whoever.isHere(), clock.instant()));
@@ -195,8 +224,15 @@ public class ExaminationService {
         }
     }
 
+    private static void refuseSigned(Versions versions) {
+        if (versions.closed()) {
+            SignatureRow last = versions.last().orElseThrow();
+            throw new Closed("Signed by " + last.author() + " on " + NoteWriter.DAY.format(last.at()) + ". Amend it, with a reason, to add to it.");
+        }
+    }
+
     /** Keeps the list in step with the record. */
-    private void noteStanding(UUID id) {
+    void noteStanding(UUID id) {
         Recorded recorded = examination(id);
         Appraisal.Stage stage = appraisal.stage(recorded);
         Instant lastAt = recorded.commands().isEmpty() ? recorded.row().startedAt() : recorded.commands().get(recorded.commands().size() - 1).at();

@@ -41,11 +41,45 @@ class FindingsNote {
         this.intake = intake;
     }
 
+    /**
+     * What was found.
+     *
+     * @param notDone tests that were not done, each with the reason where there is one
+     */
+    record Findings(List<Finding> findings, List<String> notDone) {
+    }
+
+    /**
+     * One test, or a sheet of them that was normal throughout.
+     *
+     * @param involved  response of the side in question; of a quiet sheet, what was looked at
+     * @param other     response of the other side; empty where there is none
+     * @param says      what it means, in sentences
+     * @param quiet     whether nothing at all was found
+     */
+    record Finding(String name, String involved, String other, List<String> says, boolean quiet) {
+    }
+
     List<String> lines(ExaminationService.Recorded recorded, IntakeState asked, List<TestReading> readings) {
+        Findings found = findings(recorded, asked, readings);
+        Side side = recorded.row().side();
+        List<String> lines = new ArrayList<>();
+        for (Finding finding : found.findings()) {
+            lines.add(finding.quiet() ? "- " + finding.name() + ": nothing found (" + finding.involved() + ")"
+                    : "- " + finding.name() + ", " + word(side) + ": " + finding.involved() + (finding.other().isEmpty() ? "" : "; " + word(side.other()) + ": " + finding.other()));
+            finding.says().forEach(sentence -> lines.add("  " + sentence));
+        }
+        if (!found.notDone().isEmpty()) {
+            lines.add("- Not done: " + String.join("; ", found.notDone()));
+        }
+        return lines;
+    }
+
+    Findings findings(ExaminationService.Recorded recorded, IntakeState asked, List<TestReading> readings) {
         OpenTests open = appraisal.openTests(recorded, asked, readings);
         Schools schools = intake.schools(recorded.row(), asked);
         List<Routine.Together> sheets = catalogue.routine(recorded.row().region()).steps().stream().flatMap(step -> step.together().stream()).toList();
-        List<String> lines = new ArrayList<>();
+        List<Finding> found = new ArrayList<>();
         Set<TestId> written = new LinkedHashSet<>();
         List<String> notDone = new ArrayList<>();
         for (TestReading reading : readings) {
@@ -54,8 +88,8 @@ class FindingsNote {
             if (sheet.isPresent()) {
                 List<TestId> quiet = sheet.get().tests().stream().filter(each -> quiet(each, recorded)).toList();
                 if (written.addAll(quiet)) {
-                    lines.add("- " + sheet.get().name() + (quiet.size() == sheet.get().tests().size() ? "" : ", elsewhere") + ": nothing found ("
-                            + quiet.stream().map(id -> inSentence(catalogue.test(id).shortName())).collect(Collectors.joining(", ")) + ")");
+                    found.add(new Finding(sheet.get().name() + (quiet.size() == sheet.get().tests().size() ? "" : ", elsewhere"),
+                            quiet.stream().map(id -> inSentence(catalogue.test(id).shortName())).collect(Collectors.joining(", ")), "", List.of(), true));
                 }
             } else if (recorded.history().attempts(test.id(), recorded.row().side()).isEmpty()) {
                 if (open.closed(test.id())) {
@@ -64,13 +98,10 @@ class FindingsNote {
                     notDone.add(inSentence(test.shortName()));
                 }
             } else {
-                lines.addAll(test(test, reading, recorded, schools));
+                found.add(finding(test, reading, recorded, schools));
             }
         }
-        if (!notDone.isEmpty()) {
-            lines.add("- Not done: " + String.join("; ", notDone));
-        }
-        return lines;
+        return new Findings(found, notDone);
     }
 
     /** Whether both sides were answered with "nothing" and no more. */
@@ -81,22 +112,18 @@ class FindingsNote {
                 && recorded.history().attempts(id, recorded.row().side().other()).stream().allMatch(attempt -> nothing.containsAll(attempt.parts()));
     }
 
-    private List<String> test(ExaminationTest test, TestReading reading, ExaminationService.Recorded recorded, Schools schools) {
+    private Finding finding(ExaminationTest test, TestReading reading, ExaminationService.Recorded recorded, Schools schools) {
         History history = recorded.history();
         Side side = recorded.row().side();
-        List<String> lines = new ArrayList<>();
-        String other = history.attempts(test.id(), side.other()).stream().reduce((first, last) -> last)
-                .map(attempt -> "; " + word(side.other()) + ": " + response(test, attempt)).orElse("");
-        lines.add("- " + test.name() + test.variant(schools).map(way -> " (" + inSentence(way.label()) + ")").orElse("") + ", " + word(side) + ": "
-                + history.attempts(test.id(), side).stream().map(attempt -> response(test, attempt)).collect(Collectors.joining("; repeated: ")) + other);
+        List<String> says = new ArrayList<>();
         WeighingJson.ForceJson force = TestStates.force(test, history, side, schools);
         if (force != null && force.percent() != null) {
-            lines.add("  Force " + Math.round(force.percent()) + "% of the " + word(side.other()) + " side, by the " + (force.counts() == ForceTries.Counts.BEST ? "best" : "mean") + " of the tries.");
+            says.add("Force " + Math.round(force.percent()) + "% of the " + word(side.other()) + " side, by the " + (force.counts() == ForceTries.Counts.BEST ? "best" : "mean") + " of the tries.");
         }
-        for (Statement statement : interpreter.say(recorded.row().region(), schools, reading)) {
-            lines.add("  " + statement.text());
-        }
-        return lines;
+        interpreter.say(recorded.row().region(), schools, reading).stream().map(Statement::text).forEach(says::add);
+        return new Finding(test.name() + test.variant(schools).map(way -> " (" + inSentence(way.label()) + ")").orElse(""),
+                history.attempts(test.id(), side).stream().map(attempt -> response(test, attempt)).collect(Collectors.joining("; repeated: ")),
+                history.attempts(test.id(), side.other()).stream().reduce((first, last) -> last).map(attempt -> response(test, attempt)).orElse(""), says, false);
     }
 
     private static String response(ExaminationTest test, Attempt attempt) {

@@ -29,22 +29,9 @@ class IntakeNote {
         this.form = form;
     }
 
-    /** Lines of plain text; none where nothing was told. */
-    List<String> lines(ExaminationService.Recorded recorded, IntakeState state) {
-        List<String> lines = new ArrayList<>();
-        List<String> story = story(recorded.row().region(), Told.of(recorded.history().heard()));
-        if (!story.isEmpty()) {
-            lines.add("");
-            lines.add("Told");
-            story.forEach(line -> lines.add("- " + line));
-        }
-        List<String> safety = safety(state);
-        if (!safety.isEmpty()) {
-            lines.add("");
-            lines.add("Safety");
-            safety.forEach(line -> lines.add("- " + line));
-        }
-        return lines;
+    /** What was told, in lines of plain text; none where nothing was. */
+    List<String> story(ExaminationService.Recorded recorded) {
+        return story(recorded.row().region(), Told.of(recorded.history().heard())).stream().map(line -> "- " + line).toList();
     }
 
     private List<String> story(String region, Told told) {
@@ -74,7 +61,8 @@ class IntakeNote {
         return story;
     }
 
-    private List<String> safety(IntakeState state) {
+    /** Red flags, locks and decisions against them, in lines of plain text. */
+    List<String> safety(IntakeState state) {
         List<String> safety = new ArrayList<>();
         SafetyScreen screen = state.screen();
         screen.present().forEach(flag -> {
@@ -93,6 +81,6 @@ class IntakeNote {
         }
         state.overrides().forEach((test, override) -> safety.add("Done against a lock: " + catalogue.test(test).name() + ", by " + override.by() + " on " + DAY.format(override.at())
                 + ": " + override.reason()));
-        return safety;
+        return safety.stream().map(line -> "- " + line).toList();
     }
 }

@@ -3,9 +3,13 @@ package lexicor.server.examinations;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
@@ -17,6 +21,10 @@ import lexicor.core.weighing.PatternReading;
 import lexicor.core.weighing.Percent;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
+import lexicor.server.accounts.AccountService;
+import lexicor.server.notes.NoteBlock;
+import lexicor.server.notes.NoteLength;
+import lexicor.server.settings.ClinicSettings;
 import org.springframework.stereotype.Component;
 
 /** Writes an examination as plain text that a colleague understands. */
@@ -24,6 +32,13 @@ import org.springframework.stereotype.Component;
 class NoteWriter {
 
     static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
+
+    private static final String DRAFT = "Draft, not signed.";
+
+    private static final String CAUTION = """
+            Chances begin at working estimates for the setting, moved by what was told, and use published accuracy that no clinician has yet compared with
+            the original papers. What tests of one tissue share is counted once, by correlations that are partly assumed.
+            Decision support: the conclusion is the therapist's.""";
 
     /** Conditions named where little is written. */
     private static final int MOST_NAMED = 3;
@@ -35,8 +50,12 @@ class NoteWriter {
     private final ShortNote shortly;
     private final VisitIntake intake;
     private final IntakeNote intakeNote;
+    private final Retests retests;
+    private final ClinicSettings settings;
+    private final AccountService accounts;
 
-    NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote, PathwayGuide pathways, Conclusions conclusions, ShortNote shortly) {
+    NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote, PathwayGuide pathways, Conclusions conclusions, ShortNote shortly, Retests retests,
+            ClinicSettings settings, AccountService accounts) {
         this.shortly = shortly;
         this.conclusions = conclusions;
         this.pathways = pathways;
@@ -44,50 +63,64 @@ class NoteWriter {
         this.intake = intake;
         this.appraisal = appraisal;
         this.findings = findings;
+        this.retests = retests;
+        this.settings = settings;
+        this.accounts = accounts;
     }
 
-    /** The examination in words, ready to be pasted. */
-    String write(ExaminationService.Recorded recorded, NoteLength length) {
+    /**
+     * What a note can hold of an examination.
+     *
+     * @param signature whose signature it bears; empty for a draft
+     */
+    Map<NoteBlock, String> blocks(ExaminationService.Recorded recorded, Optional<Signature> signature) {
         ExaminationRow row = recorded.row();
         IntakeState told = intake.of(recorded);
         List<TestReading> readings = appraisal.readings(row, recorded.history(), told);
         Ranking ranking = appraisal.ranking(row, told, readings);
         Thresholds thresholds = intake.visit(row, told).assumptions().thresholds();
-        List<String> conclusion = conclusions.lines(recorded, ranking, thresholds);
-        List<String> lines = new ArrayList<>(length == NoteLength.LETTER ? List.of("Dear colleague,", "", "Please find below what I found.", "") : List.of());
-        lines.addAll(head(row));
-        if (length != NoteLength.SHORT) {
-            lines.addAll(intakeNote.lines(recorded, told));
-        }
-        if (length == NoteLength.FULL) {
-            lines.addAll(List.of("", "Findings"));
-            lines.addAll(findings.lines(recorded, told, readings));
-            lines.addAll(List.of("", "Where it stands"));
-            lines.addAll(whereItStands(ranking, thresholds));
-            List<String> ways = pathways.lines(recorded, appraisal.openTests(recorded, told, readings), readings);
-            if (!ways.isEmpty()) {
-                lines.addAll(List.of("", "Step by step"));
-                lines.addAll(ways);
-            }
-        } else {
-            lines.add("");
-            lines.addAll(shortly.lines(readings));
-            ranking.standings().stream().filter(standing -> standing.informed() && standing.now() >= thresholds.setAside()).limit(MOST_NAMED).forEach(standing -> lines.add("- " + standing(standing)));
-            ranking.standings().stream().filter(NoteWriter::pictured).limit(MOST_NAMED).forEach(standing -> lines.add("- " + pattern(standing)));
-        }
-        lines.addAll(conclusion);
-        lines.addAll(List.of("", "Chances begin at working estimates for the setting, moved by what was told, and use published accuracy that no clinician has yet compared with",
-                "the original papers. What tests of one tissue share is counted once, by correlations that are partly assumed.", "Decision support: the conclusion is the therapist's."));
-        if (length == NoteLength.LETTER) {
-            lines.addAll(List.of("", "With kind regards,", ""));
-        }
-        return String.join("\n", lines) + "\n";
+        Map<NoteBlock, String> blocks = new EnumMap<>(NoteBlock.class);
+        blocks.put(NoteBlock.SIDE, word(row.side()));
+        blocks.put(NoteBlock.REGION, row.region());
+        blocks.put(NoteBlock.DAY, DAY.format(row.startedAt()));
+        blocks.put(NoteBlock.CASE, who(row));
+        blocks.put(NoteBlock.THERAPIST, accounts.displayName(row.author()));
+        blocks.put(NoteBlock.DRAFT, signature.isPresent() ? "" : DRAFT);
+        blocks.put(NoteBlock.TOLD, lines(intakeNote.story(recorded)));
+        blocks.put(NoteBlock.SAFETY, lines(intakeNote.safety(told)));
+        blocks.put(NoteBlock.POSITIVE, shortly.positive(readings));
+        blocks.put(NoteBlock.NEGATIVE, shortly.negative(readings));
+        blocks.put(NoteBlock.UNREAD, shortly.unread(readings));
+        blocks.put(NoteBlock.FINDINGS, lines(findings.lines(recorded, told, readings)));
+        blocks.put(NoteBlock.LEADERS, lines(leaders(ranking, thresholds)));
+        blocks.put(NoteBlock.STANDS, lines(whereItStands(ranking, thresholds)));
+        blocks.put(NoteBlock.PATHWAYS, lines(pathways.lines(recorded, appraisal.openTests(recorded, told, readings), readings)));
+        blocks.put(NoteBlock.AGAIN, retests.of(recorded).map(again -> lines(Retests.lines(again))).orElse(""));
+        blocks.put(NoteBlock.CONCLUSION, lines(conclusions.lines(recorded, ranking, thresholds)));
+        blocks.put(NoteBlock.CAUTION, CAUTION);
+        blocks.put(NoteBlock.SIGNED, signature.map(Signature::words).orElse(""));
+        return blocks;
     }
 
-    private static List<String> head(ExaminationRow row) {
-        return List.of("Examination of the " + word(row.side()) + " " + row.region() + ", " + DAY.format(row.startedAt()),
-                "Case " + row.caseFile().code() + row.caseFile().birthYear().map(year -> ", born " + year).orElse("")
-                        + (row.caseFile().occupation().isEmpty() ? "" : ", " + row.caseFile().occupation()) + ", " + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic"));
+    /** A draft of the note by the clinic's template, ready to be pasted. */
+    String draft(ExaminationService.Recorded recorded, NoteLength length) {
+        return settings.now().note(length).render(blocks(recorded, Optional.empty()));
+    }
+
+    private static String lines(List<String> lines) {
+        return String.join("\n", lines);
+    }
+
+    private static List<String> leaders(Ranking ranking, Thresholds thresholds) {
+        Stream<String> weighed = ranking.standings().stream().filter(standing -> standing.informed() && standing.now() >= thresholds.setAside()).limit(MOST_NAMED).map(standing -> "- " + standing(standing));
+        Stream<String> pictured = ranking.standings().stream().filter(NoteWriter::pictured).limit(MOST_NAMED).map(standing -> "- " + pattern(standing));
+        return Stream.concat(weighed, pictured).toList();
+    }
+
+    /** The person by code, with what helps to know them again. */
+    static String who(ExaminationRow row) {
+        return "Case " + row.caseFile().code() + row.caseFile().name().map(name -> " " + name).orElse("") + row.caseFile().birthYear().map(year -> ", born " + year).orElse("")
+                + (row.caseFile().occupation().isEmpty() ? "" : ", " + row.caseFile().occupation()) + ", " + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic");
     }
 
     private static List<String> whereItStands(Ranking ranking, Thresholds thresholds) {

@@ -1,6 +1,5 @@
 package lexicor.server.examinations;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -9,7 +8,7 @@ import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
 import org.springframework.stereotype.Component;
 
-/** Says in few lines what was positive, what was not, and what could not be read. */
+/** Names the tests that were positive, those that were not, and those that could not be read; empty where there are none. */
 @Component
 class ShortNote {
 
@@ -19,20 +18,21 @@ class ShortNote {
         this.catalogue = catalogue;
     }
 
-    /** Nothing of it where nothing was read. */
-    List<String> lines(List<TestReading> readings) {
-        List<String> lines = new ArrayList<>();
-        add(lines, "Positive", readings, reading -> any(reading, Reading.Result.POSITIVE));
-        add(lines, "Negative", readings, reading -> any(reading, Reading.Result.NEGATIVE) && !any(reading, Reading.Result.POSITIVE));
-        add(lines, "Not interpretable", readings, reading -> !reading.readings().isEmpty() && reading.readings().stream().allMatch(each -> each.result() == Reading.Result.NOT_INTERPRETABLE));
-        return lines;
+    String positive(List<TestReading> readings) {
+        return named(readings, reading -> any(reading, Reading.Result.POSITIVE));
     }
 
-    private void add(List<String> lines, String lead, List<TestReading> readings, Predicate<TestReading> wanted) {
-        String named = readings.stream().filter(TestReading::answered).filter(wanted).map(reading -> FindingsNote.inSentence(catalogue.test(reading.test()).shortName())).collect(Collectors.joining(", "));
-        if (!named.isEmpty()) {
-            lines.add(lead + ": " + named + ".");
-        }
+    String negative(List<TestReading> readings) {
+        return named(readings, reading -> any(reading, Reading.Result.NEGATIVE) && !any(reading, Reading.Result.POSITIVE));
+    }
+
+    /** Tests of which nothing could be interpreted. */
+    String unread(List<TestReading> readings) {
+        return named(readings, reading -> !reading.readings().isEmpty() && reading.readings().stream().allMatch(each -> each.result() == Reading.Result.NOT_INTERPRETABLE));
+    }
+
+    private String named(List<TestReading> readings, Predicate<TestReading> wanted) {
+        return readings.stream().filter(TestReading::answered).filter(wanted).map(reading -> FindingsNote.inSentence(catalogue.test(reading.test()).shortName())).collect(Collectors.joining(", "));
     }
 
     private static boolean any(TestReading reading, Reading.Result result) {

@@ -68,10 +68,15 @@ class TestStates {
         if (involved.isEmpty() && well.isEmpty()) {
             return null;
         }
-        ForceTries.Counts counts = schools.choice(FORCE_SCHOOL).equals("mean") ? ForceTries.Counts.MEAN : ForceTries.Counts.BEST;
+        ForceTries.Counts counts = counts(schools);
         OptionalDouble percent = involved.isPresent() && well.isPresent() ? involved.get().percentOf(well.get(), counts) : OptionalDouble.empty();
         return new WeighingJson.ForceJson(counts, involved.map(WeighingJson.TriesJson::of).orElse(null), well.map(WeighingJson.TriesJson::of).orElse(null),
                 percent.isPresent() ? percent.getAsDouble() : null);
+    }
+
+    /** Which of several tries counts by these schools. */
+    static ForceTries.Counts counts(Schools schools) {
+        return schools.choice(FORCE_SCHOOL).equals("mean") ? ForceTries.Counts.MEAN : ForceTries.Counts.BEST;
     }
 
     private static Optional<ForceTries> tries(History history, TestId test, Side side) {

@@ -1,11 +1,35 @@
-package lexicor.server.examinations;
+package lexicor.server.notes;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
 
 /** How much of an examination is written down. */
 public enum NoteLength {
     /** What speaks for and against, and the conclusion: for the record of a busy day. */
-    SHORT,
+    SHORT("Short"),
     /** All of it, in the order of the work. */
-    FULL,
+    FULL("Full"),
     /** To a colleague who takes over. */
-    LETTER
+    LETTER("Letter");
+
+    private final String label;
+
+    NoteLength(String label) {
+        this.label = label;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    /** As it is named in addresses and settings. */
+    public String id() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** Empty where no length has the name. */
+    public static Optional<NoteLength> of(String id) {
+        return Arrays.stream(values()).filter(length -> length.id().equals(id)).findFirst();
+    }
 }

@@ -48,6 +48,11 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail closed(Closed fault) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.LOCKED, fault.getMessage());
+    }
+
+    @ExceptionHandler
     ProblemDetail forbidden(Forbidden fault) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.FORBIDDEN, fault.getMessage());
     }

@@ -56,6 +56,7 @@ class SecurityRules {
                         .requestMatchers("/api/cases/**", "/api/examinations/**").hasRole(THERAPIST.name())
                         .requestMatchers(HttpMethod.GET, "/api/settings/history").hasAnyRole(STEWARD.name(), ADMINISTRATOR.name())
                         .requestMatchers(HttpMethod.PUT, "/api/settings/**").hasRole(STEWARD.name())
+                        .requestMatchers(HttpMethod.POST, "/api/settings/note-preview").hasRole(STEWARD.name())
                         .requestMatchers("/api/accounts/**").hasRole(ADMINISTRATOR.name())
                         .requestMatchers(HttpMethod.GET, "/api/audit").hasRole(ADMINISTRATOR.name())
                         .anyRequest().denyAll())
@@ -67,6 +68,7 @@ class SecurityRules {
                         .accessDeniedHandler((request, response, fault) -> refuse(response, HttpStatus.FORBIDDEN,
                                 fault instanceof CsrfException ? "The page's token is missing or old. Please try again." : "Your role does not allow this.")))
                 .headers(headers -> headers
+                        .frameOptions(frames -> frames.sameOrigin())
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT))
                         .crossOriginOpenerPolicy(opener -> opener.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
                         .crossOriginResourcePolicy(resource -> resource.policy(CrossOriginResourcePolicy.SAME_ORIGIN))

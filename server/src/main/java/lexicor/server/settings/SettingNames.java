@@ -10,8 +10,11 @@ import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.Evidence;
+import lexicor.core.tracking.NoiseTable;
 import lexicor.core.weighing.Assumptions;
 import lexicor.core.weighing.Correlation;
+import lexicor.server.notes.NoteLength;
+import lexicor.server.notes.NoteTemplate;
 import org.springframework.stereotype.Component;
 
 /** The names of the settings, what each may be, and how it is called in words. */
@@ -24,6 +27,10 @@ class SettingNames {
     static final String BETWEEN_STUDIES = "weighing.between-studies";
     static final String RHO = "rho.";
     static final String OWN = "own.";
+    static final String NOTE = "note.";
+    static final String NOISE = "noise.";
+    static final String AMOUNT = ".amount";
+    static final String SHARE = ".share";
     static final String SET_ASIDE = "threshold.set-aside";
     static final String TEST = "threshold.test";
     static final String ACT = "threshold.act";
@@ -75,10 +82,14 @@ class SettingNames {
         }
     }
 
+    private static final double MOST_NOISE = 1000;
+
     private final Catalogue catalogue;
     private final Evidence evidence;
+    private final NoiseTable noise;
 
-    SettingNames(Catalogue catalogue, Evidence evidence) {
+    SettingNames(Catalogue catalogue, Evidence evidence, NoiseTable noise) {
+        this.noise = noise;
         this.catalogue = catalogue;
         this.evidence = evidence;
     }
@@ -108,6 +119,13 @@ class SettingNames {
         if (name.startsWith(OWN)) {
             return OwnEstimates.subject(name, catalogue, evidence).map(subject -> "Own estimate: " + subject.test().name() + " for " + subject.condition().name());
         }
+        if (name.startsWith(NOTE)) {
+            return NoteLength.of(name.substring(NOTE.length())).map(length -> "Template of the note, " + length.id());
+        }
+        if (name.startsWith(NOISE)) {
+            return noise.entries().stream().filter(each -> each.amount() > 0 && name.equals(NOISE + each.id() + AMOUNT)).findFirst().map(each -> "Noise of " + inSentence(each.label()) + ", " + each.unit())
+                    .or(() -> noise.entries().stream().filter(each -> each.share() > 0 && name.equals(NOISE + each.id() + SHARE)).findFirst().map(each -> "Noise of " + inSentence(each.label()) + ", percent"));
+        }
         return Optional.ofNullable(THRESHOLDS.get(name)).or(() -> Optional.ofNullable(WEIGHING.get(name))).or(() -> Listed.of(name).map(Listed::words));
     }
 
@@ -129,11 +147,23 @@ class SettingNames {
             double number = chance(value);
             return number >= 0 && number <= most ? Optional.empty() : Optional.of("allowed: a number from 0 to " + most);
         }
+        if (name.startsWith(NOTE)) {
+            return NoteTemplate.fault(value);
+        }
+        if (name.startsWith(NOISE)) {
+            double most = name.endsWith(SHARE) ? 100 : MOST_NOISE;
+            double number = chance(value);
+            return number > 0 && number <= most ? Optional.empty() : Optional.of("allowed: a number above 0, at most " + Math.round(most));
+        }
         double chance = chance(value);
         if (!(chance >= 0.001 && chance <= 0.999)) {
             return Optional.of("allowed: a chance from 0.001 to 0.999");
         }
         return THRESHOLDS.containsKey(name) ? outOfOrder(name, chance, now.thresholds()) : Optional.empty();
+    }
+
+    private static String inSentence(String label) {
+        return label.substring(0, 1).toLowerCase(Locale.UK) + label.substring(1);
     }
 
     private static double chance(String value) {

@@ -9,8 +9,12 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.tracking.NoiseTable;
 import lexicor.core.weighing.Assumptions;
 import lexicor.core.weighing.OwnEstimate;
+import lexicor.server.notes.NoteLength;
+import lexicor.server.notes.NoteTemplate;
+import lexicor.server.notes.NoteTemplates;
 
 /**
  * The clinic's decisions at one revision, over what ships.
@@ -74,6 +78,22 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
     /** A choice of a list, or the one that ships. */
     public String choice(SettingNames.Listed listed) {
         return chosen.getOrDefault(listed.settingName(), listed.shipped());
+    }
+
+    /** The layout of a note, the clinic's own or the one that ships. */
+    public NoteTemplate note(NoteLength length) {
+        return NoteTemplate.of(noteText(length));
+    }
+
+    /** The text of that layout. One that was kept by an earlier version, and is no layout any more, gives way to the one that ships. */
+    public String noteText(NoteLength length) {
+        String own = chosen.get(SettingNames.NOTE + length.id());
+        return own == null || NoteTemplate.fault(own).isPresent() ? NoteTemplates.shipped(length) : own;
+    }
+
+    /** The measurement noise, with the clinic's own figures in their place. */
+    public NoiseTable noise(NoiseTable shipped) {
+        return shipped.with(noise -> noise.with(number(SettingNames.NOISE + noise.id() + SettingNames.AMOUNT, noise.amount()), number(SettingNames.NOISE + noise.id() + SettingNames.SHARE, noise.share())));
     }
 
     private double number(String name, double shipped) {

@@ -4,11 +4,15 @@ import jakarta.validation.Valid;
 import java.util.List;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.tracking.NoiseTable;
 import lexicor.core.weighing.Weighing;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
+import lexicor.server.notes.NoteTemplate;
+import lexicor.server.problems.BadInput;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -22,8 +26,10 @@ class SettingsController {
     private final ClinicSettings settings;
     private final Catalogue catalogue;
     private final Weighing weighing;
+    private final NoiseTable noise;
 
-    SettingsController(ClinicSettings settings, Catalogue catalogue, Weighing weighing) {
+    SettingsController(ClinicSettings settings, Catalogue catalogue, Weighing weighing, NoiseTable noise) {
+        this.noise = noise;
         this.settings = settings;
         this.catalogue = catalogue;
         this.weighing = weighing;
@@ -31,14 +37,23 @@ class SettingsController {
 
     @GetMapping
     SettingsJson now() {
-        return SettingsJson.of(settings.now(), catalogue, weighing.correlations());
+        return SettingsJson.of(settings.now(), catalogue, weighing.correlations(), noise);
     }
 
     /** Decides one setting. */
     @PutMapping("/{name}")
     @Traced(action = Action.CHANGED, subject = "setting")
     SettingsJson choose(@PathVariable String name, @Valid @RequestBody SettingsJson.Choice choice) {
-        return SettingsJson.of(settings.choose(name, Optional.ofNullable(choice.value())), catalogue, weighing.correlations());
+        return SettingsJson.of(settings.choose(name, Optional.ofNullable(choice.value())), catalogue, weighing.correlations(), noise);
+    }
+
+    /** What a layout of a note makes of an invented examination. */
+    @PostMapping("/note-preview")
+    SettingsJson.NotePreviewJson preview(@Valid @RequestBody SettingsJson.NotePreview request) {
+        NoteTemplate.fault(request.template()).ifPresent(fault -> {
+            throw new BadInput("template", fault);
+        });
+        return new SettingsJson.NotePreviewJson(NoteTemplate.of(request.template()).example());
     }
 
     /** Who changed what, newest first. */

@@ -40,8 +40,9 @@ class AccessMatrixTest {
                 "GET /api/library/clusters/{id}", "GET /api/library/records");
         allow(Set.of("THERAPIST"), "GET /api/cases", "POST /api/cases", "GET /api/cases/next-code", "GET /api/cases/{id}", "PUT /api/cases/{id}", "POST /api/cases/{id}/examinations",
                 "GET /api/examinations/{id}", "POST /api/examinations/{id}/commands", "GET /api/examinations/{id}/intake", "GET /api/examinations/{id}/weighing", "GET /api/examinations/{id}/weighing/{conditionId}",
-                "GET /api/examinations/{id}/conclusion", "GET /api/examinations/{id}/note");
-        allow(Set.of("STEWARD"), "PUT /api/settings/{name}");
+                "GET /api/examinations/{id}/conclusion", "GET /api/examinations/{id}/note", "GET /api/examinations/{id}/again", "GET /api/examinations/{id}/report", "GET /api/examinations/{id}/report.pdf",
+                "POST /api/examinations/{id}/signature", "POST /api/examinations/{id}/amendment", "GET /api/examinations/{id}/versions/{version}/recomputed");
+        allow(Set.of("STEWARD"), "PUT /api/settings/{name}", "POST /api/settings/note-preview");
         allow(Set.of("STEWARD", "ADMINISTRATOR"), "GET /api/settings/history");
         allow(Set.of("ADMINISTRATOR"), "GET /api/accounts", "POST /api/accounts", "PUT /api/accounts/{id}", "GET /api/audit");
     }
@@ -99,7 +100,7 @@ class AccessMatrixTest {
 
     private int status(String request, String who) {
         String[] words = request.split(" ");
-        String address = words[1].replace("{region}", "shoulder").replace("{name}", "force-unit").replace("{id}", UUID.randomUUID().toString()).replace("{conditionId}", "acj");
+        String address = words[1].replace("{region}", "shoulder").replace("{name}", "force-unit").replace("{id}", UUID.randomUUID().toString()).replace("{conditionId}", "acj").replace("{version}", "1");
         RequestPostProcessor person = who.equals("nobody") ? anonymous() : user("somebody").roles(Role.valueOf(who).name());
         return server.method(HttpMethod.valueOf(words[0])).uri(address).with(person).with(csrf()).contentType(MediaType.APPLICATION_JSON).content("{}").exchange()
                 .getResponse().getStatus();

@@ -1,0 +1,143 @@
+package lexicor.server.examinations;
+
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.intake.IntakeState;
+import lexicor.server.notes.NoteBlock;
+import lexicor.server.notes.NoteLength;
+import lexicor.server.notes.NoteTemplate;
+import lexicor.server.problems.NotFound;
+import lexicor.server.report.ReportJson;
+import lexicor.server.settings.ClinicSettings;
+import lexicor.server.settings.Settings;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What an examination comes to: of a signed one as it was signed, of any other as it is computed now. */
+@Component
+class Results {
+
+    private final Appraisal appraisal;
+    private final VisitIntake intake;
+    private final Insights insights;
+    private final Conclusions conclusions;
+    private final NoteWriter notes;
+    private final Retests retests;
+    private final Reports reports;
+    private final Snapshots snapshots;
+    private final ClinicSettings settings;
+    private final Catalogue catalogue;
+    private final JsonMapper json;
+
+    Results(Appraisal appraisal, VisitIntake intake, Insights insights, Conclusions conclusions, NoteWriter notes, Retests retests, Reports reports, Snapshots snapshots, ClinicSettings settings,
+            Catalogue catalogue, JsonMapper json) {
+        this.appraisal = appraisal;
+        this.intake = intake;
+        this.insights = insights;
+        this.conclusions = conclusions;
+        this.notes = notes;
+        this.retests = retests;
+        this.reports = reports;
+        this.snapshots = snapshots;
+        this.settings = settings;
+        this.catalogue = catalogue;
+        this.json = json;
+    }
+
+    WeighingJson weighing(ExaminationService.Recorded recorded) {
+        return signed(recorded).map(Snapshot.Outputs::weighing).orElseGet(() -> appraisal.weigh(recorded));
+    }
+
+    IntakeJson intake(ExaminationService.Recorded recorded) {
+        return signed(recorded).map(Snapshot.Outputs::intake).orElseGet(() -> intakeNow(recorded));
+    }
+
+    ConclusionJson conclusion(ExaminationService.Recorded recorded) {
+        return signed(recorded).map(Snapshot.Outputs::conclusion).orElseGet(() -> conclusions.of(recorded));
+    }
+
+    /** @param rho correlations set by hand: a look under them is computed now, whatever was signed */
+    InsightJson insight(ExaminationService.Recorded recorded, String condition, Map<String, Double> rho) {
+        Optional<InsightJson> kept = rho.isEmpty() ? signed(recorded).map(outputs -> outputs.insights().get(condition)) : Optional.empty();
+        return kept.orElseGet(() -> insights.of(recorded, condition, rho));
+    }
+
+    /** Empty where the examination follows no other. */
+    Optional<AgainJson> again(ExaminationService.Recorded recorded) {
+        Optional<Snapshot.Outputs> signed = signed(recorded);
+        return signed.isPresent() ? Optional.ofNullable(signed.get().again()) : retests.of(recorded);
+    }
+
+    /** @param version a signed version; empty for the last, or the draft where the examination is open */
+    String note(ExaminationService.Recorded recorded, NoteLength length, Optional<Integer> version) {
+        return outputs(recorded, version).map(outputs -> outputs.notes().get(length.id())).orElseGet(() -> notes.draft(recorded, length));
+    }
+
+    /** @param version as of {@link #note} */
+    ReportJson report(ExaminationService.Recorded recorded, Optional<Integer> version) {
+        return outputs(recorded, version).map(Snapshot.Outputs::report).orElseGet(() -> reports.of(recorded, Optional.empty(), appraisal.weigh(recorded), notes.blocks(recorded, Optional.empty()), retests.of(recorded)));
+    }
+
+    private Optional<Snapshot.Outputs> outputs(ExaminationService.Recorded recorded, Optional<Integer> version) {
+        return version.isPresent() ? Optional.of(snapshot(row(recorded, version.get())).outputs()) : signed(recorded);
+    }
+
+    private Optional<Snapshot.Outputs> signed(ExaminationService.Recorded recorded) {
+        return recorded.versions().closed() ? recorded.versions().last().map(row -> snapshot(row).outputs()) : Optional.empty();
+    }
+
+    /** The signature of a version, or {@link NotFound}. */
+    static SignatureRow row(ExaminationService.Recorded recorded, int version) {
+        return recorded.versions().signed().stream().filter(row -> row.version() == version).findFirst()
+                .orElseThrow(() -> new NotFound("There is no signed version " + version + " of this examination; there are " + recorded.versions().signed().size() + "."));
+    }
+
+    /** What was kept when a version was signed. */
+    @Transactional(readOnly = true)
+    Snapshot snapshot(SignatureRow row) {
+        return json.readValue(snapshots.findById(row.getId()).orElseThrow().content(), Snapshot.class);
+    }
+
+    /** Keeps what a version comes to. */
+    void keep(SignatureRow row, Snapshot snapshot) {
+        snapshots.save(new SnapshotRow(row.getId(), json.writeValueAsString(snapshot)));
+    }
+
+    /**
+     * Computes an examination, as it bears a signature.
+     *
+     * @param templates layouts of its notes, by length
+     */
+    Snapshot compute(ExaminationService.Recorded recorded, Signature signature, Map<String, String> templates) {
+        Settings pinned = settings.at(recorded.row().settingsRevision());
+        return new Snapshot(Snapshot.Inputs.of(recorded, new TreeMap<>(pinned.chosen()), templates), outputs(recorded, signature, templates));
+    }
+
+    /** The layouts of today, by length. */
+    Map<String, String> templates() {
+        Settings now = settings.now();
+        return Arrays.stream(NoteLength.values()).collect(Collectors.toMap(NoteLength::id, now::noteText, (one, other) -> one, TreeMap::new));
+    }
+
+    private Snapshot.Outputs outputs(ExaminationService.Recorded recorded, Signature signature, Map<String, String> templates) {
+        WeighingJson weighing = appraisal.weigh(recorded);
+        Map<String, InsightJson> looks = new LinkedHashMap<>();
+        weighing.standings().stream().filter(StandingJson::informed).forEach(standing -> looks.put(standing.conditionId(), insights.of(recorded, standing.conditionId(), Map.of())));
+        Map<NoteBlock, String> blocks = notes.blocks(recorded, Optional.of(signature));
+        Map<String, String> written = new LinkedHashMap<>();
+        templates.forEach((length, template) -> written.put(length, NoteTemplate.of(template).render(blocks)));
+        Optional<AgainJson> again = retests.of(recorded);
+        return new Snapshot.Outputs(weighing, intakeNow(recorded), conclusions.of(recorded), looks, written, again.orElse(null), reports.of(recorded, Optional.of(signature), weighing, blocks, again));
+    }
+
+    private IntakeJson intakeNow(ExaminationService.Recorded recorded) {
+        IntakeState state = intake.of(recorded);
+        return IntakeJson.of(recorded.lastNumber(), state, intake.starts(recorded.row(), state), catalogue);
+    }
+}

@@ -1,0 +1,115 @@
+package lexicor.server.examinations;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.conclusion.Conclusion;
+import lexicor.core.conclusion.Markers;
+import lexicor.core.examination.Attempt;
+import lexicor.core.examination.ForceTries;
+import lexicor.core.intake.IntakeForm;
+import lexicor.core.intake.Told;
+import lexicor.core.tracking.Change;
+import lexicor.core.tracking.NoiseTable;
+import lexicor.core.tracking.Retest;
+import lexicor.server.settings.ClinicSettings;
+import org.springframework.stereotype.Component;
+
+/** Sets the measures of a visit beside those of the visit that it follows. */
+@Component
+class Retests {
+
+    private final ExaminationService examinations;
+    private final VisitIntake intake;
+    private final Catalogue catalogue;
+    private final IntakeForm form;
+    private final NoiseTable noise;
+    private final ClinicSettings settings;
+
+    Retests(ExaminationService examinations, VisitIntake intake, Catalogue catalogue, IntakeForm form, NoiseTable noise, ClinicSettings settings) {
+        this.examinations = examinations;
+        this.intake = intake;
+        this.catalogue = catalogue;
+        this.form = form;
+        this.noise = noise;
+        this.settings = settings;
+    }
+
+    /** Empty where the examination follows no other. */
+    Optional<AgainJson> of(ExaminationService.Recorded now) {
+        return now.row().follows().map(examinations::examination).map(before -> between(before, now));
+    }
+
+    private AgainJson between(ExaminationService.Recorded before, ExaminationService.Recorded now) {
+        NoiseTable table = settings.at(now.row().settingsRevision()).noise(noise);
+        List<TestId> chosen = Conclusion.of(told(before)).markers();
+        List<TestId> measured = Markers.suggested(before.history(), now.row().side()).stream().filter(test -> last(now, test).isPresent()).toList();
+        List<AgainJson.RetestJson> tests = (chosen.isEmpty() ? measured : chosen).stream().map(test -> {
+            Retest retest = Retest.of(catalogue.test(test), visit(before, test, now), visit(now, test, now), table);
+            return new AgainJson.RetestJson(test.value(), retest.test().shortName(), retest.done(), retest.changes().stream().map(AgainJson.ChangeJson::of).toList());
+        }).toList();
+        return new AgainJson(before.row().startedAt(), !chosen.isEmpty(), tests, scales(told(before), told(now), now.row().region(), table), table.entries().equals(noise.entries()));
+    }
+
+    private List<AgainJson.ChangeJson> scales(Told before, Told now, String region, NoiseTable table) {
+        List<AgainJson.ChangeJson> scales = new ArrayList<>();
+        for (IntakeForm.Question question : form.questionsOf(region)) {
+            if (question.scale().isPresent() && before.whole(question.id()).isPresent()) {
+                scales.add(AgainJson.ChangeJson.of(Change.ofScale(question.ask(), "of " + question.scale().get().to(), before.whole(question.id()).getAsInt(), now.whole(question.id()), table.of(question.id()))));
+            }
+        }
+        return scales;
+    }
+
+    /** What the other visit has of a test, on the side that is in question now. */
+    private Retest.Visit visit(ExaminationService.Recorded recorded, TestId test, ExaminationService.Recorded now) {
+        Schools schools = intake.schools(recorded.row(), intake.of(recorded));
+        return new Retest.Visit(recorded.history().attempts(test, now.row().side()).stream().reduce((first, last) -> last), TestStates.counts(schools));
+    }
+
+    private static Optional<Attempt> last(ExaminationService.Recorded recorded, TestId test) {
+        return recorded.history().attempts(test, recorded.row().side()).stream().reduce((first, last) -> last);
+    }
+
+    private static Told told(ExaminationService.Recorded recorded) {
+        return Told.of(recorded.history().heard());
+    }
+
+    /** The same in words, for a note; none where nothing was measured again. */
+    static List<String> lines(AgainJson again) {
+        List<String> lines = new ArrayList<>();
+        again.scales().forEach(change -> lines.add("- " + change.label() + ": " + words(change)));
+        for (AgainJson.RetestJson test : again.tests()) {
+            test.changes().forEach(change -> lines.add("- " + test.name() + ", " + change.label().toLowerCase(Locale.UK) + ": " + words(change)));
+            if (test.changes().isEmpty()) {
+                lines.add("- " + test.name() + (test.done() ? ": nothing measured" : ": not done yet"));
+            }
+        }
+        if (!lines.isEmpty() && again.estimate()) {
+            lines.add("- What counts as a change is judged by working estimates of measurement noise.");
+        }
+        return lines;
+    }
+
+    /** A change in words: both measures, and what the difference is. */
+    static String words(AgainJson.ChangeJson change) {
+        String both = (change.before() == null ? "" : number(change.before()) + " then") + (change.now() == null ? "" : (change.before() == null ? "" : ", ") + number(change.now()) + " now")
+                + (change.before() == null && change.now() == null ? "" : " (" + change.unit() + ")");
+        return switch (change.verdict()) {
+            case BETTER -> both + ": better";
+            case WORSE -> both + ": worse";
+            case WITHIN_NOISE -> both + ": within noise (" + number(change.least()) + ")";
+            case NO_NOISE_KNOWN -> both + ": no estimate of the noise";
+            case NOT_COMPARABLE -> both + ": " + change.because();
+        };
+    }
+
+    static String number(double value) {
+        double rounded = Math.round(value * 10) / 10.0;
+        return rounded == Math.rint(rounded) ? String.valueOf(Math.round(rounded)) : String.valueOf(rounded);
+    }
+}

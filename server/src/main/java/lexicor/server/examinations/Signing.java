@@ -1,0 +1,105 @@
+package lexicor.server.examinations;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import lexicor.core.conclusion.Hindrance;
+import lexicor.server.accounts.AccountService;
+import lexicor.server.audit.Whoever;
+import lexicor.server.problems.Conflict;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Signs examinations and opens them again. What was signed once is never changed. */
+@Service
+public class Signing {
+
+    private final ExaminationService examinations;
+    private final Signatures signatures;
+    private final Amendments amendments;
+    private final Results results;
+    private final Conclusions conclusions;
+    private final AccountService accounts;
+    private final Clock clock;
+
+    Signing(ExaminationService examinations, Signatures signatures, Amendments amendments, Results results, Conclusions conclusions, AccountService accounts, Clock clock) {
+        this.examinations = examinations;
+        this.signatures = signatures;
+        this.amendments = amendments;
+        this.results = results;
+        this.conclusions = conclusions;
+        this.accounts = accounts;
+        this.clock = clock;
+    }
+
+    /** Signs an examination at the present time. */
+    @Transactional
+    SigningJson sign(UUID id, long knows) {
+        return sign(id, knows, clock.instant());
+    }
+
+    /**
+     * Signs an examination that stands at the command of number {@code knows}, or {@link Conflict} with what stands in the way
+     * and what to do. Of two who sign at once, the second is refused.
+     */
+    @Transactional
+    public SigningJson sign(UUID id, long knows, Instant at) {
+        ExaminationService.Recorded recorded = examinations.held(id);
+        Versions versions = recorded.versions();
+        if (versions.closed()) {
+            SignatureRow last = versions.last().orElseThrow();
+            throw new Conflict("Signed already by " + last.author() + " on " + NoteWriter.DAY.format(last.at()) + ", version " + last.version() + ". Look at it; amend it, with a reason, to change it.");
+        }
+        long more = recorded.lastNumber() - knows;
+        if (more != 0) {
+            throw new Conflict(more > 0 ? "The record has grown by " + more + (more == 1 ? " entry" : " entries") + " since you looked. Look at it again, then sign."
+                    : "The server does not have your last entries yet. Wait until all is saved, then sign.");
+        }
+        List<Hindrance> hindrances = conclusions.hindrances(recorded);
+        if (!hindrances.isEmpty()) {
+            throw new Conflict(hindrances.stream().map(each -> each.what() + ". " + each.then()).collect(Collectors.joining(" ")));
+        }
+        SignatureRow row = signatures.save(new SignatureRow(recorded, versions.next(), Whoever.isHere(), at, examinations.revisions(recorded)));
+        results.keep(row, results.compute(recorded, signature(row, versions), results.templates()));
+        signatures.flush();
+        examinations.noteStanding(id);
+        return SigningJson.of(examinations.examination(id).versions());
+    }
+
+    /** Opens a signed examination again, or {@link Conflict} where it is open. */
+    @Transactional
+    public SigningJson amend(UUID id, String reason, Instant at) {
+        Versions versions = examinations.held(id).versions();
+        if (!versions.closed()) {
+            throw new Conflict(versions.opening(versions.next()).map(row -> "Opened already by " + row.author() + ": " + row.reason()).orElse("It is not signed yet, so it can be changed as it is."));
+        }
+        amendments.saveAndFlush(new AmendmentRow(id, versions.next(), Whoever.isHere(), at, reason.strip()));
+        examinations.noteStanding(id);
+        return SigningJson.of(examinations.examination(id).versions());
+    }
+
+    /** Opens a signed examination again at the present time. */
+    @Transactional
+    SigningJson amend(UUID id, String reason) {
+        return amend(id, reason, clock.instant());
+    }
+
+    /** What computing a signed version anew, from the record as it was then and by today's content, gives. */
+    @Transactional(readOnly = true)
+    SigningJson.RecomputedJson recompute(UUID id, int version) {
+        ExaminationService.Recorded recorded = examinations.examination(id);
+        SignatureRow row = Results.row(recorded, version);
+        Snapshot signed = results.snapshot(row);
+        ExaminationService.Recorded then = recorded.upTo(row.lastNumber());
+        Snapshot now = results.compute(then, signature(row, recorded.versions()), signed.inputs().templates());
+        return Recomputation.of(row, examinations.revisions(then), signed, now);
+    }
+
+    private Signature signature(SignatureRow row, Versions versions) {
+        Optional<AmendmentRow> opening = versions.opening(row.version());
+        return new Signature(accounts.displayName(row.author()), row.at(), row.version(), opening.map(AmendmentRow::reason).orElse(""));
+    }
+}

@@ -1,0 +1,40 @@
+package lexicor.server.examinations;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.examination.Side;
+import lexicor.server.report.ReportJson;
+
+/** Everything that went into a signed version, and everything that came out of it. Kept as JSON. */
+record Snapshot(Inputs inputs, Outputs outputs) {
+
+    /**
+     * What went in.
+     *
+     * @param birthYear   absent where nobody gave it
+     * @param settings    the clinic's decisions by which it is read
+     * @param templates   the layouts of its notes, by length
+     * @param commands    all of the record, in order
+     */
+    record Inputs(String caseCode, String name, Integer birthYear, String occupation, String region, Side side, boolean otherSideInvolved, Setting setting, Instant startedAt,
+            Map<String, String> settings, Map<String, String> templates, List<CommandJson> commands) {
+
+        static Inputs of(ExaminationService.Recorded recorded, Map<String, String> settings, Map<String, String> templates) {
+            ExaminationRow row = recorded.row();
+            return new Inputs(row.caseFile().code(), row.caseFile().name().orElse(null), row.caseFile().birthYear().orElse(null), row.caseFile().occupation(), row.region(), row.side(),
+                    row.otherSideInvolved(), row.setting(), row.startedAt(), settings, templates, recorded.commands().stream().map(CommandJson::of).toList());
+        }
+    }
+
+    /**
+     * What came out.
+     *
+     * @param insights the closer look at each condition that a finding was weighed for, by condition
+     * @param notes    by length
+     * @param again    measures beside the visit before; absent where there was none
+     */
+    record Outputs(WeighingJson weighing, IntakeJson intake, ConclusionJson conclusion, Map<String, InsightJson> insights, Map<String, String> notes, AgainJson again, ReportJson report) {
+    }
+}

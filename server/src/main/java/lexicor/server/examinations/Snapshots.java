@@ -1,0 +1,7 @@
+package lexicor.server.examinations;
+
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface Snapshots extends JpaRepository<SnapshotRow, UUID> {
+}

@@ -1,0 +1,53 @@
+package lexicor.server.examinations;
+
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * The signed versions of an examination and why it was opened again, both from the first on.
+ *
+ * @param signed     never more than one of a version
+ * @param amendments each leads to the version of its number
+ */
+record Versions(List<SignatureRow> signed, List<AmendmentRow> amendments) {
+
+    static final Versions NONE = new Versions(List.of(), List.of());
+
+    Versions {
+        signed = List.copyOf(signed);
+        amendments = List.copyOf(amendments);
+    }
+
+    /** Those of several examinations, by examination. */
+    static Map<UUID, Versions> of(Collection<UUID> examinations, Signatures signatures, Amendments amendments) {
+        Map<UUID, Versions> versions = new LinkedHashMap<>();
+        List<SignatureRow> signed = signatures.findByExaminationInOrderByVersion(examinations);
+        List<AmendmentRow> opened = signed.isEmpty() ? List.of() : amendments.findByExaminationInOrderByVersion(examinations);
+        examinations.forEach(id -> versions.put(id, new Versions(signed.stream().filter(row -> row.examination().equals(id)).toList(),
+                opened.stream().filter(row -> row.examination().equals(id)).toList())));
+        return versions;
+    }
+
+    Optional<SignatureRow> last() {
+        return signed.isEmpty() ? Optional.empty() : Optional.of(signed.get(signed.size() - 1));
+    }
+
+    /** Number of the version that signing would make. */
+    int next() {
+        return signed.size() + 1;
+    }
+
+    /** Why a version was made after an earlier one; empty for the first. */
+    Optional<AmendmentRow> opening(int version) {
+        return amendments.stream().filter(row -> row.version() == version).findFirst();
+    }
+
+    /** Signed, and not opened again since. */
+    boolean closed() {
+        return !signed.isEmpty() && opening(next()).isEmpty();
+    }
+}
