@@ -1,6 +1,7 @@
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { withChoice } from "../examination/commands";
+import { AgainList } from "../again/AgainList";
 import { useLive } from "../examination/ExaminationFrame";
 import { choices } from "../examination/history";
 import { LockNotice } from "../intake/LockNotice";
@@ -57,23 +58,23 @@ export function BenchView() {
   const hasNothing = sheet.length > 0 || test.nothing.length > 0;
   const keys = useBenchKeys(bench, {
     forward, toggle, quality, leaving: isLeaving,
-    startLeaving: () => { setLeaving(test.id); }, stopLeaving: () => { setLeaving(undefined); },
+    startLeaving: () => { if (!live.readOnly) { setLeaving(test.id); } }, stopLeaving: () => { setLeaving(undefined); },
     keysOpen: () => { setKeysOpen(true); }, long: () => { setLong(!long); },
   });
   useKeys(keys, single);
 
-  const buttons = <HeadButtons canUndo={state.lastRecording !== undefined} onUndo={bench.takeBack} canRedo={state.lastUndo !== undefined} onRedo={bench.bringBack} onKeys={() => { setKeysOpen(true); }} />;
+  const buttons = <HeadButtons canUndo={!live.readOnly && state.lastRecording !== undefined} onUndo={bench.takeBack} canRedo={!live.readOnly && state.lastUndo !== undefined} onRedo={bench.bringBack} onKeys={() => { setKeysOpen(true); }} />;
   const last = <LastReading weighing={weighing} testName={(id) => names.get(id)?.name ?? id} current={test.id} />;
   const stop = stopMet(test, here);
   const waiting = live.queue.status === "waiting";
-  const note = closed ? "Nothing is recorded while this is closed." : waiting ? "The reading follows once the server is reached." : bench.retrying ? "The second try." : here ? (test.nothing.length + test.usual.length + test.stops.length === 0 && known?.statements.length === 0 ? "Noted. Nothing is read from it by itself." : "More of the response is needed before it can be read.") : bench.there ? `Now the ${sideWord(bench.involved)}, the involved side.` : test.wellSideParts.length === 0 ? "Tap the answer, and it is read at once." : "The uninvolved side first, then the involved one.";
+  const note = live.readOnly ? "Signed: nothing can be added." : closed ? "Nothing is recorded while this is closed." : waiting ? "The reading follows once the server is reached." : bench.retrying ? "The second try." : here ? (test.nothing.length + test.usual.length + test.stops.length === 0 && known?.statements.length === 0 ? "Noted. Nothing is read from it by itself." : "More of the response is needed before it can be read.") : bench.there ? `Now the ${sideWord(bench.involved)}, the involved side.` : test.wellSideParts.length === 0 ? "Tap the answer, and it is read at once." : "The uninvolved side first, then the involved one.";
   const tableForm = test.parts.filter((part) => part.unit && part.positions.length === 0 && !part.key.startsWith("angle-")).length > 3 && !test.parts.some((part) => part.key === "force");
   const form = gaugeOpen || tableForm ? (long ? "long" : "name") : long ? "long" : "short";
   const leftOpen = bench.order.find((section) => beat && section.position !== beat.position && section.items.includes(bench.previous ?? row))?.items.filter((item) => bench.progress(item) === "OPEN" && !bench.locked(item)).map((item) => item.name) ?? [];
   return (
     <main className={`grid min-h-0 flex-1 grid-cols-1 ${reachLeft ? "lg:grid-cols-[21rem_minmax(0,1fr)_13rem] lg:[&>aside]:order-first lg:[&>nav]:order-last" : "lg:grid-cols-[13rem_minmax(0,1fr)_21rem]"}`}>
       <OrderRail region={region} order={bench.order} locked={bench.locked} progress={bench.progress} current={state.standAt ?? row.id} elapsed={elapsed} planned={plannedMinutes(region, bench.order)}
-        onGo={bench.go} onMove={bench.moveRow} onUsual={bench.usualOrder}><PathwayOffers offers={bench.ways.offers} onFollow={bench.ways.follow} /></OrderRail>
+        onGo={bench.go} onMove={bench.moveRow} onUsual={bench.usualOrder}><PathwayOffers offers={bench.ways.offers} onFollow={bench.ways.follow} /><AgainList live={live} onGo={bench.go} /></OrderRail>
       <div className="flex min-w-0 flex-col gap-1 px-4 py-1 lg:overflow-y-auto lg:px-5">
         {bench.ways.following && <PathwayStrip following={bench.ways.following} current={sheet.length > 0 ? "" : test.id} waiting={live.queue.status === "waiting"} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />}
         {weighing && <SafetyStrip safety={weighing.safety} onTell={bench.sayBefore} />}
@@ -88,8 +89,10 @@ export function BenchView() {
               </div>
             ) : <CueCard test={test} form={form} way={known?.variant} buttons={buttons} last={last} />}
             {bench.lock && sheet.length === 0 && <LockNotice key={test.id} testId={test.id} lock={bench.lock} onTell={bench.sayBefore} />}
-            {closed ? null : known && known.rivals.length > 0 ? <RivalsPanel test={test} rivals={known.rivals} onKeep={bench.keepOne} /> : (
-              <Recorder bench={bench} state={state} examination={live.examination.id} tableForm={tableForm} gaugeOpen={gaugeOpen} onGauge={(open) => { setGauge(open ? test.id : undefined); }} />
+            {closed && !live.readOnly ? null : known && known.rivals.length > 0 && !live.readOnly ? <RivalsPanel test={test} rivals={known.rivals} onKeep={bench.keepOne} /> : (
+              <fieldset disabled={live.readOnly} className="contents">
+                <Recorder bench={bench} state={state} examination={live.examination.id} tableForm={tableForm} gaugeOpen={gaugeOpen} onGauge={(open) => { setGauge(open ? test.id : undefined); }} />
+              </fieldset>
             )}
             {bench.spoiled && !closed ? (
               <StopLine lead={`${listed(bench.spoiled.names)} first.`} action={<span className="flex gap-2"><Button onClick={() => { if (bench.spoiled) { bench.go(bench.spoiled.id); } }}>Go to {bench.spoiled.names[0]?.toLowerCase()}</Button><Button onClick={bench.notNow}>Not now</Button></span>}>Provoking spoils {bench.spoiled.names.length === 1 ? "it" : "them"}.</StopLine>
@@ -114,7 +117,7 @@ export function BenchView() {
           </>
         )}
       </div>
-      <RankingPanel weighing={weighing} upToDate={live.upToDate} waiting={waiting} current={test.id} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />
+      <RankingPanel weighing={weighing} ended={live.readOnly} upToDate={live.upToDate} waiting={waiting} current={test.id} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />
       <KeysSheet open={keysOpen} onOpenChange={setKeysOpen} keys={keys} single={single} onSingle={setSingle} />
     </main>
   );

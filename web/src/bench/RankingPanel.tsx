@@ -14,6 +14,8 @@ interface RankingPanelProps {
   upToDate: boolean;
   /** Words in place of freshness where commands wait for a connection. */
   waiting: boolean;
+  /** Whether testing has ended: nothing is proposed any more. */
+  ended: boolean;
   current: string;
   testName: (id: string) => string;
   onGo: (testId: string) => void;
@@ -28,7 +30,7 @@ const FAR = 0.01;
 const FULL = 4;
 
 /** Where each condition stands, the sets in count, and what is worth doing next. */
-export function RankingPanel({ weighing, upToDate, waiting, current, testName, onGo }: RankingPanelProps) {
+export function RankingPanel({ weighing, upToDate, waiting, ended, current, testName, onGo }: RankingPanelProps) {
   const allWeighed = weighing?.standings.filter((standing) => standing.shelf === "WEIGHED") ?? [];
   const weighed = useStableOrder(allWeighed.filter((standing) => standing.zone !== "SET_ASIDE"));
   const aside = allWeighed.filter((standing) => !weighed.includes(standing));
@@ -101,7 +103,7 @@ export function RankingPanel({ weighing, upToDate, waiting, current, testName, o
             <ClusterLadder cluster={cluster} />
           </p>
         ))}
-        <NextTest weighing={weighing} current={current} testName={testName} onGo={onGo} />
+        {!ended && <NextTest weighing={weighing} current={current} testName={testName} onGo={onGo} />}
       </div>
     </aside>
   );

@@ -180,7 +180,7 @@ export function useBench(live: LiveExamination): Bench {
     ways,
     test, row, order, sheet, well, involved, here, there, known, lock: lockOf(test.id), beat, next,
     previous: rows[at - 1],
-    closed: weighing?.safety.state === "SUSPENDED" || (sheet.length > 0 ? row.testIds.every(isLocked) : isLocked(test.id)),
+    closed: live.readOnly || weighing?.safety.state === "SUSPENDED" || (sheet.length > 0 ? row.testIds.every(isLocked) : isLocked(test.id)),
     mayRetry: latest?.tryNumber === 1 && choices(latest, "quality").includes("guarded") && !isRetrying,
     retrying: isRetrying,
     progress, testProgress,

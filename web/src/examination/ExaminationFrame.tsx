@@ -7,6 +7,7 @@ import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { Wordmark } from "../shared/ui/Wordmark";
 import { SavedState } from "./SavedState";
+import { SigningStrip } from "./SigningStrip";
 import { useExamination, type LiveExamination } from "./useExamination";
 
 /** The frame round bench, weighing and note of one examination: who it is, where to go, whether all is saved. */
@@ -47,6 +48,7 @@ function Frame({ id }: { id: string }) {
         <SavedState live={live} />
         <AccountMenu />
       </header>
+      <SigningStrip signing={live.examination.signing} />
       <p className="hidden px-5 text-note print:block">{person.code} · {whoIs(person)} · {what} · decision support, the therapist concludes</p>
       <Outlet context={live} />
     </div>

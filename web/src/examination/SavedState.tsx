@@ -3,9 +3,12 @@ import type { LiveExamination } from "./useExamination";
 
 /** Whether everything recorded is on the server, quietly; and plainly where it is not. */
 export function SavedState({ live }: { live: LiveExamination }) {
-  const { status, pending, refused } = live.queue;
+  const { status, pending, refused, held } = live.queue;
   if (refused) {
     return <p role="alert" className="max-w-sm border-l-4 border-for pl-2 text-note">One entry was not accepted and is not in the record: {refused.problem.detail}</p>;
+  }
+  if (status === "waiting" && held) {
+    return <p role="status" className="max-w-sm border-l-4 border-ink pl-2 text-note"><strong>{pending.length} kept here, nothing is lost.</strong> {held}</p>;
   }
   if (status === "waiting") {
     return (

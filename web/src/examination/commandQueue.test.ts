@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { Refused } from "../shared/api/client";
-import { CommandQueue, type Send } from "./commandQueue";
+import { CommandQueue, Held, type Send } from "./commandQueue";
 import type { Command } from "./history";
 import { MemoryStorage } from "../shared/testing/MemoryStorage";
 
@@ -36,6 +36,26 @@ beforeEach(() => {
 });
 
 describe("the queue", () => {
+  it("keeps what the server cannot take for the time being, says why, and sends it once it can", async () => {
+    let closed = true;
+    const queue = new CommandQueue("exam", "tab", storage, async (commands) => {
+      if (closed) {
+        throw new Held("Signed by R. Dale.");
+      }
+      return send(commands);
+    }, () => undefined);
+    queue.add(command(1));
+    await vi.advanceTimersByTimeAsync(100);
+    expect(queue.state).toMatchObject({ status: "waiting", held: "Signed by R. Dale." });
+    expect(queue.state.refused).toBeUndefined();
+    queue.add(command(2));
+    expect(queue.state.pending).toHaveLength(2);
+    closed = false;
+    await vi.runAllTimersAsync();
+    expect(onServer).toEqual(["command-1", "command-2"]);
+    expect(queue.state).toEqual({ pending: [], status: "saved", refused: undefined });
+  });
+
   it("sends at once and forgets what the server has", async () => {
     const queue = open();
     queue.add(command(1));

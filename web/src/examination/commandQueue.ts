@@ -5,12 +5,17 @@ import type { Command } from "./history";
 /** Sends commands in order and returns the number of each. */
 export type Send = (commands: Command[]) => Promise<{ id: string; number: number }[]>;
 
+/** The server was reached and cannot take the commands for the time being: they are kept, and sent again. */
+export class Held extends Error {}
+
 /** What the queue holds and how it is doing. */
 export interface QueueState {
   /** Not yet acknowledged, oldest first. */
   pending: readonly Command[];
-  /** saved: all is on the server. saving: on its way. waiting: the server is not reached, commands are kept here. */
+  /** saved: all is on the server. saving: on its way. waiting: the server is not reached or cannot take them, commands are kept here. */
   status: "saved" | "saving" | "waiting";
+  /** Why the server cannot take them; absent where it is not reached. */
+  held?: string;
   /** The last refusal, with the command it concerns; nothing of it was lost, it is shown to the therapist. */
   refused: { command: Command; problem: Problem } | undefined;
 }
@@ -61,7 +66,7 @@ export class CommandQueue {
 
   /** Keeps a command and sends it as soon as may be. */
   add(command: Command): void {
-    this.#change({ pending: [...this.#state.pending, command], status: this.#state.status === "waiting" ? "waiting" : "saving", refused: undefined });
+    this.#change({ pending: [...this.#state.pending, command], status: this.#state.status === "waiting" ? "waiting" : "saving", refused: undefined, ...(this.#state.held ? { held: this.#state.held } : {}) });
     void this.flush();
   }
 
@@ -81,7 +86,7 @@ export class CommandQueue {
       if (fault instanceof Refused) {
         await this.#refuse(batch, fault.problem);
       } else {
-        this.#wait();
+        this.#wait(fault);
       }
     } finally {
       this.#sending = false;
@@ -98,8 +103,9 @@ export class CommandQueue {
   }
 
   /** The server is not reached: what is kept is tried again, less and less often. */
-  #wait(): void {
-    this.#change({ ...this.#state, status: "waiting" });
+  #wait(fault: unknown): void {
+    const { pending, refused } = this.#state;
+    this.#change({ pending, refused, status: "waiting", ...(fault instanceof Held ? { held: fault.message } : {}) });
     this.#timer = setTimeout(() => void this.flush(), this.#delay);
     this.#delay = Math.min(RETRY_MOST_MS, this.#delay * 2);
   }
@@ -108,7 +114,7 @@ export class CommandQueue {
     const numbers = new Map(receipts.map((receipt) => [receipt.id, receipt.number]));
     this.#saved(batch, numbers);
     const pending = this.#state.pending.filter((command) => !numbers.has(command.id));
-    this.#change({ ...this.#state, pending, status: pending.length > 0 ? "saving" : "saved" });
+    this.#change({ pending, refused: this.#state.refused, status: pending.length > 0 ? "saving" : "saved" });
   }
 
   /** A batch was refused as a whole: its commands are tried one by one, and only the one at fault is set aside. */
@@ -121,7 +127,7 @@ export class CommandQueue {
         return;
       } catch (fault) {
         if (!(fault instanceof Refused)) {
-          this.#wait();
+          this.#wait(fault);
           return;
         }
         problem = fault.problem;

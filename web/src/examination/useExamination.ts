@@ -1,10 +1,10 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useEffect, useMemo, useSyncExternalStore } from "react";
+import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import { usePerson } from "../session/session";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { remember, remembering } from "../shared/offline/memory";
-import { CommandQueue, type QueueState } from "./commandQueue";
+import { CommandQueue, Held, type QueueState } from "./commandQueue";
 import { CLIENT } from "./commands";
 import { inForce, type Command, type InForce } from "./history";
 
@@ -20,6 +20,12 @@ export interface LiveExamination {
   weighing: Schemas["WeighingJson"] | undefined;
   /** Whether the weighing includes everything recorded. */
   upToDate: boolean;
+  /** Signed: it can be walked through, and nothing can be added. */
+  readOnly: boolean;
+  /** Takes over what the server says of its signing. */
+  signed: (signing: Schemas["SigningJson"]) => void;
+  /** Asks the server for it anew. */
+  refresh: () => void;
   add: (command: Command) => void;
   retry: () => void;
 }
@@ -30,7 +36,7 @@ function useQueue(id: string): CommandQueue {
   const queue = useMemo(
     () =>
       new CommandQueue(`${person.name}.${id}`, CLIENT, window.localStorage,
-        (commands) => held(dataOf(api.POST("/api/examinations/{id}/commands", { params: { path: { id } }, body: { commands } }))),
+        (commands) => held(dataOf(api.POST("/api/examinations/{id}/commands", { params: { path: { id } }, body: { commands } })), () => void cache.invalidateQueries({ queryKey: keys.examination(id), exact: true })),
         (commands, numbers) => {
           const next = cache.setQueryData<Examination>(keys.examination(id), (known) => known && { ...known, commands: merged(known.commands, commands, numbers) });
           if (next) {
@@ -51,13 +57,19 @@ function useQueue(id: string): CommandQueue {
 }
 
 /** A refusal of the person or of the moment says nothing about the commands: they are kept and sent again. */
-async function held<T>(answer: Promise<T>): Promise<T> {
+async function held<T>(answer: Promise<T>, onSigned: () => void): Promise<T> {
   try {
     return await answer;
   } catch (fault) {
-    throw fault instanceof Refused && [403, 429].includes(fault.problem.status) ? new Error(fault.message) : fault;
+    if (fault instanceof Refused && fault.problem.status === SIGNED) {
+      onSigned();
+    }
+    throw fault instanceof Refused && [403, 429, SIGNED].includes(fault.problem.status) ? new Held(fault.message) : fault;
   }
 }
+
+/** What the server answers where an examination is signed. */
+const SIGNED = 423;
 
 /** The server's commands with newly acknowledged ones at their numbers. */
 export function merged(known: Command[], sent: Command[], numbers: Map<string, number>): Command[] {
@@ -104,10 +116,12 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
     retry: true,
     retryDelay: (times) => Math.min(3000, 500 * 2 ** times),
   });
+  const readOnly = examination.data?.signing.closed ?? false;
+  const [walked, setWalked] = useState<Command>();
   const state = useMemo(() => {
     const ids = new Set(known?.map((command) => command.id));
-    return inForce([...(known ?? []), ...queued.pending.filter((command) => !ids.has(command.id))]);
-  }, [known, queued.pending]);
+    return inForce([...(known ?? []), ...queued.pending.filter((command) => !ids.has(command.id)), ...(readOnly && walked ? [walked] : [])]);
+  }, [known, queued.pending, readOnly, walked]);
   const fault = examination.error ?? region.error;
   if (!examination.data || !region.data) {
     return { live: undefined, fault };
@@ -117,7 +131,20 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
     live: {
       examination: examination.data, region: region.data, state, queue: queued, weighing: weighing.data,
       upToDate: queued.pending.length === 0 && (weighing.data?.knows ?? -1) >= number,
-      add: (command) => { queue.add(command); },
+      readOnly,
+      add: (command) => {
+        if (!readOnly) {
+          queue.add(command);
+        } else if (command.kind === "MOVE") {
+          setWalked(command);
+        }
+      },
+      signed: (signing) => {
+        cache.setQueryData<Examination>(keys.examination(id), (before) => before && { ...before, signing });
+        void cache.invalidateQueries({ queryKey: keys.allCases });
+        void queue.flush();
+      },
+      refresh: () => void cache.invalidateQueries({ queryKey: keys.examination(id), exact: true }),
       retry: () => void queue.flush(),
     },
   };

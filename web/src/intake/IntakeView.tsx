@@ -27,7 +27,7 @@ export function IntakeView() {
   return (
     <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <div className="flex min-w-0 flex-col lg:overflow-y-auto">
-        <div className="flex flex-col gap-7 px-5 pt-3 pb-6">
+        <fieldset disabled={live.readOnly} className="flex min-w-0 flex-col gap-7 px-5 pt-3 pb-6">
           <section aria-labelledby="story">
             <h1 id="story" className="font-serif text-head font-semibold">What is told</h1>
             <Zones intake={intake} />
@@ -46,15 +46,15 @@ export function IntakeView() {
           <FactList intake={intake} />
           <SchoolList intake={intake} />
           {state && state.locked.length > 0 && <LockedList locked={state.locked} onTell={(answer) => { intake.tell(answer); }} />}
-        </div>
+        </fieldset>
         <div className="no-print sticky bottom-0 mt-auto flex flex-wrap items-center gap-3 border-t border-line bg-paper px-5 py-2">
           <Link to=".." relative="path" className="flex min-h-12 items-center rounded border-2 border-ink bg-tan px-6 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line">To the bench</Link>
           <span role="status" className="text-read">{state?.safety.state === "SUSPENDED" ? <a href="#red-flags" className="inline-flex min-h-12 items-center font-semibold underline">Testing is suspended</a> : state?.safety.state === "NOT_YET_ASKED" ? <a href="#red-flags" className="inline-flex min-h-12 items-center underline">Red flags are not all asked</a> : state ? "Red flags asked." : ""}</span>
-          {live.state.lastTelling && <Button className="ml-auto" onClick={() => { if (live.state.lastTelling) { live.add(undo(live.state.lastTelling)); } }}>Undo last answer</Button>}
+          {live.state.lastTelling && !live.readOnly && <Button className="ml-auto" onClick={() => { if (live.state.lastTelling) { live.add(undo(live.state.lastTelling)); } }}>Undo last answer</Button>}
         </div>
       </div>
       <div className="border-line px-5 py-3 lg:overflow-y-auto lg:border-l">
-        {state ? <StartRail starts={state.starts} intake={intake} /> : <Waiting what="the starts" />}
+        <fieldset disabled={live.readOnly} className="min-w-0">{state ? <StartRail starts={state.starts} intake={intake} /> : <Waiting what="the starts" />}</fieldset>
       </div>
     </main>
   );

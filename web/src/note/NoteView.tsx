@@ -1,54 +1,32 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { Link, useSearchParams } from "react-router";
 import { useLive } from "../examination/ExaminationFrame";
-import { api, dataOf } from "../shared/api/client";
-import { keys } from "../shared/api/keys";
 import { Button } from "../shared/ui/Button";
-import { Message, Waiting } from "../shared/ui/Message";
+import { NoteText } from "./NoteText";
+import { ReportPages } from "./ReportPages";
 
-type Length = "short" | "full" | "letter";
+type Form = "short" | "full" | "letter" | "report";
 
-const LENGTHS: readonly [Length, string][] = [["short", "Short"], ["full", "Full"], ["letter", "Letter"]];
-/** Where the length chosen last is kept in this browser. */
+const FORMS: readonly [Form, string][] = [["short", "Short"], ["full", "Full"], ["letter", "Letter"], ["report", "Report"]];
+/** Where the form chosen last is kept in this browser. */
 const KEPT = "lexicor.note-length";
 
-/** The examination in words, to copy into a record or print. */
+/** The examination on paper: in words of three lengths to copy, or as a report to print. */
 export function NoteView() {
   const live = useLive();
-  const id = live.examination.id;
-  const number = live.examination.commands.at(-1)?.number ?? 0;
-  const [copied, setCopied] = useState<number>();
-  const [length, setLength] = useState<Length>(() => LENGTHS.find(([value]) => value === window.localStorage.getItem(KEPT))?.[0] ?? "full");
-  const note = useQuery({
-    queryKey: keys.note(id, number, length),
-    queryFn: () => dataOf(api.GET("/api/examinations/{id}/note", { params: { path: { id }, query: { length } }, parseAs: "text" })),
-    placeholderData: keepPreviousData,
-  });
-  if (note.isError) {
-    return <Message page title="The note could not be fetched" action={<Button look="primary" onClick={() => void note.refetch()}>Try again</Button>}>The record itself is safe.</Message>;
-  }
-  if (!note.data) {
-    return <Waiting page what="the note" />;
-  }
-  const copy = async () => {
-    await navigator.clipboard.writeText(note.data);
-    setCopied(number);
-  };
+  const [search] = useSearchParams();
+  const [form, setForm] = useState<Form>(() => FORMS.find(([value]) => value === window.localStorage.getItem(KEPT))?.[0] ?? "full");
+  const { signing } = live.examination;
+  const asked = Number(search.get("version"));
+  const version = signing.versions.find((each) => each.version === asked)?.version;
+  const old = version !== undefined && (version !== signing.versions.at(-1)?.version || !signing.closed);
+  const choose = (value: Form) => { window.localStorage.setItem(KEPT, value); setForm(value); };
+  const forms = <div role="group" aria-label="Form" className="flex gap-1.5">{FORMS.map(([value, name]) => <Button key={value} look="choice" chosen={form === value} onClick={() => { choose(value); }}>{name}</Button>)}</div>;
   return (
-    <main className="mx-auto w-full max-w-3xl flex-1 px-5 py-6 lg:overflow-y-auto">
-      <div className="no-print mb-4 flex flex-wrap items-center justify-between gap-3">
-        <h1 className="font-serif text-head font-semibold">Note</h1>
-        <div role="group" aria-label="Length" className="flex gap-1.5">
-          {LENGTHS.map(([value, name]) => <Button key={value} look="choice" chosen={length === value} onClick={() => { window.localStorage.setItem(KEPT, value); setLength(value); setCopied(undefined); }}>{name}</Button>)}
-        </div>
-        <div className="flex items-center gap-3">
-          <span role="status" className="text-note">{copied === number ? "Copied" : ""}</span>
-          <Button onClick={() => { window.print(); }}>Print</Button>
-          <Button look="primary" onClick={() => void copy()}>Copy the note</Button>
-        </div>
-      </div>
-      {live.queue.pending.length > 0 && <p className="mb-3 border-l-4 border-ink pl-3">The last entries are not in this note yet.</p>}
-      <pre tabIndex={0} aria-label="Text of the note" className="border border-line bg-sheet p-5 font-sans text-read whitespace-pre-wrap print:border-0 print:p-0">{note.data}</pre>
+    <main className="mx-auto flex w-full max-w-4xl flex-1 flex-col px-5 py-6 lg:overflow-y-auto">
+      {live.queue.pending.length > 0 && <p className="mb-3 border-l-4 border-ink pl-3 text-read">The last entries are not in here yet.</p>}
+      {old && <p className="no-print mb-3 border-l-4 border-ink pl-3 text-read">This is version {version}, as it was signed. <Link to="." className="underline">{signing.closed ? "The last version" : "The draft"}</Link></p>}
+      {form === "report" ? <ReportPages key={version} live={live} version={version} forms={forms} /> : <NoteText key={`${form}${String(version)}`} live={live} length={form} version={version} forms={forms} />}
     </main>
   );
 }

@@ -5,6 +5,8 @@ import { AccountsView } from "./AccountsView";
 import { AuditView } from "./AuditView";
 import { ChangesView } from "./ChangesView";
 import { EstimatesView } from "./EstimatesView";
+import { NoiseView } from "./NoiseView";
+import { NotesView } from "./NotesView";
 import { PasswordView } from "./PasswordView";
 import { SchoolsView } from "./SchoolsView";
 import { ScreenView } from "./ScreenView";
@@ -24,6 +26,8 @@ export default function SetupRoutes() {
         <Route path="thresholds" element={<ThresholdsView />} />
         <Route path="estimates" element={<EstimatesView />} />
         <Route path="weighing" element={<WeighingSetupView />} />
+        <Route path="notes" element={<NotesView />} />
+        <Route path="noise" element={<NoiseView />} />
         <Route path="screen" element={<ScreenView />} />
         {(administrator || roles.includes("STEWARD")) && <Route path="changes" element={<ChangesView />} />}
         {administrator && <Route path="accounts" element={<AccountsView />} />}

@@ -150,6 +150,12 @@ final class Bench {
         return this;
     }
 
+    /** Waits until everything recorded is on the server, wherever one looks. */
+    Bench settledRecord() {
+        assertThat(saved()).isVisible();
+        return this;
+    }
+
     int taps() {
         return taps;
     }

@@ -37,7 +37,7 @@ class ConcludeJourneyTest extends TabletJourney {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note").setExact(true)).click();
         assertThat(main()).containsText(Pattern.compile("Conclusion of the therapist.*Working diagnosis: Lateral elbow tendinopathy, very likely \\(85 in 100 by the therapist\\).*It could also be: Radial tunnel.*"
                 + "Advice: Load it a little every day; the fence can wait a week\\..*Test again: grip, bent and straight", Pattern.DOTALL));
-        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Length")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Short")).click();
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Form")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Short")).click();
         assertThat(main()).containsText("Positive: ");
         assertThat(main()).not().containsText("Findings");
         page.reload();

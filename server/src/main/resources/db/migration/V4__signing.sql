@@ -4,6 +4,7 @@ create table signature (
     examination_id     uuid not null references examination (id),
     version            integer not null,
     author             varchar(80) not null,
+    signed_as          varchar(80) not null,
     at                 timestamp with time zone not null,
     last_number        bigint not null,
     catalogue_revision varchar(40) not null,
@@ -25,6 +26,7 @@ create table amendment (
     examination_id uuid not null references examination (id),
     version        integer not null,
     author         varchar(80) not null,
+    signed_as      varchar(80) not null,
     at             timestamp with time zone not null,
     reason         varchar(1000) not null,
     unique (examination_id, version)

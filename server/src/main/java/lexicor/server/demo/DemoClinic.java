@@ -15,6 +15,7 @@ import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseDetails;
 import lexicor.server.cases.Dominance;
 import lexicor.server.examinations.CommandJson;
+import lexicor.server.examinations.Signing;
 import lexicor.server.examinations.VisitRequest;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -33,9 +34,11 @@ class DemoClinic implements ApplicationRunner {
 
     private final DemoPeople people;
     private final ExaminationService examinations;
+    private final Signing signing;
     private final Catalogue catalogue;
 
-    DemoClinic(DemoPeople people, ExaminationService examinations, Catalogue catalogue) {
+    DemoClinic(DemoPeople people, ExaminationService examinations, Signing signing, Catalogue catalogue) {
+        this.signing = signing;
         this.people = people;
         this.examinations = examinations;
         this.catalogue = catalogue;
@@ -48,7 +51,7 @@ class DemoClinic implements ApplicationRunner {
             return;
         }
         for (SourceNode node : SourceNode.parse("clinic.yaml", SourceNode.resourceText(CASES)).items()) {
-            Whoever.being(people.therapist(), () -> replay(node.allowing("case", "born", "hand", "occupation", "region", "side", "worse", "setting", "begins", "steps")));
+            Whoever.being(people.therapist(), () -> replay(node.allowing("case", "born", "hand", "occupation", "region", "side", "worse", "setting", "begins", "steps", "signed", "amended", "again")));
         }
     }
 
@@ -62,12 +65,39 @@ class DemoClinic implements ApplicationRunner {
         CaseDetails details = new CaseDetails(null, node.whole("born", EARLIEST, LATEST), hand, node.text("occupation"));
         examinations.open(new VisitRequest.NewCase(id("case ", node), node.text("case"), details,
                 new VisitRequest(id, region, affected, affected == Affected.BOTH ? side : null, node.oneOf("setting", Setting.class), null)), begins);
-        DemoScript script = new DemoScript(catalogue, catalogue.routine(region), side, begins, id);
-        List<CommandJson> commands = script.commands(node.list("steps"));
+        examine(id, node, region, side, begins);
+        node.optionalChild("again").ifPresent(again -> {
+            again.allowing("begins", "steps", "signed");
+            UUID next = UUID.nameUUIDFromBytes(("again " + node.text("case")).getBytes(StandardCharsets.UTF_8));
+            Instant later = Instant.parse(again.text("begins"));
+            examinations.begin(id("case ", node), new VisitRequest(next, region, affected, affected == Affected.BOTH ? side : null, node.oneOf("setting", Setting.class), id), later);
+            examine(next, again, region, side, later);
+        });
+        return id;
+    }
+
+    /** Records a visit, and signs and amends it where it was. */
+    private void examine(UUID id, SourceNode node, String region, Side side, Instant begins) {
+        DemoScript script = new DemoScript(catalogue, catalogue.routine(region), side, begins, UUID.nameUUIDFromBytes(("client " + id).getBytes(StandardCharsets.UTF_8)));
+        add(id, script.commands(node.list("steps")));
+        node.optionalChild("signed").ifPresent(at -> sign(id, at));
+        node.optionalChild("amended").ifPresent(amended -> {
+            amended.allowing("at", "reason", "steps", "signed");
+            Instant at = Instant.parse(amended.text("at"));
+            signing.amend(id, amended.text("reason"), at);
+            add(id, script.later(at, amended.list("steps")));
+            amended.optionalChild("signed").ifPresent(again -> sign(id, again));
+        });
+    }
+
+    private void add(UUID id, List<CommandJson> commands) {
         if (!commands.isEmpty()) {
             examinations.add(id, List.copyOf(commands));
         }
-        return id;
+    }
+
+    private void sign(UUID id, SourceNode at) {
+        signing.sign(id, examinations.lastNumber(id), Instant.parse(at.asText()));
     }
 
     private static UUID id(String kind, SourceNode node) {

@@ -17,6 +17,7 @@ import lexicor.core.catalogue.Routine;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.WholeAnswer;
+import lexicor.core.intake.ConclusionQuestions;
 import lexicor.core.source.SourceNode;
 import lexicor.server.examinations.AnswerJson;
 import lexicor.server.examinations.AttemptJson;
@@ -26,6 +27,8 @@ import lexicor.server.examinations.PartJson;
 
 /** Turns the steps of one demo case into commands under a clock of its own, with the same ids every time. */
 final class DemoScript {
+
+    private static final Set<String> WORDS = Set.of(ConclusionQuestions.WHY, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE);
 
     private static final Duration PAUSE = Duration.ofSeconds(17);
 
@@ -37,17 +40,25 @@ final class DemoScript {
     private final Map<String, UUID> latest = new HashMap<>();
     private Instant now;
 
-    DemoScript(Catalogue catalogue, Routine routine, Side side, Instant begins, UUID examination) {
+    DemoScript(Catalogue catalogue, Routine routine, Side side, Instant begins, UUID client) {
         this.catalogue = catalogue;
         this.order = routine.order();
         this.side = side;
         this.now = begins;
-        this.client = examination;
+        this.client = client;
     }
 
     List<CommandJson> commands(List<SourceNode> steps) {
         steps.forEach(this::step);
         return commands;
+    }
+
+    /** The commands of further steps that were taken from a later time on. */
+    List<CommandJson> later(Instant at, List<SourceNode> steps) {
+        int before = commands.size();
+        now = at;
+        steps.forEach(this::step);
+        return List.copyOf(commands.subList(before, commands.size()));
     }
 
     private void step(SourceNode step) {
@@ -96,7 +107,13 @@ final class DemoScript {
     }
 
     private static AnswerJson answer(String question, SourceNode value) {
-        if (question.startsWith("fact-date:")) {
+        if (WORDS.contains(question)) {
+            return new AnswerJson(question, List.of(), null, null, value.asText());
+        }
+        if (question.equals(ConclusionQuestions.CONFIDENCE)) {
+            return new AnswerJson(question, List.of(), Double.valueOf(value.asText()), null, null);
+        }
+        if (question.startsWith("fact-date:") || question.equals(ConclusionQuestions.AGAIN)) {
             return new AnswerJson(question, List.of(), null, LocalDate.parse(value.asText()), null);
         }
         if (question.startsWith("override:") || question.startsWith("release:")) {

@@ -23,6 +23,9 @@ class AmendmentRow extends AddedOnce {
     private String author;
 
     @Column(nullable = false)
+    private String signedAs;
+
+    @Column(nullable = false)
     private Instant at;
 
     @Column(nullable = false)
@@ -32,11 +35,12 @@ class AmendmentRow extends AddedOnce {
         // for the mapper
     }
 
-    AmendmentRow(UUID examination, int version, String author, Instant at, String reason) {
+    AmendmentRow(UUID examination, int version, String author, String signedAs, Instant at, String reason) {
         super(UUID.randomUUID());
         this.examination = examination;
         this.version = version;
         this.author = author;
+        this.signedAs = signedAs;
         this.at = at;
         this.reason = reason;
     }
@@ -50,8 +54,14 @@ class AmendmentRow extends AddedOnce {
         return version;
     }
 
+    /** Sign-in name. */
     String author() {
         return author;
+    }
+
+    /** How the person was called then. */
+    String signedAs() {
+        return signedAs;
     }
 
     Instant at() {

@@ -116,7 +116,7 @@ class ExaminationController {
     @GetMapping(value = "/report", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
     @Traced(action = Action.SAW, subject = "report")
     public ResponseEntity<String> report(@PathVariable UUID id, @RequestParam(required = false) Integer version) {
-        return ResponseEntity.ok().header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'self'")
+        return ResponseEntity.ok().header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; font-src 'self'; frame-ancestors 'self'")
                 .body(printer.print(results.report(service.examination(id), Optional.ofNullable(version))).html());
     }
 

@@ -155,6 +155,12 @@ public class ExaminationService {
                 .collect(Collectors.toMap(ExaminationRow::getId, row -> Recorded.of(row, byExamination.getOrDefault(row.getId(), List.of()), versions.get(row.getId()))));
     }
 
+    /** Number of the last command of an examination, 0 before the first. */
+    @Transactional(readOnly = true)
+    public long lastNumber(UUID id) {
+        return examination(id).lastNumber();
+    }
+
     /** The examinations of a case, latest first. */
     @Transactional(readOnly = true)
     List<Recorded> ofCase(UUID caseId) {
@@ -227,7 +233,7 @@ public class ExaminationService {
     private static void refuseSigned(Versions versions) {
         if (versions.closed()) {
             SignatureRow last = versions.last().orElseThrow();
-            throw new Closed("Signed by " + last.author() + " on " + NoteWriter.DAY.format(last.at()) + ". Amend it, with a reason, to add to it.");
+            throw new Closed("Signed by " + last.signedAs() + " on " + NoteWriter.DAY.format(last.at()) + ". Amend it, with a reason, to add to it.");
         }
     }
 

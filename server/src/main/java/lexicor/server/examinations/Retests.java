@@ -2,7 +2,6 @@ package lexicor.server.examinations;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Schools;
@@ -84,7 +83,7 @@ class Retests {
         List<String> lines = new ArrayList<>();
         again.scales().forEach(change -> lines.add("- " + change.label() + ": " + words(change)));
         for (AgainJson.RetestJson test : again.tests()) {
-            test.changes().forEach(change -> lines.add("- " + test.name() + ", " + change.label().toLowerCase(Locale.UK) + ": " + words(change)));
+            test.changes().forEach(change -> lines.add("- " + test.name() + ", " + FindingsNote.inSentence(change.label()) + ": " + words(change)));
             if (test.changes().isEmpty()) {
                 lines.add("- " + test.name() + (test.done() ? ": nothing measured" : ": not done yet"));
             }

@@ -23,6 +23,9 @@ class SignatureRow extends AddedOnce {
     private String author;
 
     @Column(nullable = false)
+    private String signedAs;
+
+    @Column(nullable = false)
     private Instant at;
 
     private long lastNumber;
@@ -42,11 +45,12 @@ class SignatureRow extends AddedOnce {
         // for the mapper
     }
 
-    SignatureRow(ExaminationService.Recorded recorded, int version, String author, Instant at, ExaminationRow.Revisions revisions) {
+    SignatureRow(ExaminationService.Recorded recorded, int version, String author, String signedAs, Instant at, ExaminationRow.Revisions revisions) {
         super(UUID.randomUUID());
         this.examination = recorded.row().getId();
         this.version = version;
         this.author = author;
+        this.signedAs = signedAs;
         this.at = at;
         this.lastNumber = recorded.lastNumber();
         this.catalogueRevision = revisions.catalogue();
@@ -64,8 +68,14 @@ class SignatureRow extends AddedOnce {
         return version;
     }
 
+    /** Sign-in name. */
     String author() {
         return author;
+    }
+
+    /** How the person was called then. */
+    String signedAs() {
+        return signedAs;
     }
 
     Instant at() {

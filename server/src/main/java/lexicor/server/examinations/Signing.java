@@ -51,7 +51,7 @@ public class Signing {
         Versions versions = recorded.versions();
         if (versions.closed()) {
             SignatureRow last = versions.last().orElseThrow();
-            throw new Conflict("Signed already by " + last.author() + " on " + NoteWriter.DAY.format(last.at()) + ", version " + last.version() + ". Look at it; amend it, with a reason, to change it.");
+            throw new Conflict("Signed already by " + last.signedAs() + " on " + NoteWriter.DAY.format(last.at()) + ", version " + last.version() + ". Look at it; amend it, with a reason, to change it.");
         }
         long more = recorded.lastNumber() - knows;
         if (more != 0) {
@@ -62,7 +62,7 @@ public class Signing {
         if (!hindrances.isEmpty()) {
             throw new Conflict(hindrances.stream().map(each -> each.what() + ". " + each.then()).collect(Collectors.joining(" ")));
         }
-        SignatureRow row = signatures.save(new SignatureRow(recorded, versions.next(), Whoever.isHere(), at, examinations.revisions(recorded)));
+        SignatureRow row = signatures.save(new SignatureRow(recorded, versions.next(), Whoever.isHere(), accounts.displayName(Whoever.isHere()), at, examinations.revisions(recorded)));
         results.keep(row, results.compute(recorded, signature(row, versions), results.templates()));
         signatures.flush();
         examinations.noteStanding(id);
@@ -74,9 +74,9 @@ public class Signing {
     public SigningJson amend(UUID id, String reason, Instant at) {
         Versions versions = examinations.held(id).versions();
         if (!versions.closed()) {
-            throw new Conflict(versions.opening(versions.next()).map(row -> "Opened already by " + row.author() + ": " + row.reason()).orElse("It is not signed yet, so it can be changed as it is."));
+            throw new Conflict(versions.opening(versions.next()).map(row -> "Opened already by " + row.signedAs() + ": " + row.reason()).orElse("It is not signed yet, so it can be changed as it is."));
         }
-        amendments.saveAndFlush(new AmendmentRow(id, versions.next(), Whoever.isHere(), at, reason.strip()));
+        amendments.saveAndFlush(new AmendmentRow(id, versions.next(), Whoever.isHere(), accounts.displayName(Whoever.isHere()), at, reason.strip()));
         examinations.noteStanding(id);
         return SigningJson.of(examinations.examination(id).versions());
     }
@@ -98,8 +98,8 @@ public class Signing {
         return Recomputation.of(row, examinations.revisions(then), signed, now);
     }
 
-    private Signature signature(SignatureRow row, Versions versions) {
+    private static Signature signature(SignatureRow row, Versions versions) {
         Optional<AmendmentRow> opening = versions.opening(row.version());
-        return new Signature(accounts.displayName(row.author()), row.at(), row.version(), opening.map(AmendmentRow::reason).orElse(""));
+        return new Signature(row.signedAs(), row.at(), row.version(), opening.map(AmendmentRow::reason).orElse(""));
     }
 }

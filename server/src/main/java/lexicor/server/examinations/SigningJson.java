@@ -33,7 +33,7 @@ public record SigningJson(boolean closed, List<VersionJson> versions, @Schema(nu
             @Schema(nullable = true) AmendingJson amended) {
         static VersionJson of(SignatureRow row, Versions versions) {
             ExaminationRow.Revisions revisions = row.revisions();
-            return new VersionJson(row.version(), row.author(), row.at(), row.lastNumber(), revisions.catalogue(), revisions.evidence(), revisions.settings(), String.valueOf(row.seed()),
+            return new VersionJson(row.version(), row.signedAs(), row.at(), row.lastNumber(), revisions.catalogue(), revisions.evidence(), revisions.settings(), String.valueOf(row.seed()),
                     versions.opening(row.version()).map(AmendingJson::of).orElse(null));
         }
     }
@@ -41,7 +41,7 @@ public record SigningJson(boolean closed, List<VersionJson> versions, @Schema(nu
     /** Who opened a signed examination again, when and why. */
     public record AmendingJson(String author, Instant at, String reason) {
         static AmendingJson of(AmendmentRow row) {
-            return new AmendingJson(row.author(), row.at(), row.reason());
+            return new AmendingJson(row.signedAs(), row.at(), row.reason());
         }
     }
 

@@ -30,9 +30,10 @@ final class ReportPage {
     private ReportPage() {
     }
 
-    static String of(ReportJson report, Brevity brevity) {
+    /** @param faces a style that names the faces, for who does not have them; may be empty */
+    static String of(ReportJson report, Brevity brevity, String faces) {
         Map<String, Object> page = new LinkedHashMap<>();
-        page.put("style", STYLE);
+        page.put("style", faces + STYLE);
         page.put("title", text(report.title(), brevity));
         page.put("who", text(report.who(), brevity));
         page.put("therapist", text(report.therapist(), brevity));

@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Prints reports as PDF with the faces that ship, on two A4 pages at most. */
@@ -39,6 +40,9 @@ public class ReportPrinter {
             new Face("Chinese", 400, "noto-sans-sc/400Regular/NotoSansSC_400Regular.ttf"),
             new Face("Korean", 400, "noto-sans-kr/400Regular/NotoSansKR_400Regular.ttf"));
 
+    /** The same faces for a browser, which fetches only those it needs. */
+    private static final String AS_STYLE = ALL.stream().map(face -> "@font-face { font-family: " + face.family() + "; font-weight: " + face.weight() + "; src: url(/assets/fonts/" + face.file() + "); }\n").collect(Collectors.joining());
+
     static {
         XRLog.setLoggingEnabled(false);
     }
@@ -46,9 +50,9 @@ public class ReportPrinter {
     /** Lays a report out as fully as two pages allow. */
     public Report print(ReportJson report) {
         for (Brevity brevity : Brevity.STEPS) {
-            Report printed = print(ReportPage.of(report, brevity));
+            Report printed = print(ReportPage.of(report, brevity, ""));
             if (printed.pages() <= MOST_PAGES) {
-                return printed;
+                return new Report(ReportPage.of(report, brevity, AS_STYLE), printed.pdf(), printed.pages());
             }
         }
         throw new IllegalStateException("the briefest report has more than " + MOST_PAGES + " pages");

@@ -25,9 +25,9 @@ class DemoClinicTest {
     @Test
     void the_cases_stand_at_different_stages() throws Exception {
         JsonNode list = list();
-        assertThat(list).hasSize(19);
+        assertThat(list).hasSize(21);
         assertThat(list).extracting(line -> line.get("done").asInt()).contains(1, 2, 27);
-        assertThat(list).extracting(line -> line.get("state").asString()).contains("BEGUN", "SUSPENDED", "SCREENED", "TESTING", "DONE");
+        assertThat(list).extracting(line -> line.get("state").asString()).contains("BEGUN", "SUSPENDED", "SCREENED", "TESTING", "DONE", "SIGNED");
         assertThat(list).extracting(line -> line.get("region").asString()).contains("shoulder", "elbow", "wrist", "hand");
         assertThat(list).extracting(line -> line.at("/person/code").asString()).doesNotHaveDuplicates();
     }

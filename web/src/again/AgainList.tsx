@@ -1,0 +1,25 @@
+import type { LiveExamination } from "../examination/useExamination";
+import { useAgain } from "./useAgain";
+import { together } from "./words";
+
+/** The tests to do again at this visit, each with how it compares once it is done. Nothing at a first visit. */
+export function AgainList({ live, onGo }: { live: LiveExamination; onGo: (testId: string) => void }) {
+  const again = useAgain(live);
+  if (!again || again.tests.length === 0) {
+    return null;
+  }
+  return (
+    <section aria-label="To do again" className="shrink-0 lg:border-t lg:border-line lg:pt-1">
+      <h2 className="px-3 text-note font-semibold text-soft">To do again</h2>
+      <ul className="flex lg:block">
+        {again.tests.map((test) => (
+          <li key={test.testId}>
+            <button type="button" onClick={(event) => { if (event.detail > 0) { event.currentTarget.blur(); } onGo(test.testId); }} className="flex min-h-12 w-full flex-col justify-center px-3 text-left text-read leading-tight hover:bg-tan">
+              <span>{test.name}</span><span className="text-note text-soft">{test.done ? together(test.changes) : "not done yet"}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

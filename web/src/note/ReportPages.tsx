@@ -1,0 +1,33 @@
+import { useRef, useState, type ReactNode } from "react";
+import type { LiveExamination } from "../examination/useExamination";
+import { Button } from "../shared/ui/Button";
+
+interface ReportPagesProps {
+  live: LiveExamination;
+  /** A signed version; absent for the last, or the draft. */
+  version: number | undefined;
+  forms: ReactNode;
+}
+
+/** The report as it is printed, on two pages at most. */
+export function ReportPages({ live, version, forms }: ReportPagesProps) {
+  const page = useRef<HTMLIFrameElement>(null);
+  const [ready, setReady] = useState(false);
+  const { id, commands, signing } = live.examination;
+  const of = version === undefined ? "" : `?version=${String(version)}`;
+  const now = `${String(commands.at(-1)?.number ?? 0)}.${String(signing.versions.length)}.${String(signing.closed)}`;
+  return (
+    <>
+      <div className="no-print mb-4 flex flex-wrap items-center justify-between gap-3">
+        <h1 className="font-serif text-head font-semibold">Report</h1>
+        {forms}
+        <div className="flex items-center gap-3">
+          <span role="status" className="text-note">{ready ? "" : "Laying out …"}</span>
+          <Button disabled={!ready} onClick={() => { page.current?.contentWindow?.print(); }}>Print</Button>
+          <a href={`/api/examinations/${id}/report.pdf${of}`} download className="inline-flex min-h-12 items-center rounded border-2 border-ink bg-tan px-4 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line">Save as PDF</a>
+        </div>
+      </div>
+      <iframe ref={page} key={now} title="Report" src={`/api/examinations/${id}/report${of}`} onLoad={() => { setReady(true); }} className="min-h-[70vh] w-full flex-1 border border-line bg-white" />
+    </>
+  );
+}
