@@ -70,7 +70,7 @@ export function MeasureField({ part, value, side, narrow = false, plain = false,
         {!plain && <Button aria-label={`${name}: less`} className="justify-center" onClick={() => { by(-1); }}>−</Button>}
         <input aria-label={`${name}, in ${part.unit ?? ""}`} aria-invalid={wrong} inputMode="decimal" value={typed ?? (value === undefined ? "" : String(value))} placeholder={part.unit ?? ""}
           onFocus={onPick} onChange={(event) => { setTyped(event.target.value); }} onBlur={keep} onPointerDown={press} onPointerMove={pull} onPointerUp={release}
-          onKeyDown={(event) => { if (event.key === "Enter") { keep(); event.currentTarget.blur(); } if (!event.key.startsWith("Page")) { event.stopPropagation(); } }}
+          onKeyDown={(event) => { if (event.key === "Enter") { event.currentTarget.blur(); /* which keeps it, once */ } if (!event.key.startsWith("Page")) { event.stopPropagation(); } }}
           className={`min-h-12 touch-pan-y rounded border border-edge bg-white px-1 text-center text-read placeholder:text-soft aria-invalid:border-2 aria-invalid:border-for ${narrow || short ? "w-12" : "w-18"}`} />
         {!plain && <Button aria-label={`${name}: more`} className="justify-center" onClick={() => { by(1); }}>+</Button>}
         {!narrow && !plain && !short && <span className="text-note">{part.unit}</span>}

@@ -33,22 +33,24 @@ function Frame({ id }: { id: string }) {
   const what = affected(side, otherSideInvolved, region);
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh lg:min-h-0 print:h-auto">
-      <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-5 py-1">
-        <Wordmark />
-        <p className="min-w-0 flex-1 basis-64 text-read">
-          <Link to={`/cases/${person.id}`} className="font-semibold underline">{person.code}</Link>{person.name && ` ${person.name}`} · {whoIs(person) && `${whoIs(person)} · `}<strong>{what}</strong>
-        </p>
-        <nav aria-label="Views of this examination" className="flex">
-          <Tab to="intake" name="Intake" />
-          <Tab to="." name="Bench" />
-          <Tab to="weighing" name="Weighing" />
-          <Tab to="conclude" name="Conclude" />
-          <Tab to="note" name="Note" />
-        </nav>
-        <SavedState live={live} />
-        <AccountMenu />
+      <header className="no-print">
+        <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-5 py-1">
+          <Wordmark />
+          <p className="min-w-0 flex-1 basis-64 text-read">
+            <Link to={`/cases/${person.id}`} className="font-semibold underline">{person.code}</Link>{person.name && ` ${person.name}`} · {whoIs(person) && `${whoIs(person)} · `}<strong>{what}</strong>
+          </p>
+          <nav aria-label="Views of this examination" className="flex">
+            <Tab to="intake" name="Intake" />
+            <Tab to="." name="Bench" />
+            <Tab to="weighing" name="Weighing" />
+            <Tab to="conclude" name="Conclude" />
+            <Tab to="note" name="Note" />
+          </nav>
+          <SavedState live={live} />
+          <AccountMenu />
+        </div>
+        <SigningStrip signing={live.examination.signing} />
       </header>
-      <SigningStrip signing={live.examination.signing} />
       <p className="hidden px-5 text-note print:block">{person.code} · {whoIs(person)} · {what} · decision support, the therapist concludes</p>
       <Outlet context={live} />
     </div>

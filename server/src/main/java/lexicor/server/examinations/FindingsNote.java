@@ -148,8 +148,8 @@ class FindingsNote {
     private static String word(PartDefinition definition, Part part) {
         if (part instanceof Part.Measured measured) {
             double value = measured.value();
-            return definition.label().toLowerCase(Locale.UK) + " " + (value == Math.rint(value) ? String.valueOf(Math.round(value)) : String.valueOf(value))
-                    + (measured.unit().length() > 1 ? " " : "") + measured.unit();
+            return inSentence(definition.label()) + " " + (value == Math.rint(value) ? String.valueOf(Math.round(value)) : String.valueOf(value))
+                    + ("°%".contains(measured.unit()) ? "" : " ") + measured.unit();
         }
         if (part instanceof Part.Chosen chosen && definition instanceof PartDefinition.Choice choice) {
             String label = choice.option(chosen.choice()).map(PartDefinition.Option::label).orElse(chosen.choice()).toLowerCase(Locale.UK);
@@ -158,7 +158,7 @@ class FindingsNote {
                 case "strength" -> chosen.choice().equals("full") ? "full strength" : label;
                 case "quality", "site", "press", "lift", "held", "lowering" -> label;
                 case "tender" -> chosen.choice().equals("none") ? label : "tender, " + label.replace("tender, ", "");
-                default -> definition.label().toLowerCase(Locale.UK) + " " + label;
+                default -> inSentence(definition.label()) + " " + label;
             };
         }
         return part instanceof Part.Said said ? said.text() : "";

@@ -43,6 +43,7 @@ final class ReportPage {
         page.put("otherSide", report.otherSide());
         page.put("ticks", ticks());
         page.put("rails", report.rails().stream().map(rail -> rail(rail, brevity)).toList());
+        page.put("anyWorking", report.rails().stream().anyMatch(ReportJson.RailJson::working));
         page.put("anyRails", !report.rails().isEmpty());
         page.put("beam", report.beam() == null || report.beam().weights().isEmpty() ? false : beam(report.beam(), brevity));
         page.put("findings", report.findings().stream().limit(brevity.findings()).map(finding -> finding(finding, brevity)).toList());

@@ -47,15 +47,31 @@ public class ReportPrinter {
         XRLog.setLoggingEnabled(false);
     }
 
-    /** Lays a report out as fully as two pages allow. */
+    /** Lays a report out on one page where what findings mean can be left to the note, else as fully as two pages allow. */
     public Report print(ReportJson report) {
-        for (Brevity brevity : Brevity.STEPS) {
-            Report printed = print(ReportPage.of(report, brevity, ""));
+        Report full = print(report, Brevity.STEPS[0]);
+        if (full.pages() == 1) {
+            return full;
+        }
+        Report plain = print(report, Brevity.STEPS[1]);
+        if (plain.pages() == 1 || full.pages() > MOST_PAGES && plain.pages() <= MOST_PAGES) {
+            return plain;
+        }
+        if (full.pages() <= MOST_PAGES) {
+            return full;
+        }
+        for (int step = 2; step < Brevity.STEPS.length; step++) {
+            Report printed = print(report, Brevity.STEPS[step]);
             if (printed.pages() <= MOST_PAGES) {
-                return new Report(ReportPage.of(report, brevity, AS_STYLE), printed.pdf(), printed.pages());
+                return printed;
             }
         }
         throw new IllegalStateException("the briefest report has more than " + MOST_PAGES + " pages");
+    }
+
+    private static Report print(ReportJson report, Brevity brevity) {
+        Report printed = print(ReportPage.of(report, brevity, ""));
+        return printed.pages() > MOST_PAGES ? printed : new Report(ReportPage.of(report, brevity, AS_STYLE), printed.pdf(), printed.pages());
     }
 
     private static Report print(String html) {

@@ -1,0 +1,65 @@
+package lexicor.server.examinations;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import lexicor.server.report.Report;
+import lexicor.server.report.ReportPrinter;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.security.test.context.support.WithMockUser;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Every case of the demo clinic on paper, and computed twice. What was measured is left in target/reports.txt. */
+@SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:demo;DB_CLOSE_DELAY=-1", "lexicor.demo=true"})
+@AutoConfigureMockMvc
+@WithMockUser(username = "tarn", roles = "THERAPIST")
+class DemoReportsTest {
+
+    @Autowired
+    private Examinations rows;
+
+    @Autowired
+    private ExaminationService examinations;
+
+    @Autowired
+    private Results results;
+
+    @Autowired
+    private ReportPrinter printer;
+
+    @Autowired
+    private JsonMapper json;
+
+    @Test
+    @Transactional
+    void each_prints_on_two_pages_at_most_and_is_computed_anew_to_the_same() throws IOException {
+        List<String> lines = new ArrayList<>();
+        for (UUID id : rows.findAll().stream().map(ExaminationRow::getId).toList()) {
+            ExaminationService.Recorded recorded = examinations.examination(id);
+            String code = recorded.row().caseFile().code();
+            Report report = printer.print(results.report(recorded, Optional.empty()));
+            assertThat(report.pages()).as(code).isBetween(1, ReportPrinter.MOST_PAGES);
+            Signature signature = new Signature("R. Tarn", Instant.parse("2026-11-25T08:00:00Z"), 1, "");
+            Snapshot first = results.compute(recorded, signature, results.templates());
+            String kept = json.writeValueAsString(first);
+            Snapshot second = results.compute(examinations.examination(id), signature, results.templates());
+            assertThat(second).as(code).isEqualTo(json.readValue(kept, Snapshot.class));
+            Files.createDirectories(Path.of("target", "reports"));
+            Files.write(Path.of("target", "reports", code + "-" + id.toString().substring(0, 4) + ".pdf"), report.pdf());
+            lines.add(code + ": " + report.pages() + (report.pages() == 1 ? " page, " : " pages, ") + report.pdf().length / 1024 + " kB; snapshot " + kept.length() / 1024 + " kB, computed anew the same");
+        }
+        assertThat(lines).hasSizeGreaterThan(20);
+        Files.write(Path.of("target", "reports.txt"), lines);
+    }
+}
