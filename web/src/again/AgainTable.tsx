@@ -17,7 +17,7 @@ export function AgainTable({ again }: { again: Again }) {
                 <th scope="row" className="py-1.5 text-left font-normal">{name && <span>{name}: </span>}{name ? sentence(change.label) : change.label}</th>
                 <td className="px-2 text-right whitespace-nowrap">{measure(change.before, change.unit)}</td>
                 <td className="px-2 text-right whitespace-nowrap">{measure(change.now, change.unit)}</td>
-                <td className="pl-4"><span className={["BETTER", "WORSE"].includes(change.verdict) ? "font-semibold" : ""}>{verdictWords(change)}</span>{change.least != null && <span className="text-note text-soft"> · counts beyond {measure(change.least, change.unit)}</span>}</td>
+                <td className="pl-4"><span className={["BETTER", "WORSE"].includes(change.verdict) ? "font-semibold" : ""}>{verdictWords(change)}</span>{change.least != null && <span className="block text-note text-soft sm:inline"> <span className="hidden sm:inline">· </span>counts beyond {measure(change.least, change.unit)}</span>}</td>
               </tr>
             ))}
           </tbody>

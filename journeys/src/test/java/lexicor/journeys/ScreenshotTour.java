@@ -28,11 +28,17 @@ class ScreenshotTour {
             page.getByText("SL-0412").click();
             Bench bench = new Bench(page).settled().stand("Painful arc").settled();
             take(page, "bench-painful-arc");
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
-            assertThat(page.getByText("What would change the answer")).isVisible();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
-            assertThat(page.getByText("Where it stands")).isVisible();
-            take(page, "note");
+            open(page, "/");
+            page.getByText("SL-0443").click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Conclude")).click();
+            assertThat(page.getByText("Compared with 29 Oct 2026")).isVisible();
+            take(page, "conclusion");
+            open(page, "/");
+            page.getByText("SL-0444").click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note").setExact(true)).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Report")).click();
+            assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Print"))).isEnabled();
+            take(page, "report");
             open(page, "/");
             page.getByText("SL-0418").click();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
@@ -45,11 +51,6 @@ class ScreenshotTour {
             take(page, "pathway");
             wrist.stand("Landmark walk").tap("First compartment, done").settled();
             take(page, "landmark-walk");
-            open(page, "/");
-            page.getByText("SL-0433").click();
-            new Bench(page).settled().stand("Distal radioulnar shift").settled();
-            page.evaluate("document.documentElement.dataset.theme = 'dark'");
-            take(page, "bench-night");
             intake(page);
         }
         try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
