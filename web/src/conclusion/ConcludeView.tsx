@@ -42,6 +42,7 @@ export function ConcludeView() {
           ))}
         </ol>
         <p className="text-note text-soft">Decision support. The conclusion is yours; a label alone says little about treatment.</p>
+        {!live.readOnly && <a href="#sign" className="inline-flex min-h-11 items-center text-read underline">To signing</a>}
       </aside>
     </main>
   );

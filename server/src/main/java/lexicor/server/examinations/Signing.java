@@ -62,7 +62,7 @@ public class Signing {
         if (!hindrances.isEmpty()) {
             throw new Conflict(hindrances.stream().map(each -> each.what() + ". " + each.then()).collect(Collectors.joining(" ")));
         }
-        SignatureRow row = signatures.save(new SignatureRow(recorded, versions.next(), Whoever.isHere(), accounts.displayName(Whoever.isHere()), at, examinations.revisions(recorded)));
+        SignatureRow row = signatures.save(new SignatureRow(recorded, by(at), examinations.revisions(recorded)));
         results.keep(row, results.compute(recorded, signature(row, versions), results.templates()));
         signatures.flush();
         examinations.noteStanding(id);
@@ -76,7 +76,7 @@ public class Signing {
         if (!versions.closed()) {
             throw new Conflict(versions.opening(versions.next()).map(row -> "Opened already by " + row.signedAs() + ": " + row.reason()).orElse("It is not signed yet, so it can be changed as it is."));
         }
-        amendments.saveAndFlush(new AmendmentRow(id, versions.next(), Whoever.isHere(), accounts.displayName(Whoever.isHere()), at, reason.strip()));
+        amendments.saveAndFlush(new AmendmentRow(id, versions.next(), by(at), reason.strip()));
         examinations.noteStanding(id);
         return SigningJson.of(examinations.examination(id).versions());
     }
@@ -96,6 +96,10 @@ public class Signing {
         ExaminationService.Recorded then = recorded.upTo(row.lastNumber());
         Snapshot now = results.compute(then, signature(row, recorded.versions()), signed.inputs().templates());
         return Recomputation.of(row, examinations.revisions(then), signed, now);
+    }
+
+    private VersionStep.By by(Instant at) {
+        return new VersionStep.By(Whoever.isHere(), accounts.displayName(Whoever.isHere()), at);
     }
 
     private static Signature signature(SignatureRow row, Versions versions) {

@@ -3,6 +3,7 @@ package lexicor.server.settings;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Map;
 import java.util.UUID;
 import lexicor.server.Asking;
 import lexicor.server.LexicorApplication;
@@ -50,9 +51,37 @@ class SettingsApiTest {
         assertThat(history.at("/1/after").asString()).isEqualTo("kilograms");
     }
 
+    @Test
+    void a_layout_of_a_note_is_tried_kept_and_put_back_and_the_list_of_changes_stays_short() {
+        JsonNode preview = steward.post("/api/settings/note-preview", Map.of("template", "{{side}} {{region}}. {{caution}}"), 200);
+        assertThat(preview.get("text").asString()).startsWith("right shoulder. Decision support");
+        assertThat(steward.post("/api/settings/note-preview", Map.of("template", "{{side}}"), 400).get("field").asString()).isEqualTo("template");
+        String layout = "Seen on {{day}}. " + "Kept words. ".repeat(20) + "{{caution}}";
+        choose("note.letter", layout, 200);
+        assertThat(therapist.get("/api/settings", 200).at("/notes/2/value").asString()).isEqualTo(layout);
+        assertThat(steward.get("/api/settings/history", 200).at("/0/after").asString()).isEqualTo("a text of " + layout.length() + " characters");
+        steward.put("/api/settings/note.letter", "{}", 200);
+        assertThat(therapist.get("/api/settings", 200).at("/notes/2/value").asString()).startsWith("Dear colleague,");
+    }
+
+    @Test
+    void the_clinics_own_noise_stands_beside_the_one_that_ships() {
+        choose("noise.shoulder-range.amount", "8", 200);
+        JsonNode range = therapist.get("/api/settings", 200).at("/noise/0");
+        assertThat(range.at("/amount/value").asDouble()).isEqualTo(8);
+        assertThat(range.at("/amount/shipped").asDouble()).isEqualTo(15);
+        assertThat(range.has("share")).as("ships with an amount only").isFalse();
+        steward.put("/api/settings/noise.shoulder-range.amount", "{}", 200);
+    }
+
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             force-unit                          | stone      | value | newtons, kilograms
+            note.short                          | {{caution}} {{weather}} | value | is no name; allowed: side, region
+            note.long                           | {{caution}} | name | is not a setting
+            noise.grip.amount                   | 0          | value | above 0, at most 1000
+            noise.grip.share                    | 101        | value | above 0, at most 100
+            noise.force-gauge.amount            | 5          | name  | is not a setting
             moon                                | yes        | name  | is not a setting
             estimate.moon.first-contact         | 0.2        | name  | is not a setting
             estimate.acj.first-contact          | 1          | value | 0.001 to 0.999
