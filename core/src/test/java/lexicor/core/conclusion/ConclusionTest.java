@@ -100,6 +100,13 @@ class ConclusionTest {
         assertThat(shelves).isSorted().contains(3);
     }
 
+    @Test
+    void negatives_that_weighed_against_what_was_in_play_are_worth_a_word_and_a_quiet_inspection_is_not() {
+        History history = history(attempt("sh-look", Side.RIGHT, chosen("wasting", "none")), attempt("sh-neer", Side.RIGHT, chosen("pain", "none")), attempt("sh-arc", Side.RIGHT, chosen("pain", "familiar"), degrees("angle-worst", 90)));
+        assertThat(TellingNegatives.of(ranking(history), THRESHOLDS)).contains(TestId.of("sh-neer")).doesNotContain(TestId.of("sh-look"), TestId.of("sh-arc"));
+        assertThat(TellingNegatives.of(ranking(history()), THRESHOLDS)).isEmpty();
+    }
+
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', textBlock = """
             working | tfcc | 'tfcc' is not an answer

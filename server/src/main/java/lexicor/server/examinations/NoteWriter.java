@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.conclusion.TellingNegatives;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
@@ -89,7 +90,7 @@ class NoteWriter {
         blocks.put(NoteBlock.TOLD, lines(intakeNote.story(recorded)));
         blocks.put(NoteBlock.SAFETY, lines(intakeNote.safety(told)));
         blocks.put(NoteBlock.POSITIVE, shortly.positive(readings));
-        blocks.put(NoteBlock.NEGATIVE, shortly.negative(readings));
+        blocks.put(NoteBlock.NEGATIVE, shortly.negative(readings, TellingNegatives.of(ranking, thresholds)));
         blocks.put(NoteBlock.UNREAD, shortly.unread(readings));
         blocks.put(NoteBlock.FINDINGS, lines(findings.lines(recorded, told, readings)));
         blocks.put(NoteBlock.LEADERS, lines(leaders(ranking, thresholds)));

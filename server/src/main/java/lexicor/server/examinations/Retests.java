@@ -3,6 +3,8 @@ package lexicor.server.examinations;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
@@ -96,18 +98,21 @@ class Retests {
 
     /** A change in words: both measures, and what the difference is. */
     static String words(AgainJson.ChangeJson change) {
-        String both = (change.before() == null ? "" : number(change.before()) + " then") + (change.now() == null ? "" : (change.before() == null ? "" : ", ") + number(change.now()) + " now")
-                + (change.before() == null && change.now() == null ? "" : " (" + change.unit() + ")");
-        return switch (change.verdict()) {
-            case BETTER -> both + ": better";
-            case WORSE -> both + ": worse";
-            case WITHIN_NOISE -> both + ": within noise (" + number(change.least()) + ")";
-            case NO_NOISE_KNOWN -> both + ": no estimate of the noise";
-            case NOT_COMPARABLE -> both + ": " + change.because();
+        String both = Stream.of(measure(change.before(), change.unit(), " then"), measure(change.now(), change.unit(), " now")).filter(each -> !each.isEmpty()).collect(Collectors.joining(", "));
+        return both + ": " + switch (change.verdict()) {
+            case BETTER -> "better";
+            case WORSE -> "worse";
+            case WITHIN_NOISE -> "within noise, which is " + measure(change.least(), change.unit(), "");
+            case NO_NOISE_KNOWN -> "no estimate of the noise";
+            case NOT_COMPARABLE -> change.because();
         };
     }
 
-    static String number(double value) {
+    private static String measure(Double value, String unit, String when) {
+        return value == null ? "" : number(value) + (unit.equals("°") || unit.equals("%") ? "" : " ") + unit + when;
+    }
+
+    private static String number(double value) {
         double rounded = Math.round(value * 10) / 10.0;
         return rounded == Math.rint(rounded) ? String.valueOf(Math.round(rounded)) : String.valueOf(rounded);
     }

@@ -1,9 +1,11 @@
 package lexicor.server.examinations;
 
 import java.util.List;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
 import org.springframework.stereotype.Component;
@@ -22,8 +24,12 @@ class ShortNote {
         return named(readings, reading -> any(reading, Reading.Result.POSITIVE));
     }
 
-    String negative(List<TestReading> readings) {
-        return named(readings, reading -> any(reading, Reading.Result.NEGATIVE) && !any(reading, Reading.Result.POSITIVE));
+    /** @param telling negatives that are worth a name; the others are counted */
+    String negative(List<TestReading> readings, Set<TestId> telling) {
+        List<TestReading> negative = readings.stream().filter(TestReading::answered).filter(reading -> any(reading, Reading.Result.NEGATIVE) && !any(reading, Reading.Result.POSITIVE)).toList();
+        String named = named(negative, reading -> telling.contains(reading.test()));
+        long others = negative.stream().filter(reading -> !telling.contains(reading.test())).count();
+        return others == 0 ? named : (named.isEmpty() ? "" : named + "; and ") + others + (others == 1 ? " other" : " others");
     }
 
     /** Tests of which nothing could be interpreted. */
@@ -32,7 +38,7 @@ class ShortNote {
     }
 
     private String named(List<TestReading> readings, Predicate<TestReading> wanted) {
-        return readings.stream().filter(TestReading::answered).filter(wanted).map(reading -> FindingsNote.inSentence(catalogue.test(reading.test()).shortName())).collect(Collectors.joining(", "));
+        return readings.stream().filter(TestReading::answered).filter(wanted).map(reading -> FindingsNote.inSentence(catalogue.test(reading.test()).shortName())).collect(Collectors.joining("; "));
     }
 
     private static boolean any(TestReading reading, Reading.Result result) {

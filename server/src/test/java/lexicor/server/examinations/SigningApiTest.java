@@ -165,7 +165,7 @@ class SigningApiTest extends AtTheBench {
         JsonNode after = therapist.get("/api/examinations/" + second + "/again", 200).get("again");
         assertThat(after.at("/scales/0/verdict").asString()).isEqualTo("BETTER");
         assertThat(after.at("/tests/0/changes/0/verdict").asString()).isEqualTo("BETTER");
-        assertThat(note(second)).contains("Compared with the visit before", "- Pain now: 6 then, 3 now (of 10): better", "- Empty can, force: 80 then, 120 now (N): better", "working estimates of measurement noise");
+        assertThat(note(second)).contains("Compared with the visit before", "- Pain now: 6 of 10 then, 3 of 10 now: better", "- Empty can, force: 80 N then, 120 N now: better", "working estimates of measurement noise");
     }
 
     @Test

@@ -1,0 +1,277 @@
+package lexicor.core.planning;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import lexicor.core.catalogue.TestId;
+
+/**
+ * The order in which tests are done. Hard: levels one after the other, and every test after those it follows on. Then the
+ * patient changes position as seldom as can be; among such orders, the work steps back to an earlier stage as seldom as can
+ * be. Both by dynamic programming over sets of alike tests (M. Held and R. M. Karp, J. SIAM 10:196, 1962), so exactly. Of what is
+ * alike, tests with the same equipment stand together.
+ *
+ * <p>Tests with the same positions, stage and level that nothing depends on are alike: done one after the other they cost
+ * nothing, and taking one out from between others never costs more, so they can always stand together.
+ *
+ * @param steps the tests in order, each with the position it is done in
+ * @param moves how often the patient changes position
+ * @param back  how often the work steps back to an earlier stage
+ */
+public record WorkOrder(List<Step> steps, int moves, int back) {
+
+    /** More sets of alike tests in one level than any region has. */
+    static final int MOST_ALIKE = 20;
+
+    private static final int MOVE = 1000;
+
+    /** A test in its place. */
+    public record Step(TestId test, String position) {
+    }
+
+    public WorkOrder {
+        steps = List.copyOf(steps);
+    }
+
+    /**
+     * The best order of some tests.
+     *
+     * @param position in which the patient is at the start; empty where it is not known, which costs nothing
+     * @throws IllegalArgumentException where tests follow on each other in a circle
+     */
+    public static WorkOrder of(List<WorkItem> items, Optional<String> position) {
+        Map<TestId, WorkItem> known = new LinkedHashMap<>();
+        items.forEach(item -> known.put(item.test(), item));
+        Map<Integer, List<Alike>> levels = new TreeMap<>();
+        for (Alike alike : Alike.of(known)) {
+            levels.computeIfAbsent(alike.level, level -> new ArrayList<>()).add(alike);
+        }
+        Map<Place, Way> ways = new LinkedHashMap<>();
+        ways.put(new Place(position, -1), new Way(List.of(), 0));
+        for (List<Alike> level : levels.values()) {
+            ways = new Level(level, ways).ways();
+        }
+        Way best = ways.values().stream().min(Comparator.comparingInt(Way::cost)).orElseThrow();
+        List<Step> steps = best.stops().stream().flatMap(stop -> stop.alike().inOrder().stream().map(item -> new Step(item.test(), stop.position()))).toList();
+        return new WorkOrder(steps, best.cost() / MOVE, best.cost() % MOVE);
+    }
+
+    /** Where an order has come to: the patient's position, and the rank of the stage at hand, -1 before the first. */
+    private record Place(Optional<String> position, int rank) {
+
+        int costTo(String next, int nextRank) {
+            return (position.isEmpty() || position.get().equals(next) ? 0 : MOVE) + (nextRank < rank ? 1 : 0);
+        }
+    }
+
+    private record Stop(Alike alike, String position) {
+    }
+
+    private record Way(List<Stop> stops, int cost) {
+    }
+
+    /** Tests that stand together wherever they stand. */
+    private static final class Alike {
+
+        private final List<String> positions;
+        private final int rank;
+        private final int level;
+        private final List<WorkItem> items = new ArrayList<>();
+        private final Set<TestId> after = new HashSet<>();
+
+        private Alike(List<String> positions, int rank, int level) {
+            this.positions = positions;
+            this.rank = rank;
+            this.level = level;
+        }
+
+        /** Gathers what is alike; a test that follows on another, or is followed on, stands by itself. */
+        static List<Alike> of(Map<TestId, WorkItem> known) {
+            Set<TestId> bound = new HashSet<>();
+            known.values().forEach(item -> item.after().stream().filter(known::containsKey).forEach(earlier -> {
+                bound.add(item.test());
+                bound.add(earlier);
+            }));
+            Map<List<Object>, Alike> gathered = new LinkedHashMap<>();
+            for (WorkItem item : known.values()) {
+                Depth depth = Depth.of(item, known, new LinkedHashSet<>());
+                Set<String> where = Set.copyOf(item.positions());
+                List<Object> key = bound.contains(item.test()) ? List.of(item.test()) : List.of(where, depth.rank(), depth.level());
+                Alike alike = gathered.computeIfAbsent(key, each -> new Alike(item.positions(), depth.rank(), depth.level()));
+                alike.items.add(item);
+                item.after().stream().filter(known::containsKey).forEach(alike.after::add);
+            }
+            return List.copyOf(gathered.values());
+        }
+
+        /** Those with the same equipment together, what needs none first. */
+        List<WorkItem> inOrder() {
+            return items.stream().sorted(Comparator.comparing((WorkItem item) -> String.join(",", item.equipment().stream().sorted().toList()))).toList();
+        }
+    }
+
+    /** The stage and level at which a test can come at the earliest: those of what it follows on, and no earlier. */
+    private record Depth(int rank, int level) {
+
+        static Depth of(WorkItem item, Map<TestId, WorkItem> known, Set<TestId> above) {
+            if (!above.add(item.test())) {
+                throw new IllegalArgumentException("tests follow on each other in a circle: " + above);
+            }
+            int rank = item.stage().ordinal();
+            int level = item.level();
+            for (TestId earlier : item.after()) {
+                if (known.containsKey(earlier)) {
+                    Depth before = of(known.get(earlier), known, above);
+                    rank = Math.max(rank, before.rank());
+                    level = Math.max(level, before.level());
+                }
+            }
+            above.remove(item.test());
+            return new Depth(rank, level);
+        }
+    }
+
+    /**
+     * One level: for every set of alikes done, the last of them and the position it was done in, the least cost from wherever
+     * the level before could end.
+     */
+    private static final class Level {
+
+        private static final int NEVER = Integer.MAX_VALUE;
+
+        private final List<Alike> alikes;
+        private final List<Way> before;
+        private final List<Place> ends = new ArrayList<>();
+        private final int[] firstEnd;
+        private final int[] owner;
+        private final int[][] between;
+        private final int[] start;
+        private final int[] startedFrom;
+        private final int[] needs;
+
+        Level(List<Alike> alikes, Map<Place, Way> before) {
+            if (alikes.size() > MOST_ALIKE) {
+                throw new IllegalArgumentException(alikes.size() + " kinds of tests in one level; allowed: " + MOST_ALIKE);
+            }
+            this.alikes = alikes;
+            this.before = List.copyOf(before.values());
+            this.firstEnd = new int[alikes.size() + 1];
+            List<Integer> owners = new ArrayList<>();
+            for (int i = 0; i < alikes.size(); i++) {
+                for (String position : alikes.get(i).positions) {
+                    ends.add(new Place(Optional.of(position), alikes.get(i).rank));
+                    owners.add(i);
+                }
+                firstEnd[i + 1] = ends.size();
+            }
+            this.owner = owners.stream().mapToInt(Integer::intValue).toArray();
+            this.between = new int[ends.size()][ends.size()];
+            this.start = new int[ends.size()];
+            this.startedFrom = new int[ends.size()];
+            List<Place> places = List.copyOf(before.keySet());
+            for (int end = 0; end < ends.size(); end++) {
+                for (int last = 0; last < ends.size(); last++) {
+                    between[end][last] = step(ends.get(last), ends.get(end));
+                }
+                start[end] = NEVER;
+                for (int from = 0; from < places.size(); from++) {
+                    int cost = this.before.get(from).cost() + step(places.get(from), ends.get(end));
+                    if (cost < start[end]) {
+                        start[end] = cost;
+                        startedFrom[end] = from;
+                    }
+                }
+            }
+            this.needs = needs();
+        }
+
+        private static int step(Place from, Place to) {
+            return from.costTo(to.position().orElseThrow(), to.rank());
+        }
+
+        private int[] needs() {
+            Map<TestId, Integer> where = new HashMap<>();
+            for (int i = 0; i < alikes.size(); i++) {
+                for (WorkItem item : alikes.get(i).items) {
+                    where.put(item.test(), i);
+                }
+            }
+            int[] bits = new int[alikes.size()];
+            for (int i = 0; i < bits.length; i++) {
+                for (TestId earlier : alikes.get(i).after) {
+                    bits[i] |= where.containsKey(earlier) ? 1 << where.get(earlier) : 0;
+                }
+            }
+            return bits;
+        }
+
+        /** The best ways through this level too, for each place that they can end in. */
+        Map<Place, Way> ways() {
+            int all = (1 << alikes.size()) - 1;
+            int[] cost = new int[(all + 1) * ends.size()];
+            byte[] cameFrom = new byte[cost.length];
+            Arrays.fill(cost, NEVER);
+            for (int mask = 0; mask < all; mask++) {
+                for (int next = 0; next < alikes.size(); next++) {
+                    if ((mask >> next & 1) == 0 && (needs[next] & ~mask) == 0) {
+                        go(mask, next, cost, cameFrom);
+                    }
+                }
+            }
+            Map<Place, Way> ways = new LinkedHashMap<>();
+            for (int end = 0; end < ends.size(); end++) {
+                int least = cost[all * ends.size() + end];
+                if (least != NEVER) {
+                    Way way = new Way(stops(all, end, cameFrom), least);
+                    ways.merge(ends.get(end), way, (one, other) -> one.cost() <= other.cost() ? one : other);
+                }
+            }
+            return ways;
+        }
+
+        private void go(int mask, int next, int[] cost, byte[] cameFrom) {
+            int from = mask * ends.size();
+            for (int end = firstEnd[next]; end < firstEnd[next + 1]; end++) {
+                int to = (mask | 1 << next) * ends.size() + end;
+                if (mask == 0) {
+                    cost[to] = start[end];
+                    continue;
+                }
+                int[] steps = between[end];
+                for (int last = 0; last < steps.length; last++) {
+                    int before = cost[from + last];
+                    if (before != NEVER && before + steps[last] < cost[to]) {
+                        cost[to] = before + steps[last];
+                        cameFrom[to] = (byte) last;
+                    }
+                }
+            }
+        }
+
+        private List<Stop> stops(int all, int end, byte[] cameFrom) {
+            List<Stop> stops = new ArrayList<>();
+            int left = all;
+            int at = end;
+            while (true) {
+                stops.add(0, new Stop(alikes.get(owner[at]), ends.get(at).position().orElseThrow()));
+                int without = left & ~(1 << owner[at]);
+                if (without == 0) {
+                    break;
+                }
+                at = cameFrom[left * ends.size() + at];
+                left = without;
+            }
+            stops.addAll(0, before.get(startedFrom[at]).stops());
+            return stops;
+        }
+    }
+}
