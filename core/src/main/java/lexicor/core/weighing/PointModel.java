@@ -32,6 +32,10 @@ final class PointModel {
         this.absent = new State(false);
     }
 
+    Combination combination() {
+        return combination;
+    }
+
     /** The same by the quick rule, for what is only shared out. */
     PointModel quick() {
         return new PointModel(combination, link, Kernel.Rule.COARSE);

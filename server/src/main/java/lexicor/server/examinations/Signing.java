@@ -47,10 +47,24 @@ public class Signing {
      */
     @Transactional
     public SigningJson sign(UUID id, long knows, Instant at) {
-        ExaminationService.Recorded recorded = examinations.held(id);
-        Versions versions = recorded.versions();
-        if (versions.closed()) {
-            SignatureRow last = versions.last().orElseThrow();
+        ExaminationService.Recorded seen = examinations.examination(id);
+        requireOpen(seen, knows);
+        List<Hindrance> hindrances = conclusions.hindrances(seen);
+        if (!hindrances.isEmpty()) {
+            throw new Conflict(hindrances.stream().map(each -> each.what() + ". " + each.then()).collect(Collectors.joining(" ")));
+        }
+        SignatureRow row = new SignatureRow(seen, by(at), examinations.revisions(seen));
+        Snapshot snapshot = results.compute(seen, signature(row, seen.versions()), results.templates());
+        requireOpen(examinations.held(id), knows); // computing takes its time, and holds up nobody's entries
+        signatures.saveAndFlush(row);
+        results.keep(row, snapshot);
+        examinations.noteStanding(id);
+        return SigningJson.of(examinations.examination(id).versions());
+    }
+
+    private static void requireOpen(ExaminationService.Recorded recorded, long knows) {
+        if (recorded.versions().closed()) {
+            SignatureRow last = recorded.versions().last().orElseThrow();
             throw new Conflict("Signed already by " + last.signedAs() + " on " + NoteWriter.DAY.format(last.at()) + ", version " + last.version() + ". Look at it; amend it, with a reason, to change it.");
         }
         long more = recorded.lastNumber() - knows;
@@ -58,15 +72,6 @@ public class Signing {
             throw new Conflict(more > 0 ? "The record has grown by " + more + (more == 1 ? " entry" : " entries") + " since you looked. Look at it again, then sign."
                     : "The server does not have your last entries yet. Wait until all is saved, then sign.");
         }
-        List<Hindrance> hindrances = conclusions.hindrances(recorded);
-        if (!hindrances.isEmpty()) {
-            throw new Conflict(hindrances.stream().map(each -> each.what() + ". " + each.then()).collect(Collectors.joining(" ")));
-        }
-        SignatureRow row = signatures.save(new SignatureRow(recorded, by(at), examinations.revisions(recorded)));
-        results.keep(row, results.compute(recorded, signature(row, versions), results.templates()));
-        signatures.flush();
-        examinations.noteStanding(id);
-        return SigningJson.of(examinations.examination(id).versions());
     }
 
     /** Opens a signed examination again, or {@link Conflict} where it is open. */

@@ -6,6 +6,7 @@ import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -79,6 +80,13 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
     ProblemDetail meeting(DataIntegrityViolationException fault) {
         LOG.info("Two requests saved the same thing at once");
         return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, "The same thing was being saved at the same moment. Please try again.");
+    }
+
+    /** Somebody else has held the same record for longer than one waits. */
+    @ExceptionHandler
+    ProblemDetail waitedInVain(PessimisticLockingFailureException fault) {
+        LOG.info("A request waited in vain for another to finish");
+        return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, "Somebody else is saving this just now. Please try again.");
     }
 
     @ExceptionHandler

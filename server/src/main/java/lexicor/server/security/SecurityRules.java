@@ -28,7 +28,13 @@ import org.springframework.security.web.context.HttpSessionSecurityContextReposi
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
+import org.springframework.security.web.header.writers.DelegatingRequestMatcherHeaderWriter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.security.web.header.writers.frameoptions.XFrameOptionsHeaderWriter;
+import org.springframework.security.web.header.writers.frameoptions.XFrameOptionsHeaderWriter.XFrameOptionsMode;
+import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
+import org.springframework.security.web.util.matcher.NegatedRequestMatcher;
+import org.springframework.security.web.util.matcher.RequestMatcher;
 
 /**
  * Who may ask for what. Everything not named here is refused; changes need the token against cross-site requests, except
@@ -38,6 +44,9 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 class SecurityRules {
 
     private static final String CONTENT = "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
+
+    /** The one answer that the page shows within itself. It names its own content policy. */
+    private static final RequestMatcher REPORT = PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.GET, "/api/examinations/{id}/report");
 
     private static final String[] PAGE = {"/", "/{view:[a-z-]+}", "/cases/**", "/examinations/**", "/library/**", "/setup/**", "/assets/**", "/index.html", "/favicon.svg", "/sw.js"};
 
@@ -68,7 +77,9 @@ class SecurityRules {
                         .accessDeniedHandler((request, response, fault) -> refuse(response, HttpStatus.FORBIDDEN,
                                 fault instanceof CsrfException ? "The page's token is missing or old. Please try again." : "Your role does not allow this.")))
                 .headers(headers -> headers
-                        .frameOptions(frames -> frames.sameOrigin())
+                        .frameOptions(frames -> frames.disable())
+                        .addHeaderWriter(new DelegatingRequestMatcherHeaderWriter(REPORT, new XFrameOptionsHeaderWriter(XFrameOptionsMode.SAMEORIGIN)))
+                        .addHeaderWriter(new DelegatingRequestMatcherHeaderWriter(new NegatedRequestMatcher(REPORT), new XFrameOptionsHeaderWriter(XFrameOptionsMode.DENY)))
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT))
                         .crossOriginOpenerPolicy(opener -> opener.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
                         .crossOriginResourcePolicy(resource -> resource.policy(CrossOriginResourcePolicy.SAME_ORIGIN))

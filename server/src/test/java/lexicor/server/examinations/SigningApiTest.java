@@ -169,6 +169,16 @@ class SigningApiTest extends AtTheBench {
     }
 
     @Test
+    void only_the_report_may_be_framed_and_only_by_the_page_itself() {
+        var report = server.get().uri("/api/examinations/" + id + "/report").with(Asking.person("dale", Role.THERAPIST)).exchange().getResponse();
+        assertThat(report.getHeader("X-Frame-Options")).isEqualTo("SAMEORIGIN");
+        assertThat(report.getHeader("Content-Security-Policy")).contains("default-src 'none'", "frame-ancestors 'self'");
+        var note = server.get().uri("/api/examinations/" + id + "/note").with(Asking.person("dale", Role.THERAPIST)).exchange().getResponse();
+        assertThat(note.getHeader("X-Frame-Options")).isEqualTo("DENY");
+        assertThat(note.getHeader("Content-Security-Policy")).contains("frame-ancestors 'none'");
+    }
+
+    @Test
     void the_report_is_a_page_and_a_pdf_of_draft_and_signed_version_alike() {
         examined();
         assertThat(therapist.text("/api/examinations/" + id + "/report")).contains("Draft, not signed.", "Subacromial pain", "What weighs on");

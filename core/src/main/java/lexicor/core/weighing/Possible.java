@@ -1,0 +1,100 @@
+package lexicor.core.weighing;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+
+/** What was found of one condition, and what is supposed to be found next, given that it is present or that it is absent. Immutable. */
+final class Possible {
+
+    private final Kernel.Rule rule;
+    private final double[] outer;
+    private final List<Part> parts;
+    private final double chance;
+
+    /** Answers of one group, or one answer that belongs to none. */
+    private record Part(String group, Kernel kernel, double[] product, double[] profile) {
+    }
+
+    private Possible(Kernel.Rule rule, List<Part> parts) {
+        this.rule = rule;
+        this.outer = rule.outerWeights();
+        this.parts = parts;
+        this.chance = chance(parts, null, null);
+    }
+
+    static Possible of(Combination combination, double link, boolean withCondition, Kernel.Rule rule) {
+        List<Part> parts = new ArrayList<>();
+        for (Bundle bundle : combination.bundles()) {
+            Kernel kernel = Kernel.of(bundle.rho(withCondition, link), link, rule);
+            double[] product = new double[kernel.inner()];
+            Arrays.fill(product, 1);
+            for (Load load : bundle.loads()) {
+                Weight.Proportions weight = (Weight.Proportions) load.weight();
+                times(product, kernel.answer(weight.share(withCondition), weight.positive()));
+            }
+            parts.add(new Part(bundle.correlation().map(known -> known.group().id()).orElse(""), kernel, product, kernel.at(product)));
+        }
+        return new Possible(rule, parts);
+    }
+
+    /** A test that may come next: its answers at each value of its group's factor. */
+    record Next(String group, Kernel kernel, double[] positive, double[] negative) {
+    }
+
+    /**
+     * @param share of positives in this state of the world
+     */
+    static Next next(Optional<Correlation> correlation, double link, boolean withCondition, double share, Kernel.Rule rule) {
+        Kernel kernel = Kernel.of(correlation.map(known -> known.rho(withCondition)).orElse(link), link, rule);
+        return new Next(correlation.map(known -> known.group().id()).orElse(""), kernel, kernel.answer(share, true), kernel.answer(share, false));
+    }
+
+    /** Chance of a positive next, given everything here. */
+    double positive(Next next) {
+        return chance(parts, grouped(next.group()), part(next, true)) / chance;
+    }
+
+    /** The same with an answer more. */
+    Possible with(Next next, boolean positive) {
+        List<Part> more = new ArrayList<>(parts);
+        more.remove(grouped(next.group()));
+        more.add(part(next, positive));
+        return new Possible(rule, more);
+    }
+
+    private Part part(Next next, boolean positive) {
+        double[] product = (positive ? next.positive() : next.negative()).clone();
+        Part earlier = grouped(next.group());
+        if (earlier != null) {
+            times(product, earlier.product());
+        }
+        return new Part(next.group(), next.kernel(), product, next.kernel().at(product));
+    }
+
+    /** The part of a group; null where there is none, as for what belongs to no group. */
+    private Part grouped(String group) {
+        return group.isEmpty() ? null : parts.stream().filter(part -> part.group().equals(group)).findFirst().orElse(null);
+    }
+
+    private double chance(List<Part> all, Part without, Part instead) {
+        double sum = 0;
+        for (int v = 0; v < outer.length; v++) {
+            double value = outer[v] * (instead == null ? 1 : instead.profile()[v]);
+            for (Part part : all) {
+                if (part != without) {
+                    value *= part.profile()[v];
+                }
+            }
+            sum += value;
+        }
+        return sum;
+    }
+
+    private static void times(double[] product, double[] factor) {
+        for (int i = 0; i < product.length; i++) {
+            product[i] *= factor[i];
+        }
+    }
+}
