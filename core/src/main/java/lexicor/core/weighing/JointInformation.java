@@ -44,16 +44,20 @@ public final class JointInformation {
         }
     }
 
-    /** Every way things could go for a condition that stands at {@code now}. */
-    private record Outlook(double now, List<Leaf> leaves) {
+    /**
+     * Every way things could go for a condition that stands at {@code now}.
+     *
+     * @param bits expected fall of its entropy
+     */
+    private record Outlook(double now, List<Leaf> leaves, double bits) {
 
-        double bits() {
+        static Outlook of(double now, List<Leaf> leaves) {
             double left = 0;
             for (Leaf leaf : leaves) {
                 double chance = now * leaf.present() + (1 - now) * leaf.absent();
                 left += chance * Foresight.entropy(now * leaf.present() / chance);
             }
-            return Math.max(0, Foresight.entropy(now) - left);
+            return new Outlook(now, leaves, Math.max(0, Foresight.entropy(now) - left));
         }
     }
 
@@ -84,7 +88,7 @@ public final class JointInformation {
         models.forEach((id, model) -> {
             if (live.getOrDefault(id, false)) {
                 Combination combination = model.points().combination();
-                outlooks.put(id, new Outlook(model.now(), List.of(new Leaf(1, 1, Possible.of(combination, link, true, rule), Possible.of(combination, link, false, rule)))));
+                outlooks.put(id, Outlook.of(model.now(), List.of(new Leaf(1, 1, Possible.of(combination, link, true, rule), Possible.of(combination, link, false, rule)))));
             }
         });
         return new JointInformation(new Setting(weighing, visit, models, families, rule), outlooks);
@@ -140,7 +144,7 @@ public final class JointInformation {
                         alone ? leaf.with() : leaf.with().with(withNext, positive), alone ? leaf.without() : leaf.without().with(withoutNext, positive)));
             }
         }
-        return new Outlook(outlook.now(), leaves.size() > MOST ? together(leaves) : leaves);
+        return Outlook.of(outlook.now(), leaves.size() > MOST ? together(leaves) : leaves);
     }
 
     /** Neighbours by what they say of the condition, two by two; the likelier one stands for both from then on. */

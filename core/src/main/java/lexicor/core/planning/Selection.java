@@ -1,0 +1,204 @@
+package lexicor.core.planning;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.weighing.JointInformation;
+
+/**
+ * Which tests tell most together in the time there is. What a set tells is not the sum of what its tests tell, so the best set
+ * is sought and not added up: the test with the most further information for its time, again and again, beside the best
+ * single test; then swaps of one for another, and additions, as long as any of them tells more. It can end a little short of
+ * the best of all sets; how far is measured against every set of small cases.
+ *
+ * @param tests   in the order in which they were chosen
+ * @param bits    expected information of all of them together
+ * @param seconds for all of them, with the moves that their positions need at the least
+ */
+public record Selection(List<TestId> tests, double bits, double seconds) {
+
+    /** Information that is not worth a swap, in bits. */
+    private static final double NEXT_TO_NOTHING = 1e-6;
+
+    /**
+     * A test that may be chosen.
+     *
+     * @param seconds   for both sides where both are done, above 0
+     * @param positions the patient's positions in which it can be done; at least one
+     */
+    public record Candidate(TestId test, double seconds, List<String> positions) {
+
+        public Candidate {
+            if (!(seconds > 0)) {
+                throw new IllegalArgumentException(test + " takes " + seconds + " s; allowed: more than 0");
+            }
+            positions = List.copyOf(positions);
+        }
+    }
+
+    public Selection {
+        tests = List.copyOf(tests);
+    }
+
+    /**
+     * Chooses.
+     *
+     * @param nothing       information of no test yet
+     * @param budget        seconds there are, 0 or more; infinite for as many as are worth doing
+     * @param leastBits     further information below which a test is not worth doing
+     * @param changeSeconds for a change of position
+     * @param position      in which the patient is; empty where it is not known
+     */
+    public static Selection of(JointInformation nothing, List<Candidate> candidates, double budget, double leastBits, double changeSeconds, Optional<String> position) {
+        Chooser chooser = new Chooser(nothing, candidates, budget, leastBits, new Clock(changeSeconds, position));
+        Set<TestId> best = chooser.improved(chooser.greedy(Set.of()));
+        Optional<TestId> single = chooser.bestSingle();
+        if (single.isPresent()) {
+            Set<TestId> other = chooser.improved(chooser.greedy(Set.of(single.get())));
+            best = chooser.bits(other) > chooser.bits(best) + NEXT_TO_NOTHING ? other : best;
+        }
+        return new Selection(List.copyOf(best), chooser.bits(best), chooser.seconds(best));
+    }
+
+    /** What a set of tests takes. */
+    private record Clock(double changeSeconds, Optional<String> position) {
+
+        double seconds(Collection<Candidate> set) {
+            return set.stream().mapToDouble(Candidate::seconds).sum() + changeSeconds * moves(set);
+        }
+
+        /** The least number of moves: positions that are needed so that every test can be done, beside the one at hand. */
+        private int moves(Collection<Candidate> set) {
+            List<String> all = set.stream().flatMap(each -> each.positions().stream()).distinct().sorted().toList();
+            int least = Integer.MAX_VALUE;
+            for (int chosen = 0; chosen < 1 << all.size(); chosen++) {
+                int used = chosen;
+                boolean covers = set.stream().allMatch(each -> each.positions().stream().anyMatch(where -> (used >> all.indexOf(where) & 1) == 1));
+                if (covers) {
+                    int at = position.isPresent() && all.contains(position.get()) ? chosen >> all.indexOf(position.get()) & 1 : 0;
+                    least = Math.min(least, Integer.bitCount(chosen) - (position.isPresent() ? at : Math.min(1, Integer.bitCount(chosen))));
+                }
+            }
+            return least;
+        }
+    }
+
+    private static final class Chooser {
+
+        private final JointInformation nothing;
+        private final Map<TestId, Candidate> candidates = new LinkedHashMap<>();
+        private final double budget;
+        private final double leastBits;
+        private final Clock clock;
+        private final Map<Set<TestId>, JointInformation> known = new LinkedHashMap<>();
+
+        Chooser(JointInformation nothing, List<Candidate> candidates, double budget, double leastBits, Clock clock) {
+            this.nothing = nothing;
+            candidates.forEach(each -> this.candidates.put(each.test(), each));
+            this.budget = budget;
+            this.leastBits = leastBits;
+            this.clock = clock;
+        }
+
+        double bits(Set<TestId> set) {
+            return information(set).bits();
+        }
+
+        double seconds(Set<TestId> set) {
+            return clock.seconds(set.stream().map(candidates::get).toList());
+        }
+
+        private JointInformation information(Set<TestId> set) {
+            JointInformation found = known.get(set);
+            if (found == null) {
+                found = nothing;
+                Set<TestId> so = new LinkedHashSet<>();
+                for (TestId test : set) {
+                    so.add(test);
+                    JointInformation before = found;
+                    found = known.computeIfAbsent(Set.copyOf(so), each -> before.with(test));
+                }
+            }
+            return found;
+        }
+
+        /** The test that tells most by itself, whatever its time; empty where none fits. */
+        Optional<TestId> bestSingle() {
+            return candidates.keySet().stream().filter(test -> seconds(Set.of(test)) <= budget && nothing.gain(test) >= leastBits).max(Comparator.comparingDouble(nothing::gain));
+        }
+
+        /** A set with, again and again, the test that tells most for its time. */
+        Set<TestId> greedy(Set<TestId> begun) {
+            Set<TestId> set = new LinkedHashSet<>(begun);
+            while (true) {
+                Optional<TestId> next = next(set);
+                if (next.isEmpty()) {
+                    return set;
+                }
+                set.add(next.get());
+            }
+        }
+
+        private Optional<TestId> next(Set<TestId> set) {
+            JointInformation so = information(set);
+            double already = so.bits();
+            double took = seconds(set);
+            TestId best = null;
+            double most = 0;
+            for (TestId test : candidates.keySet()) {
+                Set<TestId> with = with(set, test);
+                if (set.contains(test) || seconds(with) > budget) {
+                    continue;
+                }
+                double gain = so.with(test).bits() - already;
+                double rate = gain / Math.max(1, seconds(with) - took);
+                if (gain >= leastBits && rate > most) {
+                    most = rate;
+                    best = test;
+                }
+            }
+            return Optional.ofNullable(best);
+        }
+
+        /** The set after every swap of one test for another, and every addition, that tells more. */
+        Set<TestId> improved(Set<TestId> from) {
+            Set<TestId> set = new LinkedHashSet<>(from);
+            boolean better = true;
+            while (better) {
+                better = swap(set);
+                Set<TestId> more = greedy(set);
+                better |= set.addAll(more);
+            }
+            return set;
+        }
+
+        private boolean swap(Set<TestId> set) {
+            double now = bits(set);
+            for (TestId out : List.copyOf(set)) {
+                Set<TestId> without = new LinkedHashSet<>(set);
+                without.remove(out);
+                JointInformation rest = information(without);
+                for (TestId in : candidates.keySet()) {
+                    if (!set.contains(in) && seconds(with(without, in)) <= budget && rest.with(in).bits() > now + NEXT_TO_NOTHING) {
+                        set.remove(out);
+                        set.add(in);
+                        return true;
+                    }
+                }
+            }
+            return false;
+        }
+
+        private static Set<TestId> with(Set<TestId> set, TestId test) {
+            Set<TestId> more = new LinkedHashSet<>(set);
+            more.add(test);
+            return more;
+        }
+    }
+}
