@@ -1,6 +1,6 @@
 import type { Schemas } from "../shared/api/client";
 import { inHundred, sentence } from "../shared/format";
-import { byPictureAlone } from "../shared/standing";
+import { byFit, byPictureAlone } from "../shared/standing";
 import { Button } from "../shared/ui/Button";
 
 interface NextTestProps {
@@ -18,7 +18,7 @@ export function NextTest({ weighing, current, testName, onGo }: NextTestProps) {
   const best = weighing.ahead.find((each) => each.worthDoing && each.testId !== current);
   const better = best && (!here || best.bits / best.seconds > (1.05 * here.bits) / here.seconds) ? best : undefined;
   const figures = weighing.ahead.some((each) => each.changes.length > 0) || weighing.standings.some((standing) => standing.informed);
-  const picture = weighing.standings.find((standing) => byPictureAlone(standing) && standing.pattern.present.length > 0 && standing.pattern.notExamined.length > 0);
+  const picture = byFit(weighing.standings).find((standing) => byPictureAlone(standing) && standing.pattern.present.length > 0 && standing.pattern.notExamined.length > 0);
   return (
     <>
       {here && <Changes ahead={here} title={here.changes.length === 0 ? "This test" : here.worthDoing ? "This test could do" : "This test would tell little"} />}

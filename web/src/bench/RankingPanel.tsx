@@ -4,7 +4,7 @@ import type { Schemas } from "../shared/api/client";
 import { ClusterLadder, clusterWords } from "../shared/drawings/ClusterLadder";
 import { OddsRail } from "../shared/drawings/OddsRail";
 import { inHundred, listed, ofThousand, rangeInHundred, sentence, tenths } from "../shared/format";
-import { byPictureAlone } from "../shared/standing";
+import { byFit, byPictureAlone } from "../shared/standing";
 import { NextTest } from "./NextTest";
 import { useGliding } from "./useGliding";
 import { useStableOrder } from "./useStableOrder";
@@ -39,7 +39,7 @@ export function RankingPanel({ weighing, upToDate, waiting, ended, current, test
     return <aside aria-label="Where it stands" className="border-l border-line bg-sheet p-4 text-read text-soft">Weighing …</aside>;
   }
   const begunOnes = weighing.standings.filter((standing) => byPictureAlone(standing) && begun(standing.pattern));
-  const unmeasured = begunOnes.filter((standing) => standing.pattern.present.length > 0).sort((a, b) => fit(b.pattern) - fit(a.pattern));
+  const unmeasured = byFit(begunOnes.filter((standing) => standing.pattern.present.length > 0));
   const against = begunOnes.filter((standing) => standing.pattern.present.length === 0 && standing.before >= FAR);
   const unlikely = weighing.standings.filter((standing) => standing.shelf === "UNLIKELY");
   const open = weighing.standings.filter((standing) => byPictureAlone(standing) && !begun(standing.pattern)).sort((a, b) => b.now - a.now);
@@ -114,10 +114,6 @@ function begun(pattern: Schemas["PatternJson"]): boolean {
 }
 
 /** Found less looked for and not found: for the order of the list alone. */
-function fit(pattern: Schemas["PatternJson"]): number {
-  return pattern.present.length - pattern.missing.length - pattern.against.length;
-}
-
 function patternWords(pattern: Schemas["PatternJson"]): string {
   const against = pattern.against.length > 0 ? `, ${String(pattern.against.length)} against` : "";
   return `fits ${String(pattern.present.length)} of ${String(pattern.present.length + pattern.missing.length)}${against}`;

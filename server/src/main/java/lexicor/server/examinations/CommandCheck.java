@@ -95,6 +95,6 @@ class CommandCheck {
     }
 
     private String unknownTest(String id) {
-        return "'" + id + "' is not in the catalogue; allowed: " + String.join(", ", catalogue.tests().keySet().stream().map(TestId::value).toList());
+        return "'" + id + "' is not in the catalogue; allowed: the id of a test in the library, such as " + catalogue.tests().keySet().iterator().next();
     }
 }

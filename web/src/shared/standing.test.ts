@@ -1,0 +1,22 @@
+import { describe, expect, it } from "vitest";
+import type { Schemas } from "./api/client";
+import { byFit, byPictureAlone } from "./standing";
+
+const expected = { testId: "t", test: "T", says: "s" };
+
+function standing(conditionId: string, present: number, missing: number, against: number, shelf: Schemas["StandingJson"]["shelf"] = "UNMEASURED"): Schemas["StandingJson"] {
+  const of = (count: number) => Array.from({ length: count }, () => expected);
+  return { conditionId, shelf, pattern: { present: of(present), missing: of(missing), against: of(against), notExamined: [], defining: [] } } as unknown as Schemas["StandingJson"];
+}
+
+describe("pictures", () => {
+  it("come by how well they fit: what is missing and what speaks against take away", () => {
+    const order = byFit([standing("one of one", 1, 0, 0), standing("four of five", 4, 1, 0), standing("two, one against", 2, 0, 1), standing("another of one", 1, 0, 0)]);
+    expect(order.map((each) => each.conditionId)).toEqual(["four of five", "one of one", "two, one against", "another of one"]);
+  });
+
+  it("stand alone where nothing weighed speaks", () => {
+    expect(byPictureAlone(standing("a", 1, 0, 0, "WAITING"))).toBe(true);
+    expect(byPictureAlone(standing("a", 1, 0, 0, "WEIGHED"))).toBe(false);
+  });
+});
