@@ -1,6 +1,8 @@
 package lexicor.server.examinations;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
@@ -35,9 +37,11 @@ class ExaminationController {
 
     private final ExaminationService service;
     private final Results results;
+    private final Appraisal appraisal;
     private final ReportPrinter printer;
 
-    ExaminationController(ExaminationService service, Results results, ReportPrinter printer) {
+    ExaminationController(ExaminationService service, Results results, Appraisal appraisal, ReportPrinter printer) {
+        this.appraisal = appraisal;
         this.service = service;
         this.results = results;
         this.printer = printer;
@@ -88,6 +92,18 @@ class ExaminationController {
             }
         }
         return results.insight(service.examination(id), conditionId, chosen);
+    }
+
+    /**
+     * The tests to do in the time there is.
+     *
+     * @param minutes absent for as many tests as are worth doing
+     */
+    @GetMapping("/plan")
+    @Traced(action = Action.SAW, subject = "examination")
+    public PlanJson plan(@PathVariable UUID id,
+            @RequestParam(required = false) @Min(value = 0, message = "allowed: 0 to 240 minutes") @Max(value = 240, message = "allowed: 0 to 240 minutes") Integer minutes) {
+        return appraisal.plan(service.examination(id), minutes == null ? Double.POSITIVE_INFINITY : 60.0 * minutes);
     }
 
     /** What stands beside the therapist's conclusion. */

@@ -40,7 +40,7 @@ class AccessMatrixTest {
                 "GET /api/library/clusters/{id}", "GET /api/library/records");
         allow(Set.of("THERAPIST"), "GET /api/cases", "POST /api/cases", "GET /api/cases/next-code", "GET /api/cases/{id}", "PUT /api/cases/{id}", "POST /api/cases/{id}/examinations",
                 "GET /api/examinations/{id}", "POST /api/examinations/{id}/commands", "GET /api/examinations/{id}/intake", "GET /api/examinations/{id}/weighing", "GET /api/examinations/{id}/weighing/{conditionId}",
-                "GET /api/examinations/{id}/conclusion", "GET /api/examinations/{id}/note", "GET /api/examinations/{id}/again", "GET /api/examinations/{id}/report", "GET /api/examinations/{id}/report.pdf",
+                "GET /api/examinations/{id}/conclusion", "GET /api/examinations/{id}/note", "GET /api/examinations/{id}/again", "GET /api/examinations/{id}/plan", "GET /api/examinations/{id}/report", "GET /api/examinations/{id}/report.pdf",
                 "POST /api/examinations/{id}/signature", "POST /api/examinations/{id}/amendment", "GET /api/examinations/{id}/versions/{version}/recomputed");
         allow(Set.of("STEWARD"), "PUT /api/settings/{name}", "POST /api/settings/note-preview");
         allow(Set.of("STEWARD", "ADMINISTRATOR"), "GET /api/settings/history");
