@@ -8,6 +8,7 @@ import { ExaminationFrame } from "./examination/ExaminationFrame";
 import { IntakeView } from "./intake/IntakeView";
 import { ConcludeView } from "./conclusion/ConcludeView";
 import { NoteView } from "./note/NoteView";
+import { PlanView } from "./plan/PlanView";
 import { SessionGate } from "./session/SessionGate";
 import { usePerson } from "./session/session";
 import { Waiting } from "./shared/ui/Message";
@@ -39,6 +40,7 @@ function Views() {
           <Route path="/examinations/:id" element={<ExaminationFrame />}>
             <Route index element={<BenchView />} />
             <Route path="intake" element={<IntakeView />} />
+            <Route path="plan" element={<PlanView />} />
             <Route path="weighing" element={<WeighingView />} />
             <Route path="conclude" element={<ConcludeView />} />
             <Route path="note" element={<NoteView />} />

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../shared/api/client";
-import { movedBy, plannedMinutes, rowOf, sections } from "./order";
+import { movedBy, NOT_PLANNED, plannedMinutes, rowOf, sections } from "./order";
 import { stopMet, stoppedHere } from "./stops";
 import { inForce } from "../examination/history";
 
@@ -29,6 +29,21 @@ describe("the order", () => {
     const order = sections(region, { ...none, added: ["jerk"], hidden: new Set(["relocate"]) });
     expect(order.map((section) => section.position)).toEqual(["Standing", "Supine", "Added"]);
     expect(rowOf(order, "relocate")).toBeUndefined();
+  });
+
+  it("puts a plan first, tests beyond the routine in their places, and the rest under a name of its own", () => {
+    const withJerk = { ...region, tests: region.tests.map((each) => (each.id === "jerk" ? { ...each, position: "Supine" } : each)) };
+    const own = ["arc", "jerk"];
+    const order = sections(withJerk, { ...none, own, plan: new Set(own), hidden: new Set(["relocate"]) });
+    expect(order.map((section) => [section.name, section.items.map((item) => item.id)])).toEqual([["Standing", ["arc"]], ["Supine", ["jerk"]], [NOT_PLANNED, ["look", "fear"]]]);
+    expect(plannedMinutes(withJerk, order)).toBeCloseTo((2 * 60 + 60) / 60, 10);
+    const arc = rowOf(order, "arc");
+    expect(arc && movedBy(order, arc, 1)).toEqual(["jerk", "arc"]);
+  });
+
+  it("keeps what was done, or follows on a finding, beside a plan", () => {
+    const order = sections(region, { ...none, own: ["arc"], plan: new Set(["arc"]), kept: new Set(["relocate", "look"]) });
+    expect(order.map((section) => [section.name, section.items.map((item) => item.id)])).toEqual([["Standing", ["arc", "look"]], ["Supine", ["relocate"]], [NOT_PLANNED, ["fear"]]]);
   });
 
   it("follows an order of one's own, changing position as often as it asks for", () => {

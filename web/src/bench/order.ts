@@ -27,13 +27,26 @@ interface OrderWishes {
   added: readonly string[];
   /** Tests that make no sense yet, or not for where it hurts. */
   hidden: ReadonlySet<string>;
+  /** Tests of the plan that was taken; none where there is no plan. */
+  plan?: ReadonlySet<string>;
+  /** Tests that stand in the order whether they were planned or not: done, or following on what was found. */
+  kept?: ReadonlySet<string>;
 }
+
+const NOTHING: ReadonlySet<string> = new Set();
+
+function inPlan(item: OrderItem, plan: ReadonlySet<string>, kept: ReadonlySet<string>): boolean {
+  return item.testIds.some((id) => plan.has(id) || kept.has(id));
+}
+
+/** The name of the section of tests that a plan leaves out. */
+export const NOT_PLANNED = "Not in the plan";
 
 /** The name of the section of tests that were put in. */
 export const ADDED = "Added";
 
 /** The order of the tests by the patient's position. With an order of one's own, sections follow the rows as they come. */
-export function sections(region: Region, { own, added, hidden }: OrderWishes): OrderSection[] {
+export function sections(region: Region, { own, added, hidden, plan = NOTHING, kept = NOTHING }: OrderWishes): OrderSection[] {
   const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
   const usual = region.steps.flatMap((step) => rows(step, names).map((item) => ({ name: step.name, position: step.position, item })));
   const visible = usual.map(({ item, ...where }) => ({ ...where, item: { ...item, testIds: item.testIds.filter((id) => !hidden.has(id)) } })).filter(({ item }) => item.testIds.length > 0)
@@ -42,9 +55,14 @@ export function sections(region: Region, { own, added, hidden }: OrderWishes): O
     const found = own.findIndex((id) => item.testIds.includes(id));
     return found < 0 ? own.length : found;
   };
-  const sorted = own.length === 0 ? visible : [...visible].sort((a, b) => place(a.item) - place(b.item));
+  const beyond = own.flatMap((id) => {
+    const test = region.tests.find((each) => each.id === id);
+    return test && !hidden.has(id) && !usual.some(({ item }) => item.testIds.includes(id)) ? [{ name: test.position, position: test.position, item: { id, name: test.shortName, testIds: [id], sheet: false } }] : [];
+  });
+  const sorted = own.length === 0 ? visible : [...visible, ...beyond].sort((a, b) => place(a.item) - place(b.item));
+  const placed = plan.size === 0 ? sorted : [...sorted.filter(({ item }) => inPlan(item, plan, kept)), ...sorted.filter(({ item }) => !inPlan(item, plan, kept)).map((row) => ({ ...row, name: NOT_PLANNED, position: NOT_PLANNED }))];
   const result: OrderSection[] = [];
-  for (const { name, position, item } of sorted) {
+  for (const { name, position, item } of placed) {
     const last = result.at(-1);
     if (last?.name === name && last.position === position) {
       last.items.push(item);
@@ -69,6 +87,11 @@ function rows(step: Region["steps"][number], names: ReadonlyMap<string, string>)
   return items;
 }
 
+/** Whether a section is no position of the patient: what was put in, or left out of a plan. */
+export function unplaced(section: OrderSection): boolean {
+  return section.position === ADDED || section.position === NOT_PLANNED;
+}
+
 /** The row in which a test stands; undefined where it is in none. */
 export function rowOf(order: readonly OrderSection[], testId: string): OrderItem | undefined {
   return order.flatMap((section) => section.items).find((item) => item.testIds.includes(testId));
@@ -76,7 +99,7 @@ export function rowOf(order: readonly OrderSection[], testId: string): OrderItem
 
 /** The tests of an order with one row moved up or down by one. */
 export function movedBy(order: readonly OrderSection[], item: OrderItem, by: 1 | -1): string[] {
-  const items = order.filter((section) => section.position !== ADDED).flatMap((section) => section.items);
+  const items = order.filter((section) => !unplaced(section)).flatMap((section) => section.items);
   const at = items.findIndex((each) => each.id === item.id);
   const to = at + by;
   if (at < 0 || to < 0 || to >= items.length) {
@@ -92,10 +115,10 @@ export function movedBy(order: readonly OrderSection[], item: OrderItem, by: 1 |
  */
 export function plannedMinutes(region: Region, order: readonly OrderSection[]): number {
   const tests = new Map(region.tests.map((test) => [test.id, test]));
-  const testing = order.flatMap((section) => section.items).flatMap((item) => item.testIds).reduce((sum, id) => {
+  const testing = order.filter((section) => section.position !== NOT_PLANNED).flatMap((section) => section.items).flatMap((item) => item.testIds).reduce((sum, id) => {
     const test = tests.get(id);
     return sum + (test ? test.seconds * (test.wellSideParts.length > 0 ? 2 : 1) : 0);
   }, 0);
-  const moves = order.filter((section, at) => at > 0 && section.position !== order[at - 1]?.position).length;
+  const moves = order.filter((section, at) => at > 0 && !unplaced(section) && section.position !== order[at - 1]?.position).length;
   return (testing + region.changeSeconds * moves) / 60;
 }

@@ -4,12 +4,15 @@ import { choices, latestAttempt, otherSide, type Answer, type Attempt, type Cont
 import type { LiveExamination } from "../examination/useExamination";
 import type { Schemas } from "../shared/api/client";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
-import { movedBy, rowOf, sections, type OrderItem, type OrderSection } from "./order";
+import { movedBy, rowOf, sections, unplaced, type OrderItem, type OrderSection } from "./order";
 import { usePathways } from "./pathways/usePathways";
 import { stoppedHere } from "./stops";
 
 /** The answer that keeps an order of one's own. */
 const ORDER = "order";
+
+/** The answer that keeps the tests of a plan that was taken. */
+const PLAN = "plan";
 
 const ASKED = "lexicor.asked.";
 
@@ -88,17 +91,19 @@ export function useBench(live: LiveExamination): Bench {
   const involved = live.examination.side;
   const well = otherSide(involved);
   const waiting = live.queue.status === "waiting";
+  const own = state.answers.get(ORDER)?.values ?? [];
   const byId = new Map(region.tests.map((test) => [test.id, test]));
   const states = new Map(weighing?.tests.map((each) => [each.testId, each]));
   const done = (id: string) => latestAttempt(state, id, involved) !== undefined;
   const usualHere = weighing ? new Set(weighing.order) : undefined;
   const tooEarly = (of: Test) => of.follows && (waiting || !states.has(of.id) || states.get(of.id)?.waits != null);
-  const elsewhere = (of: Test) => usualHere !== undefined && !usualHere.has(of.id) && !state.attempts.some((each) => each.testId === of.id);
+  const elsewhere = (of: Test) => usualHere !== undefined && !usualHere.has(of.id) && !own.includes(of.id) && !state.attempts.some((each) => each.testId === of.id);
   const hidden = new Set(region.tests.filter((test) => !done(test.id) && test.id !== state.standAt && (tooEarly(test) || elsewhere(test))).map((test) => test.id));
   const routine = region.steps.flatMap((step) => step.testIds);
-  const added = region.tests.map((each) => each.id).filter((id) => !routine.includes(id) && (id === state.standAt || state.attempts.some((each) => each.testId === id)));
-  const own = state.answers.get(ORDER)?.values ?? [];
-  const order = sections(region, { own, added, hidden });
+  const added = region.tests.map((each) => each.id).filter((id) => !routine.includes(id) && !own.includes(id) && (id === state.standAt || state.attempts.some((each) => each.testId === id)));
+  const plan = new Set(state.answers.get(PLAN)?.values);
+  const kept = new Set(region.tests.filter((each) => each.follows || done(each.id)).map((each) => each.id));
+  const order = sections(region, { own, added, hidden, plan, kept });
   const rows = order.flatMap((section) => section.items);
   const row = rowOf(order, state.standAt ?? "") ?? rows[0];
   const test = byId.get(opened ?? (row?.sheet ? row.id : (state.standAt ?? row?.id ?? ""))) ?? byId.get(row?.id ?? "");
@@ -144,7 +149,7 @@ export function useBench(live: LiveExamination): Bench {
   /** A new position is announced once, before anything is done in it. */
   const announce = (item: OrderItem | undefined) => {
     const [from, to] = [sectionOf(row), item && sectionOf(item)];
-    setBeat(to && from && to !== from && to.position !== from.position && to.position !== "Added" && !to.items.some((each) => each.testIds.some(done)) ? to : undefined);
+    setBeat(to && from && to !== from && to.position !== from.position && !unplaced(to) && !to.items.some((each) => each.testIds.some(done)) ? to : undefined);
     setOpened(undefined);
     setRetrying(undefined);
   };
@@ -236,6 +241,6 @@ export function useBench(live: LiveExamination): Bench {
     moveRow: (item, by) => { live.add(tell([{ question: ORDER, values: movedBy(order, item, by) }], test.id)); },
     spoiled: missing[0] ? { id: missing[0], names: missing.map((id) => byId.get(id)?.shortName ?? id) } : undefined,
     notNow: () => { window.localStorage.setItem(ASKED + live.examination.id, "yes"); setAsked(true); },
-    usualOrder: own.length > 0 ? () => { live.add(tell([{ question: ORDER, values: [] }], test.id)); } : undefined,
+    usualOrder: own.length > 0 ? () => { live.add(tell([{ question: ORDER, values: [] }, { question: PLAN, values: [] }], test.id)); } : undefined,
   };
 }

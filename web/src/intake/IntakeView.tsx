@@ -49,6 +49,7 @@ export function IntakeView() {
         </fieldset>
         <div className="no-print sticky bottom-0 mt-auto flex flex-wrap items-center gap-3 border-t border-line bg-paper px-5 py-2">
           <Link to=".." relative="path" className="flex min-h-12 items-center rounded border-2 border-ink bg-tan px-6 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line">To the bench</Link>
+          <Link to="../plan" relative="path" className="flex min-h-12 items-center rounded border border-edge bg-sheet px-4 text-read hover:bg-tan">Plan</Link>
           <span role="status" className="text-read">{state?.safety.state === "SUSPENDED" ? <a href="#red-flags" className="inline-flex min-h-12 items-center font-semibold underline">Testing is suspended</a> : state?.safety.state === "NOT_YET_ASKED" ? <a href="#red-flags" className="inline-flex min-h-12 items-center underline">Red flags are not all asked</a> : state ? "Red flags asked." : ""}</span>
           {live.state.lastTelling && !live.readOnly && <Button className="ml-auto" onClick={() => { if (live.state.lastTelling) { live.add(undo(live.state.lastTelling)); } }}>Undo last answer</Button>}
         </div>

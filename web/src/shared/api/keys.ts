@@ -16,6 +16,7 @@ export const keys = {
   insight: (id: string, condition: string, number: number, rho: string) => ["insight", id, condition, number, rho] as const,
   conclusion: (id: string, number: number) => ["conclusion", id, number] as const,
   note: (id: string, number: number, length: string, version: number) => ["note", id, number, length, version] as const,
+  plan: (id: string, number: number, minutes: number) => ["plan", id, number, minutes] as const,
   again: (id: string, number: number) => ["again", id, number] as const,
   recomputed: (id: string, version: number) => ["recomputed", id, version] as const,
   library: ["library"] as const,

@@ -68,6 +68,8 @@ class AccessibilityJourneyTest {
             clean(page, "conclusion", page.getByText("Yours. Nothing is concluded for you."));
             page.navigate(examination + "/note");
             clean(page, "note", page.getByText("Where it stands"));
+            page.navigate(examination + "/plan");
+            clean(page, "plan", page.getByText("A proposal by published figures"));
             page.navigate(examination + "/intake");
             clean(page, "intake", page.getByText("Where it starts"));
             page.navigate(Suite.server().address() + "/?state=SUSPENDED");

@@ -18,6 +18,9 @@ public final class AnswerCheck {
     /** The order of the tests as the therapist changed it. */
     public static final String ORDER = "order";
 
+    /** The tests of the plan that the therapist took; the others are left out of it. */
+    public static final String PLAN = "plan";
+
     /** Shortest words that count as a reason. */
     static final int SHORTEST_REASON = 3;
 
@@ -50,7 +53,7 @@ public final class AnswerCheck {
             case "fact-date" -> about(answer, factsOf(region)).or(() -> answer.on().isPresent() ? Optional.empty() : wrong("on", "allowed: a day"));
             case "release" -> about(answer, catalogue.redFlagsOf(region).stream().map(flag -> flag.id()).toList()).or(() -> reason(answer));
             case "override" -> about(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList()).or(() -> reason(answer));
-            case ORDER -> values(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList(), true);
+            case ORDER, PLAN -> values(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList(), true);
             case "start" -> about(answer, form.zonesOf(region).stream().flatMap(zone -> zone.conditions().stream()).map(condition -> condition.value()).distinct().toList()).or(() -> chance(answer));
             case "width" -> values(answer, List.of("firm", "usual", "vague"), false);
             case "school" -> school(answer);
@@ -113,7 +116,7 @@ public final class AnswerCheck {
 
     private List<String> kinds(String region) {
         List<String> kinds = new ArrayList<>(List.of("zone", "pain-areas", "tingling-areas", IntakeFolder.RED_FLAGS, IntakeFolder.FACTS, "fact-date", "release", "override", "start",
-                "width", "school", ORDER, Pathways.FOLLOWED, Pathways.ANSWER, ConclusionQuestions.WORKING, ConclusionQuestions.RIVALS,
+                "width", "school", ORDER, PLAN, Pathways.FOLLOWED, Pathways.ANSWER, ConclusionQuestions.WORKING, ConclusionQuestions.RIVALS,
                 ConclusionQuestions.CONFIDENCE, ConclusionQuestions.WHY, ConclusionQuestions.STEPS, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE, ConclusionQuestions.MARKERS, ConclusionQuestions.AGAIN));
         form.questionsOf(region).forEach(question -> kinds.add(question.id()));
         return kinds;

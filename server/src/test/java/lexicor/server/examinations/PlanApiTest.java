@@ -44,6 +44,14 @@ class PlanApiTest extends AtTheBench {
     }
 
     @Test
+    void a_plan_that_was_taken_is_kept_as_told() {
+        send(id, visit.tell(Answer.of("order", "sh-rent", "sh-arc"), Answer.of("plan", "sh-rent", "sh-arc")));
+        assertThat(therapist.get("/api/examinations/" + id, 200).toString()).contains("\"question\":\"plan\"");
+        assertThat(therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.of("plan", "sh-ark")))), 400).get("detail").asString()).contains("'sh-ark' is not an answer");
+        assertThat(note(id)).doesNotContain("plan");
+    }
+
+    @Test
     void what_was_done_is_out_of_it_and_what_is_locked_is_named() {
         String first = tests(plan("?minutes=10", 200)).stream().filter(test -> test.equals("sh-rent") || test.equals("nk-screen")).findFirst().orElseThrow();
         send(id, visit.record(first, "quality=skipped"));

@@ -1,0 +1,31 @@
+import { describe, expect, it } from "vitest";
+import type { Schemas } from "../shared/api/client";
+import { byPosition, minuteWords, share, summary, whyWords } from "./words";
+
+const step = (testId: string, position: string, more: Partial<Schemas["PlanStepJson"]> = {}): Schemas["PlanStepJson"] => ({ testId, name: testId, position, minutes: 0.5, why: "INFORMATION", bits: 0.1, changes: [], equipment: [], ...more });
+const plan = (steps: Schemas["PlanStepJson"][], bits: number, moves = 0): Schemas["PlanJson"] => ({ knows: 1, minutes: 9.4, moves, bits, steps, out: [], locked: [] });
+
+describe("a plan in words", () => {
+  it("says what it takes", () => {
+    expect(summary(plan([step("a", "Sitting"), step("b", "Sitting")], 1, 1))).toBe("2 tests, 9 min, 1 change of position.");
+    expect(summary(plan([], 0))).toBe("No test.");
+    expect(minuteWords(0.4)).toBe("under 1 min");
+  });
+
+  it("says how much of all it tells, and never more than all", () => {
+    expect(share(plan([], 0.75), plan([], 1.5))).toContain("50 in 100 of what");
+    expect(share(plan([], 1.6), plan([], 1.5))).toContain("100 in 100 of what");
+    expect(share(plan([], 0), plan([], 0))).toBe("No test that is left has figures here.");
+  });
+
+  it("says why a test is in, by figures where there are any", () => {
+    const change = { conditionId: "x", name: "Full cuff tear", now: 0.17, ifPositive: 0.62, ifNegative: 0.08, live: true };
+    expect(whyWords(step("a", "Sitting", { changes: [change] }))).toBe("Full cuff tear: 62 if positive, 8 if negative");
+    expect(whyWords(step("a", "Sitting", { why: "DEFINITION", changes: [change] }))).toBe("defines a condition in play; full cuff tear: 62 if positive, 8 if negative");
+    expect(whyWords(step("a", "Sitting", { why: "PICTURE" }))).toContain("picture");
+  });
+
+  it("gathers steps by position as they come", () => {
+    expect(byPosition([step("a", "Sitting"), step("b", "Sitting"), step("c", "Supine"), step("d", "Sitting")]).map((group) => [group.position, group.steps.length])).toEqual([["Sitting", 2], ["Supine", 1], ["Sitting", 1]]);
+  });
+});
