@@ -133,10 +133,7 @@ public record Plan(List<Step> steps, List<Out> out, double seconds, int moves, d
         }
 
         private void select() {
-            JointInformation so = nothing;
-            for (TestId test : chosen.keySet()) {
-                so = so.with(test);
-            }
+            JointInformation so = told(chosen.keySet().stream());
             double taken = clock.seconds(chosen.keySet().stream().map(this::candidate).toList());
             List<Selection.Candidate> candidates = situation.doable().stream().filter(test -> !chosen.containsKey(test)).map(this::candidate).toList();
             Selection selection = Selection.of(so, candidates, Math.max(0, situation.seconds() - taken), catalogue.effort().leastBits(), catalogue.effort().changePosition(), situation.position());
@@ -168,26 +165,19 @@ public record Plan(List<Step> steps, List<Out> out, double seconds, int moves, d
 
         private Plan ordered() {
             WorkOrder order = WorkOrder.of(WorkItems.of(catalogue, situation.visit().region(), chosen.keySet()), situation.position());
-            JointInformation all = nothing;
-            for (TestId test : chosen.keySet()) {
-                all = all.with(test);
-            }
+            JointInformation all = told(chosen.keySet().stream());
             double bits = all.bits();
             List<Step> steps = new ArrayList<>();
             for (WorkOrder.Step step : order.steps()) {
-                steps.add(new Step(step.test(), step.position(), candidate(step.test()).seconds(), chosen.get(step.test()), nothing.gain(step.test()) > 0 ? bits - without(step.test()) : 0));
+                steps.add(new Step(step.test(), step.position(), candidate(step.test()).seconds(), chosen.get(step.test()), nothing.gain(step.test()) > 0 ? bits - told(chosen.keySet().stream().filter(test -> !test.equals(step.test()))).bits() : 0));
             }
-            JointInformation whole = all;
-            List<Out> out = situation.doable().stream().filter(test -> !chosen.containsKey(test)).map(test -> out(test, whole)).sorted(Comparator.comparingDouble(Out::bits).reversed()).toList();
+            List<Out> out = situation.doable().stream().filter(test -> !chosen.containsKey(test)).map(test -> out(test, all)).sorted(Comparator.comparingDouble(Out::bits).reversed()).toList();
             return new Plan(steps, out, steps.stream().mapToDouble(Step::seconds).sum() + order.moves() * catalogue.effort().changePosition(), order.moves(), bits);
         }
 
-        private double without(TestId dropped) {
-            JointInformation rest = nothing;
-            for (TestId test : chosen.keySet()) {
-                rest = test.equals(dropped) ? rest : rest.with(test);
-            }
-            return rest.bits();
+        /** What some tests tell together. */
+        private JointInformation told(Stream<TestId> tests) {
+            return tests.reduce(nothing, JointInformation::with, (one, other) -> other);
         }
 
         private Out out(TestId test, JointInformation whole) {
