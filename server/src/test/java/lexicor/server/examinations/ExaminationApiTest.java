@@ -140,7 +140,7 @@ class ExaminationApiTest {
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', textBlock = """
             commands[0].standAt                     | "standAt":"sh-neer"  | "standAt":"sh-knee" | is not in the catalogue
-            commands[0].attempts[0].testId          | "testId":"sh-neer"   | "testId":"sh-knee"  | allowed: sh-arc, sh-er-resist
+            commands[0].attempts[0].testId          | "testId":"sh-neer"   | "testId":"sh-knee"  | allowed: the id of a test in the library, such as sh-arc
             commands[0].attempts[0].parts[0].choice | "choice":"none"      | "choice":"some"     | allowed: [none, familiar, other]
             commands[0].attempts[0].parts[0].key    | "key":"pain"         | "key":"strength"    | is not recorded by this test
             commands[0].attempts[0].side            | "side":"RIGHT"       | "side":"BOTH"       | LEFT, RIGHT
