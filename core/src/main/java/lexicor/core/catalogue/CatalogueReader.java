@@ -193,7 +193,7 @@ public final class CatalogueReader {
     }
 
     private void routine(SourceNode node) {
-        node.allowing("region", "conditions", "clusters", "first", "steps");
+        node.allowing("region", "conditions", "clusters", "always", "first", "steps");
         List<Routine.Step> steps = new ArrayList<>();
         for (SourceNode step : node.list("steps")) {
             step.allowing("name", "position", "zones", "tests", "together");
@@ -210,7 +210,7 @@ public final class CatalogueReader {
             steps.add(new Routine.Step(step.text("name", step.text("position")), step.text("position"), step.texts("zones"), tests, together));
         }
         List<ClusterId> clusters = node.list("clusters").stream().map(known::cluster).toList();
-        routines.put(node.text("region"), new Routine(node.text("region"), node.list("conditions").stream().map(known::condition).toList(), clusters, known.tests(node, "first"), steps));
+        routines.put(node.text("region"), new Routine(node.text("region"), node.list("conditions").stream().map(known::condition).toList(), clusters, known.tests(node, "always"), known.tests(node, "first"), steps));
     }
 
     /** A criterion that nothing reads can never say anything. */

@@ -8,12 +8,14 @@ import java.util.List;
  *
  * @param conditions that are ranked by it
  * @param clusters   that are counted by it
+ * @param always     tests that belong to every examination of the region
  * @param first      tests that are asked for once before anything is provoked, because provoking spoils them
  */
-public record Routine(String region, List<ConditionId> conditions, List<ClusterId> clusters, List<TestId> first, List<Step> steps) {
+public record Routine(String region, List<ConditionId> conditions, List<ClusterId> clusters, List<TestId> always, List<TestId> first, List<Step> steps) {
     public Routine {
         conditions = List.copyOf(conditions);
         clusters = List.copyOf(clusters);
+        always = List.copyOf(always);
         first = List.copyOf(first);
         steps = List.copyOf(steps);
     }

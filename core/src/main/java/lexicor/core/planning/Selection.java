@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.weighing.JointInformation;
 
@@ -16,9 +17,9 @@ import lexicor.core.weighing.JointInformation;
  * single test; then swaps of one for another, and additions, as long as any of them tells more. It can end a little short of
  * the best of all sets; how far is measured against every set of small cases.
  *
- * @param tests   in the order in which they were chosen
- * @param bits    expected information of all of them together
- * @param seconds for all of them, with the moves that their positions need at the least
+ * @param tests   beside those begun with, in the order in which they were chosen
+ * @param bits    expected information of all of them together, with those begun with
+ * @param seconds for all of them, with those begun with and the moves that their positions need at the least
  */
 public record Selection(List<TestId> tests, double bits, double seconds) {
 
@@ -48,14 +49,13 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
     /**
      * Chooses.
      *
-     * @param nothing       information of no test yet
-     * @param budget        seconds there are, 0 or more; infinite for as many as are worth doing
-     * @param leastBits     further information below which a test is not worth doing
-     * @param changeSeconds for a change of position
-     * @param position      in which the patient is; empty where it is not known
+     * @param so        information of the tests begun with; of no test where there are none
+     * @param begun     tests that are in already
+     * @param budget    seconds there are for all, 0 or more; infinite for as many as are worth doing
+     * @param leastBits further information below which a test is not worth doing
      */
-    public static Selection of(JointInformation nothing, List<Candidate> candidates, double budget, double leastBits, double changeSeconds, Optional<String> position) {
-        Chooser chooser = new Chooser(nothing, candidates, budget, leastBits, new Clock(changeSeconds, position));
+    static Selection of(JointInformation so, List<Candidate> begun, List<Candidate> candidates, double budget, double leastBits, Clock clock) {
+        Chooser chooser = new Chooser(so, begun, candidates, budget, leastBits, clock);
         Set<TestId> best = chooser.improved(chooser.greedy(Set.of()));
         Optional<TestId> single = chooser.bestSingle();
         if (single.isPresent()) {
@@ -69,13 +69,15 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
 
         private final JointInformation nothing;
         private final Map<TestId, Candidate> candidates = new LinkedHashMap<>();
+        private final List<Candidate> begun;
         private final double budget;
         private final double leastBits;
         private final Clock clock;
         private final Map<Set<TestId>, JointInformation> known = new LinkedHashMap<>();
 
-        Chooser(JointInformation nothing, List<Candidate> candidates, double budget, double leastBits, Clock clock) {
+        Chooser(JointInformation nothing, List<Candidate> begun, List<Candidate> candidates, double budget, double leastBits, Clock clock) {
             this.nothing = nothing;
+            this.begun = begun;
             candidates.forEach(each -> this.candidates.put(each.test(), each));
             this.budget = budget;
             this.leastBits = leastBits;
@@ -87,7 +89,7 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
         }
 
         double seconds(Set<TestId> set) {
-            return clock.seconds(set.stream().map(candidates::get).toList());
+            return clock.seconds(Stream.concat(begun.stream(), set.stream().map(candidates::get)).toList());
         }
 
         private JointInformation information(Set<TestId> set) {
@@ -123,7 +125,6 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
 
         private Optional<TestId> next(Set<TestId> set) {
             JointInformation so = information(set);
-            double already = so.bits();
             double took = seconds(set);
             TestId best = null;
             double most = 0;
@@ -132,7 +133,7 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
                 if (set.contains(test) || seconds(with) > budget) {
                     continue;
                 }
-                double gain = so.with(test).bits() - already;
+                double gain = so.gain(test);
                 double rate = gain / Math.max(1, seconds(with) - took);
                 if (gain >= leastBits && rate > most) {
                     most = rate;
@@ -159,9 +160,9 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
             for (TestId out : List.copyOf(set)) {
                 Set<TestId> without = new LinkedHashSet<>(set);
                 without.remove(out);
-                JointInformation rest = information(without);
+                JointInformation rest = known.computeIfAbsent(Set.copyOf(without), each -> information(set).without(out));
                 for (TestId in : candidates.keySet()) {
-                    if (!set.contains(in) && seconds(with(without, in)) <= budget && rest.with(in).bits() > now + NEXT_TO_NOTHING) {
+                    if (!set.contains(in) && seconds(with(without, in)) <= budget && rest.bits() + rest.gain(in) > now + NEXT_TO_NOTHING) {
                         set.remove(out);
                         set.add(in);
                         return true;

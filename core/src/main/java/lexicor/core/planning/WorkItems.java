@@ -14,7 +14,7 @@ import lexicor.core.catalogue.TestId;
 /** What the content says of where tests may stand in an order. */
 public final class WorkItems {
 
-    /** Looking, and measures that provoking would spoil. */
+    /** Looking, what belongs to every examination, and measures that provoking would spoil. */
     static final int FIRST = 0;
     static final int BETWEEN = 1;
     /** Instability, and what is likely to hurt or frighten. */
@@ -39,6 +39,6 @@ public final class WorkItems {
         if (test.stage() == Stage.INSTABILITY || test.provocation() >= FRIGHTENS) {
             return LAST;
         }
-        return test.stage() == Stage.LOOK || routine.first().contains(test.id()) ? FIRST : BETWEEN;
+        return test.stage() == Stage.LOOK || routine.first().contains(test.id()) || routine.always().contains(test.id()) ? FIRST : BETWEEN;
     }
 }

@@ -2,6 +2,7 @@ package lexicor.core.planning;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -12,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.TestId;
 
 /**
@@ -63,6 +65,28 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
         Way best = ways.values().stream().min(Comparator.comparingInt(Way::cost)).orElseThrow();
         List<Step> steps = best.stops().stream().flatMap(stop -> stop.alike().inOrder().stream().map(item -> new Step(item.test(), stop.position()))).toList();
         return new WorkOrder(steps, best.cost() / MOVE, best.cost() % MOVE);
+    }
+
+    /** Tests in the order in which they are given, each in the position with which the patient moves least; stages are not counted. */
+    static WorkOrder asGiven(List<WorkItem> items, Optional<String> position) {
+        Map<String, Given> ways = new LinkedHashMap<>();
+        Given start = new Given(List.of(), position, 0);
+        for (WorkItem item : items) {
+            Collection<Given> before = ways.isEmpty() ? List.of(start) : List.copyOf(ways.values());
+            ways = new LinkedHashMap<>();
+            for (String where : item.positions()) {
+                ways.put(where, before.stream().map(given -> given.with(item.test(), where)).min(Comparator.comparingInt(Given::moves)).orElseThrow());
+            }
+        }
+        Given best = ways.values().stream().min(Comparator.comparingInt(Given::moves)).orElse(start);
+        return new WorkOrder(best.steps(), best.moves(), 0);
+    }
+
+    private record Given(List<Step> steps, Optional<String> position, int moves) {
+
+        Given with(TestId test, String where) {
+            return new Given(Stream.concat(steps.stream(), Stream.of(new Step(test, where))).toList(), Optional.of(where), moves + (position.isEmpty() || position.get().equals(where) ? 0 : 1));
+        }
     }
 
     /** Where an order has come to: the patient's position, and the rank of the stage at hand, -1 before the first. */

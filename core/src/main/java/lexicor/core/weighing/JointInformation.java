@@ -5,14 +5,16 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Belief;
-import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.examination.TestReading;
 
 /**
@@ -32,8 +34,46 @@ public final class JointInformation {
     private final Setting setting;
     private final Map<ConditionId, Outlook> outlooks;
 
-    /** What does not change as tests are added. */
-    private record Setting(Weighing weighing, Visit visit, Map<ConditionId, Weighing.Model> models, Map<ConditionId, ConditionId> families, Kernel.Rule rule) {
+    /**
+     * What does not change as tests are added.
+     *
+     * @param start  of no test yet
+     * @param splits what a test does to the conditions that it speaks of by figures, worked out once
+     * @param asked  information of sets about a condition, worked out once
+     */
+    private record Setting(Weighing weighing, Visit visit, Map<ConditionId, Weighing.Model> models, Map<ConditionId, ConditionId> families, Kernel.Rule rule,
+            Map<ConditionId, Outlook> start, Map<TestId, Map<ConditionId, Split>> splits, Map<Asked, Double> asked) {
+
+        Map<ConditionId, Split> splits(TestId test, Collection<ConditionId> conditions) {
+            return splits.computeIfAbsent(test, id -> {
+                Map<ConditionId, Split> all = new LinkedHashMap<>();
+                conditions.forEach(condition -> weighing.catalogue().test(id).readingFor(condition).flatMap(reads -> weighing.evidence().inUse(id, condition, visit.schools()))
+                        .ifPresent(inUse -> all.put(condition, split(id, models.get(condition), inUse.belief()))));
+                return all;
+            });
+        }
+
+        private Split split(TestId test, Weighing.Model model, Belief belief) {
+            Optional<Correlation> correlation = model.correlations().of(test, model.condition().id());
+            double link = visit.assumptions().link();
+            double falsely = 1 - belief.specificity();
+            return new Split(model.builder().worthless(belief), belief.sensitivity(), falsely, Possible.next(correlation, link, true, belief.sensitivity(), rule), Possible.next(correlation, link, false, falsely, rule));
+        }
+    }
+
+    /** A test as it speaks of one condition; one that is worthless there is taken to know nothing of the others. */
+    private record Split(boolean alone, double sensitivity, double falsely, Possible.Next withNext, Possible.Next withoutNext) {
+
+        double positiveWith(Leaf leaf) {
+            return alone ? sensitivity : leaf.with().positive(withNext);
+        }
+
+        double positiveWithout(Leaf leaf) {
+            return alone ? falsely : leaf.without().positive(withoutNext);
+        }
+    }
+
+    private record Asked(ConditionId condition, Set<TestId> tests) {
     }
 
     /** One way things could go for a condition: its chance with and without the condition, and what stands then. */
@@ -47,17 +87,52 @@ public final class JointInformation {
     /**
      * Every way things could go for a condition that stands at {@code now}.
      *
-     * @param bits expected fall of its entropy
+     * @param tests those that speak of it, of all that were added
+     * @param bits  expected fall of its entropy
      */
-    private record Outlook(double now, List<Leaf> leaves, double bits) {
+    private record Outlook(double now, Set<TestId> tests, List<Leaf> leaves, double bits) {
 
-        static Outlook of(double now, List<Leaf> leaves) {
+        static Outlook of(double now, Set<TestId> tests, List<Leaf> leaves) {
             double left = 0;
             for (Leaf leaf : leaves) {
-                double chance = now * leaf.present() + (1 - now) * leaf.absent();
-                left += chance * Foresight.entropy(now * leaf.present() / chance);
+                left += left(now, leaf.present(), leaf.absent());
             }
-            return new Outlook(now, leaves, Math.max(0, Foresight.entropy(now) - left));
+            return new Outlook(now, tests, leaves, Math.max(0, Foresight.entropy(now) - left));
+        }
+
+        private static double left(double now, double present, double absent) {
+            double chance = now * present + (1 - now) * absent;
+            return chance > 0 ? chance * Foresight.entropy(now * present / chance) : 0;
+        }
+
+        Set<TestId> testsWith(TestId test) {
+            Set<TestId> more = new LinkedHashSet<>(tests);
+            more.add(test);
+            return more;
+        }
+
+        /** What its tests and a further one tell together. */
+        double bitsWith(Split split) {
+            double left = 0;
+            for (Leaf leaf : leaves) {
+                double with = split.positiveWith(leaf);
+                double without = split.positiveWithout(leaf);
+                left += left(now, leaf.present() * with, leaf.absent() * without) + left(now, leaf.present() * (1 - with), leaf.absent() * (1 - without));
+            }
+            return Math.max(0, Foresight.entropy(now) - left);
+        }
+
+        Outlook with(TestId test, Split split) {
+            List<Leaf> further = new ArrayList<>();
+            for (Leaf leaf : leaves) {
+                double with = split.positiveWith(leaf);
+                double without = split.positiveWithout(leaf);
+                for (boolean positive : new boolean[] {true, false}) {
+                    further.add(new Leaf(leaf.present() * (positive ? with : 1 - with), leaf.absent() * (positive ? without : 1 - without),
+                            split.alone() ? leaf.with() : leaf.with().with(split.withNext(), positive), split.alone() ? leaf.without() : leaf.without().with(split.withoutNext(), positive)));
+                }
+            }
+            return of(now, testsWith(test), further.size() > MOST ? together(further) : further);
         }
     }
 
@@ -88,16 +163,21 @@ public final class JointInformation {
         models.forEach((id, model) -> {
             if (live.getOrDefault(id, false)) {
                 Combination combination = model.points().combination();
-                outlooks.put(id, Outlook.of(model.now(), List.of(new Leaf(1, 1, Possible.of(combination, link, true, rule), Possible.of(combination, link, false, rule)))));
+                outlooks.put(id, Outlook.of(model.now(), Set.of(), List.of(new Leaf(1, 1, Possible.of(combination, link, true, rule), Possible.of(combination, link, false, rule)))));
             }
         });
-        return new JointInformation(new Setting(weighing, visit, models, families, rule), outlooks);
+        return new JointInformation(new Setting(weighing, visit, models, families, rule, outlooks, new ConcurrentHashMap<>(), new ConcurrentHashMap<>()), outlooks);
     }
 
     /** Expected information of all tests added, in bits; 0 of none. */
     public double bits() {
+        return sum(Map.of());
+    }
+
+    /** The best of each family, since what a test says of a part it says of the whole too. */
+    private double sum(Map<ConditionId, Double> instead) {
         Map<ConditionId, Double> byFamily = new HashMap<>();
-        outlooks.forEach((id, outlook) -> byFamily.merge(setting.families().get(id), outlook.bits() * counts(id), Math::max));
+        outlooks.forEach((id, outlook) -> byFamily.merge(setting.families().get(id), instead.getOrDefault(id, outlook.bits()) * counts(id), Math::max));
         return byFamily.values().stream().mapToDouble(Double::doubleValue).sum();
     }
 
@@ -113,38 +193,52 @@ public final class JointInformation {
 
     /** What a test would add to those added already. */
     public double gain(TestId test) {
-        return with(test).bits() - bits();
+        Map<ConditionId, Double> further = new HashMap<>();
+        setting.splits(test, outlooks.keySet()).forEach((id, split) -> {
+            Outlook outlook = outlooks.get(id);
+            further.put(id, setting.asked().computeIfAbsent(new Asked(id, outlook.testsWith(test)), asked -> outlook.bitsWith(split)));
+        });
+        return further.isEmpty() ? 0 : sum(further) - bits();
+    }
+
+    /** What a test would add about one condition, not doubled; 0 where it does not speak of it by figures. */
+    public double gain(TestId test, ConditionId condition) {
+        Split split = setting.splits(test, outlooks.keySet()).get(condition);
+        return split == null ? 0 : outlooks.get(condition).bitsWith(split) - outlooks.get(condition).bits();
+    }
+
+    /** The widest condition that a condition belongs to, itself where it belongs to none. */
+    public ConditionId family(ConditionId condition) {
+        return setting.families().getOrDefault(condition, condition);
     }
 
     /** The same with a test more. A test that has no figures in play changes nothing. */
     public JointInformation with(TestId test) {
         Map<ConditionId, Outlook> further = new LinkedHashMap<>(outlooks);
-        outlooks.forEach((id, outlook) -> evidence(test, id).ifPresent(inUse -> further.put(id, split(outlook, inUse.belief(), test, setting.models().get(id)))));
+        setting.splits(test, outlooks.keySet()).forEach((id, split) -> further.put(id, outlooks.get(id).with(test, split)));
         return new JointInformation(setting, further);
     }
 
-    private Optional<EvidenceInUse> evidence(TestId test, ConditionId condition) {
-        return setting.weighing().catalogue().test(test).readingFor(condition).flatMap(reads -> setting.weighing().evidence().inUse(test, condition, setting.visit().schools()));
+    /** The same without one of the tests added. */
+    public JointInformation without(TestId test) {
+        Map<ConditionId, Outlook> fewer = new LinkedHashMap<>(outlooks);
+        setting.splits(test, outlooks.keySet()).keySet().stream().filter(id -> outlooks.get(id).tests().contains(test)).forEach(id -> {
+            Outlook rest = setting.start().get(id);
+            for (TestId other : outlooks.get(id).tests()) {
+                rest = other.equals(test) ? rest : rest.with(other, setting.splits(other, outlooks.keySet()).get(id));
+            }
+            fewer.put(id, rest);
+        });
+        return new JointInformation(setting, fewer);
     }
 
-    private Outlook split(Outlook outlook, Belief belief, TestId test, Weighing.Model model) {
-        boolean alone = model.builder().worthless(belief);
-        Optional<Correlation> correlation = model.correlations().of(test, model.condition().id());
-        double link = setting.visit().assumptions().link();
-        double sensitivity = belief.sensitivity();
-        double falsely = 1 - belief.specificity();
-        Possible.Next withNext = Possible.next(correlation, link, true, sensitivity, setting.rule());
-        Possible.Next withoutNext = Possible.next(correlation, link, false, falsely, setting.rule());
-        List<Leaf> leaves = new ArrayList<>();
-        for (Leaf leaf : outlook.leaves()) {
-            double with = alone ? sensitivity : leaf.with().positive(withNext);
-            double without = alone ? falsely : leaf.without().positive(withoutNext);
-            for (boolean positive : new boolean[] {true, false}) {
-                leaves.add(new Leaf(leaf.present() * (positive ? with : 1 - with), leaf.absent() * (positive ? without : 1 - without),
-                        alone ? leaf.with() : leaf.with().with(withNext, positive), alone ? leaf.without() : leaf.without().with(withoutNext, positive)));
-            }
+    /** The same with some tests more. */
+    public JointInformation with(Collection<TestId> tests) {
+        JointInformation all = this;
+        for (TestId test : tests) {
+            all = all.with(test);
         }
-        return Outlook.of(outlook.now(), leaves.size() > MOST ? together(leaves) : leaves);
+        return all;
     }
 
     /** Neighbours by what they say of the condition, two by two; the likelier one stands for both from then on. */

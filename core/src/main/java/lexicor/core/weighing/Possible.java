@@ -39,8 +39,12 @@ final class Possible {
         return new Possible(rule, parts);
     }
 
-    /** A test that may come next: its answers at each value of its group's factor. */
-    record Next(String group, Kernel kernel, double[] positive, double[] negative) {
+    /**
+     * A test that may come next: its answers at each value of its group's factor.
+     *
+     * @param alone the part that a positive makes where its group has not spoken
+     */
+    record Next(String group, Kernel kernel, double[] positive, double[] negative, Part alone) {
     }
 
     /**
@@ -48,12 +52,15 @@ final class Possible {
      */
     static Next next(Optional<Correlation> correlation, double link, boolean withCondition, double share, Kernel.Rule rule) {
         Kernel kernel = Kernel.of(correlation.map(known -> known.rho(withCondition)).orElse(link), link, rule);
-        return new Next(correlation.map(known -> known.group().id()).orElse(""), kernel, kernel.answer(share, true), kernel.answer(share, false));
+        String group = correlation.map(known -> known.group().id()).orElse("");
+        double[] positive = kernel.answer(share, true);
+        return new Next(group, kernel, positive, kernel.answer(share, false), new Part(group, kernel, positive, kernel.at(positive)));
     }
 
     /** Chance of a positive next, given everything here. */
     double positive(Next next) {
-        return chance(parts, grouped(next.group()), part(next, true)) / chance;
+        Part earlier = grouped(next.group());
+        return chance(parts, earlier, earlier == null ? next.alone() : part(next, true)) / chance;
     }
 
     /** The same with an answer more. */
@@ -75,7 +82,14 @@ final class Possible {
 
     /** The part of a group; null where there is none, as for what belongs to no group. */
     private Part grouped(String group) {
-        return group.isEmpty() ? null : parts.stream().filter(part -> part.group().equals(group)).findFirst().orElse(null);
+        if (!group.isEmpty()) {
+            for (Part part : parts) {
+                if (part.group().equals(group)) {
+                    return part;
+                }
+            }
+        }
+        return null;
     }
 
     private double chance(List<Part> all, Part without, Part instead) {

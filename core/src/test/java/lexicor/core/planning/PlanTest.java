@@ -1,9 +1,11 @@
 package lexicor.core.planning;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
@@ -12,6 +14,7 @@ import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Stage;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
+import lexicor.core.examination.TestReading;
 import lexicor.core.weighing.Visit;
 import lexicor.core.weighing.Weighing;
 import lexicor.core.weighing.WeighingSettings;
@@ -32,9 +35,17 @@ class PlanTest {
         return tests;
     }
 
-    private static Plan plan(String region, double minutes, Set<TestId> doable) {
+    private static Planner planner(String region, Set<TestId> doable, TestReading... found) {
         Visit visit = Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT);
-        return Plan.of(CATALOGUE, WEIGHING, new Plan.Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), doable, 60 * minutes, Optional.empty()));
+        return Planner.of(CATALOGUE, WEIGHING, new Situation(visit, List.of(found), WEIGHING.weigh(visit, List.of(found), 1), doable, Optional.empty(), Map.of()));
+    }
+
+    private static Plan plan(String region, double minutes, Set<TestId> doable) {
+        return planner(region, doable).plan(60 * minutes);
+    }
+
+    private static TestId id(String test) {
+        return TestId.of(test);
     }
 
     @ParameterizedTest
@@ -42,10 +53,12 @@ class PlanTest {
     void it_keeps_to_the_time_names_every_test_once_and_says_why(String region, double minutes) {
         Set<TestId> doable = doable(region);
         Plan plan = plan(region, minutes, doable);
+        assertThat(plan.tests()).containsAll(CATALOGUE.routine(region).always());
         assertThat(plan.seconds()).isLessThanOrEqualTo(60 * minutes);
         assertThat(plan.steps()).isNotEmpty().extracting(Plan.Step::test).contains(TestId.of("nk-screen")).doesNotHaveDuplicates();
         assertThat(plan.steps().size() + plan.out().size()).isEqualTo(doable.size());
-        assertThat(plan.steps()).filteredOn(step -> step.why() == Why.INFORMATION).isNotEmpty().allSatisfy(step -> assertThat(step.bits()).isPositive());
+        assertThat(plan.steps()).extracting(Plan.Step::why).containsAnyOf(Why.INFORMATION, Why.SERIOUS, Why.SPREAD);
+        assertThat(plan.steps()).filteredOn(step -> step.why() == Why.INFORMATION).allSatisfy(step -> assertThat(step.bits()).isPositive());
         assertThat(plan.out()).filteredOn(out -> out.why() != Plan.WhyNot.NO_TIME).allSatisfy(out -> assertThat(out.bits()).isLessThan(CATALOGUE.effort().leastBits()));
     }
 
@@ -82,5 +95,72 @@ class PlanTest {
         assertThat(none.steps()).isEmpty();
         assertThat(none.out()).hasSameSizeAs(doable(region));
         assertThat(plan(region, 20, Set.of()).steps()).isEmpty();
+    }
+
+    @Test
+    void serious_conditions_and_the_likeliest_of_each_family_are_spoken_of_before_the_rest() {
+        Plan plan = plan("hand", 5, doable("hand"));
+        assertThat(plan.steps()).filteredOn(step -> step.why() == Why.SERIOUS).isNotEmpty()
+                .allSatisfy(step -> assertThat(CATALOGUE.condition(step.about().orElseThrow()).serious()).isPresent());
+        Plan wrist = plan("wrist", 5, doable("wrist"));
+        assertThat(wrist.steps()).filteredOn(step -> step.why() == Why.SPREAD).extracting(step -> step.about().orElseThrow().value()).contains("de-quervain", "tfcc");
+    }
+
+    @Test
+    void a_definition_belongs_to_the_plan_and_says_of_what() {
+        assertThat(plan("shoulder", 15, doable("shoulder")).steps()).filteredOn(step -> step.why() == Why.DEFINITION).extracting(step -> step.about().orElseThrow().value()).contains("frozen-shoulder");
+    }
+
+    @Test
+    void what_the_therapist_put_in_stays_even_beyond_the_time() {
+        List<TestId> byHand = List.of(id("sh-kim"), id("sh-jerk"), id("sh-speed"));
+        Plan plan = planner("shoulder", doable("shoulder")).plan(60, byHand);
+        assertThat(plan.steps()).filteredOn(step -> step.why() == Why.BY_HAND).extracting(Plan.Step::test).containsExactlyInAnyOrderElementsOf(byHand);
+        assertThat(plan.seconds()).isGreaterThan(60);
+        assertThat(planner("shoulder", Set.of(id("sh-arc"))).plan(60, List.of(id("sh-relocation"))).tests()).as("what may not be done is left out").containsExactly(id("sh-arc"));
+    }
+
+    @Test
+    void seconds_learnt_take_the_place_of_the_catalogues() {
+        Visit visit = Visit.usual(CATALOGUE, "elbow", Setting.FIRST_CONTACT);
+        Situation slow = new Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), List.of(id("el-hook")), Optional.empty(), Map.of(id("el-hook"), 95.0));
+        assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(600).seconds()).isEqualTo(95);
+        assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(90).steps()).isEmpty();
+    }
+
+    @Test
+    void an_order_of_ones_own_is_weighed_as_it_is_given() {
+        Planner planner = planner("shoulder", doable("shoulder"));
+        Plan proposed = planner.plan(600);
+        OwnOrder same = planner.appraise(proposed.tests());
+        assertThat(same.faults()).isEmpty();
+        assertThat(same.plan().bits()).isCloseTo(proposed.bits(), within(1e-9));
+        assertThat(same.plan().moves()).isEqualTo(proposed.moves());
+        assertThat(same.plan().seconds()).isCloseTo(proposed.seconds(), within(1e-9));
+        OwnOrder shuffled = planner.appraise(List.of(id("sh-apprehension"), id("sh-look"), id("sh-biceps-load-2"), id("sh-arc")));
+        assertThat(shuffled.plan().moves()).as("sitting, standing, supine, standing, from standing").isEqualTo(4);
+        assertThat(shuffled.faults()).containsExactly(new OrderFault(OrderFault.Kind.TOO_EARLY, id("sh-apprehension"), id("sh-look")));
+    }
+
+    @Test
+    void what_speaks_against_an_order_is_named() {
+        Planner planner = planner("hand", doable("hand"));
+        assertThat(planner.appraise(List.of(id("wr-flexion-compression"), id("ha-grip"), id("ha-grip"))).faults()).containsExactly(new OrderFault(OrderFault.Kind.SPOILED, id("ha-grip"), id("wr-flexion-compression")),
+                new OrderFault(OrderFault.Kind.TWICE, id("ha-grip"), id("ha-grip")));
+        Planner shoulder = planner("shoulder", doable("shoulder"));
+        assertThat(shoulder.appraise(List.of(id("sh-relocation"))).faults()).containsExactly(new OrderFault(OrderFault.Kind.NEVER_REACHED, id("sh-relocation"), id("sh-apprehension")));
+        assertThat(shoulder.appraise(List.of(id("sh-relocation"), id("sh-apprehension"))).faults()).extracting(OrderFault::kind).contains(OrderFault.Kind.BEFORE_ITS_TRIGGER);
+        assertThat(shoulder.appraise(List.of()).plan().steps()).isEmpty();
+    }
+
+    @Test
+    void as_results_come_what_is_settled_falls_out_what_was_put_in_is_asked_about_and_better_tests_are_proposed() {
+        Set<TestId> doable = doable("shoulder");
+        TestId rent = id("sh-rent");
+        assertThat(planner("shoulder", doable).again(List.of(rent, id("sh-arc")), Set.of()).better()).as("much is left to ask").isNotEmpty().doesNotContain(rent);
+        Planner closed = planner("shoulder", Set.of(id("sh-pec"), id("sh-lateral-slide"), id("sh-percussion")));
+        Replanning again = closed.again(List.of(id("sh-pec"), id("sh-lateral-slide")), Set.of(id("sh-pec")));
+        assertThat(again.settled()).containsExactly(id("sh-lateral-slide"));
+        assertThat(again.ask()).containsExactly(id("sh-pec"));
     }
 }

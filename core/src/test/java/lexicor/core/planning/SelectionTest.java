@@ -78,7 +78,7 @@ class SelectionTest {
                 drawn.remove(random.nextInt(drawn.size()));
             }
             List<Selection.Candidate> candidates = drawn.stream().map(SelectionTest::candidate).toList();
-            Selection chosen = Selection.of(nothing, candidates, budget, LEAST, CHANGE, Optional.empty());
+            Selection chosen = Selection.of(nothing, List.of(), candidates, budget, LEAST, new Clock(CHANGE, Optional.empty()));
             List<Selection.Candidate> set = candidates.stream().filter(each -> chosen.tests().contains(each.test())).toList();
             assertThat(chosen.seconds()).isCloseTo(seconds(set), within(1e-9)).isLessThanOrEqualTo(budget);
             double best = best(nothing, candidates, List.of(), budget);
@@ -104,19 +104,19 @@ class SelectionTest {
         List<Selection.Candidate> candidates = tests("hand").stream().map(SelectionTest::candidate).toList();
         double last = 0;
         for (double minutes : new double[] {2, 5, 10, 15, Double.POSITIVE_INFINITY}) {
-            Selection chosen = Selection.of(nothing, candidates, 60 * minutes, LEAST, CHANGE, Optional.of("Sitting"));
+            Selection chosen = Selection.of(nothing, List.of(), candidates, 60 * minutes, LEAST, new Clock(CHANGE, Optional.of("Sitting")));
             assertThat(chosen.seconds()).isLessThanOrEqualTo(60 * minutes);
             assertThat(chosen.bits()).isGreaterThanOrEqualTo(last - 0.01);
             last = chosen.bits();
         }
-        Selection free = Selection.of(nothing, candidates, Double.POSITIVE_INFINITY, LEAST, CHANGE, Optional.of("Sitting"));
+        Selection free = Selection.of(nothing, List.of(), candidates, Double.POSITIVE_INFINITY, LEAST, new Clock(CHANGE, Optional.of("Sitting")));
         assertThat(free.tests().size()).isLessThan(candidates.size());
     }
 
     @Test
     void without_time_or_without_candidates_nothing_is_chosen_and_a_test_without_time_is_refused() {
-        assertThat(Selection.of(nothing("elbow"), tests("elbow").stream().map(SelectionTest::candidate).toList(), 0, LEAST, CHANGE, Optional.empty()).tests()).isEmpty();
-        assertThat(Selection.of(nothing("elbow"), List.of(), 600, LEAST, CHANGE, Optional.empty()).bits()).isZero();
+        assertThat(Selection.of(nothing("elbow"), List.of(), tests("elbow").stream().map(SelectionTest::candidate).toList(), 0, LEAST, new Clock(CHANGE, Optional.empty())).tests()).isEmpty();
+        assertThat(Selection.of(nothing("elbow"), List.of(), List.of(), 600, LEAST, new Clock(CHANGE, Optional.empty())).bits()).isZero();
         assertThatThrownBy(() -> new Selection.Candidate(TestId.of("sh-arc"), 0, List.of("Sitting"))).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("more than 0");
     }
 }

@@ -1,0 +1,16 @@
+package lexicor.core.planning;
+
+import java.util.List;
+
+/**
+ * An order of one's own, weighed as a proposal is.
+ *
+ * @param plan   its tests as they are given, each in the position that costs the fewest changes; every test is in by hand
+ * @param faults what speaks against it; empty where nothing does
+ */
+public record OwnOrder(Plan plan, List<OrderFault> faults) {
+
+    public OwnOrder {
+        faults = List.copyOf(faults);
+    }
+}

@@ -1,0 +1,183 @@
+package lexicor.core.planning;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.weighing.JointInformation;
+import lexicor.core.weighing.Weighing;
+
+/**
+ * Plans one situation: for any time, against an order of one's own, and again as results come. What the therapist put in
+ * stays in. Then come the short neck screen and measures that provoking would spoil, for every serious condition and for the
+ * likeliest ones the test that tells most about it, what defines a condition in play, what tells most together by figures, and
+ * what belongs to the picture of a condition that has no figures. Where it is not known in which position the patient is, it is
+ * taken to be the one that the region's routine begins with.
+ */
+public final class Planner {
+
+    /** Share of the time for measures, and for definitions, before what tells most by figures. */
+    private static final double MOST_WITHOUT_FIGURES = 0.3;
+
+    private final Catalogue catalogue;
+    private final Situation situation;
+    private final Optional<String> position;
+    private final JointInformation nothing;
+    private final Clock clock;
+    private final Purposes purposes;
+
+    private Planner(Catalogue catalogue, Weighing weighing, Situation situation) {
+        this.catalogue = catalogue;
+        this.situation = situation;
+        this.position = situation.position().or(() -> Optional.of(catalogue.routine(situation.visit().region()).steps().get(0).position()));
+        this.nothing = JointInformation.of(weighing, situation.visit(), situation.found(), situation.doable());
+        this.clock = new Clock(catalogue.effort().changePosition(), position);
+        this.purposes = new Purposes(catalogue, situation, nothing, test -> candidate(test).seconds());
+    }
+
+    public static Planner of(Catalogue catalogue, Weighing weighing, Situation situation) {
+        return new Planner(catalogue, weighing, situation);
+    }
+
+    /** The plan for a time in seconds; infinite for as many tests as are worth doing. Never null; without time or tests it has no steps. */
+    public Plan plan(double seconds) {
+        return plan(seconds, List.of());
+    }
+
+    /**
+     * The same around what the therapist put in, which stays even where it takes more than there is.
+     *
+     * @param byHand those that may not be done now are left out
+     */
+    public Plan plan(double seconds, Collection<TestId> byHand) {
+        Choice choice = new Choice(seconds);
+        byHand.stream().filter(situation.doable()::contains).forEach(test -> choice.reasons.put(test, Reason.of(test, Why.BY_HAND)));
+        choice.add(purposes.always());
+        choice.addWithinShare(purposes.measures());
+        choice.add(purposes.serious());
+        purposes.spread().stream().filter(reason -> !purposes.served(reason, choice.reasons.keySet())).forEach(reason -> choice.add(List.of(reason)));
+        choice.addWithinShare(purposes.defining());
+        choice.select();
+        List.of(purposes.measures(), purposes.defining(), purposes.pictured()).forEach(choice::add);
+        WorkOrder order = choice.order();
+        while (seconds(order) > seconds && choice.dropLast()) { // hard rules can cost a move more than the positions alone
+            order = choice.order();
+        }
+        return plan(order, choice.reasons);
+    }
+
+    /** Expected information against time, with the knee. */
+    public BudgetCurve curve() {
+        return BudgetCurve.of(this::plan);
+    }
+
+    /** An order of one's own: what it takes and tells, and what speaks against it. */
+    public OwnOrder appraise(List<TestId> own) {
+        List<WorkItem> items = WorkItems.of(catalogue, situation.visit().region(), own);
+        WorkOrder order = WorkOrder.asGiven(items, position);
+        return new OwnOrder(plan(order, Map.of()), OrderFault.of(catalogue, situation.visit().region(), items, situation.done()));
+    }
+
+    /** What has changed for a plan that was taken: what is settled, and what would now tell more. */
+    public Replanning again(List<TestId> planned, Set<TestId> byHand) {
+        Map<TestId, Why> use = purposes.all();
+        List<TestId> open = planned.stream().filter(situation.doable()::contains).toList();
+        List<TestId> settled = open.stream().filter(test -> !use.containsKey(test)).toList();
+        JointInformation rest = nothing.with(open.stream().filter(use::containsKey).toList());
+        List<TestId> better = situation.doable().stream().filter(test -> !planned.contains(test) && rest.gain(test) >= catalogue.effort().leastBits())
+                .sorted(Comparator.comparingDouble((TestId test) -> rest.gain(test) / candidate(test).seconds()).reversed()).toList();
+        return new Replanning(settled.stream().filter(test -> !byHand.contains(test)).toList(), settled.stream().filter(byHand::contains).toList(), better);
+    }
+
+    private double seconds(WorkOrder order) {
+        return order.steps().stream().mapToDouble(step -> candidate(step.test()).seconds()).sum() + order.moves() * catalogue.effort().changePosition();
+    }
+
+    private Selection.Candidate candidate(TestId id) {
+        ExaminationTest test = catalogue.test(id);
+        double usual = test.seconds() * (test.wellSideParts().isEmpty() ? 1 : 2);
+        return new Selection.Candidate(id, situation.learnt().getOrDefault(id, usual), test.positions());
+    }
+
+    private Plan plan(WorkOrder order, Map<TestId, Reason> reasons) {
+        Set<TestId> chosen = Set.copyOf(order.steps().stream().map(WorkOrder.Step::test).toList());
+        JointInformation all = nothing.with(order.steps().stream().map(WorkOrder.Step::test).toList());
+        List<Plan.Step> steps = order.steps().stream().map(step -> {
+            Reason reason = reasons.getOrDefault(step.test(), Reason.of(step.test(), Why.BY_HAND));
+            return new Plan.Step(step.test(), step.position(), candidate(step.test()).seconds(), reason.why(), reason.about(), Math.max(0, all.bits() - all.without(step.test()).bits()));
+        }).toList();
+        List<Plan.Out> out = situation.doable().stream().filter(test -> !chosen.contains(test)).map(test -> out(test, all)).sorted(Comparator.comparingDouble(Plan.Out::bits).reversed()).toList();
+        return new Plan(steps, out, seconds(order), order.moves(), all.bits());
+    }
+
+    private Plan.Out out(TestId test, JointInformation whole) {
+        if (nothing.gain(test) <= 0) {
+            return new Plan.Out(test, Plan.WhyNot.NO_FIGURES, 0);
+        }
+        double gain = Math.max(0, whole.gain(test));
+        return new Plan.Out(test, gain >= catalogue.effort().leastBits() ? Plan.WhyNot.NO_TIME : Plan.WhyNot.TELLS_LITTLE, gain);
+    }
+
+    /** Tests that come together, the reason that weighs most first. */
+    private final class Choice {
+
+        private final double budget;
+        private final Map<TestId, Reason> reasons = new LinkedHashMap<>();
+
+        Choice(double budget) {
+            this.budget = budget;
+        }
+
+        /** Those that fit, one after the other. */
+        void add(List<Reason> more) {
+            for (Reason reason : more) {
+                if (!reasons.containsKey(reason.test()) && seconds(Optional.of(reason.test())) <= budget) {
+                    reasons.put(reason.test(), reason);
+                }
+            }
+        }
+
+        /** The same as long as they leave the greater part of the time to what figures speak of. */
+        void addWithinShare(List<Reason> more) {
+            double taken = 0;
+            for (Reason reason : more) {
+                double takes = candidate(reason.test()).seconds();
+                if (taken + takes <= budget * MOST_WITHOUT_FIGURES) {
+                    add(List.of(reason));
+                    taken += reasons.get(reason.test()) == reason ? takes : 0;
+                }
+            }
+        }
+
+        private double seconds(Optional<TestId> further) {
+            List<Selection.Candidate> all = new ArrayList<>(reasons.keySet().stream().map(Planner.this::candidate).toList());
+            further.ifPresent(test -> all.add(candidate(test)));
+            return clock.seconds(all);
+        }
+
+        /** What tells most beside what is there. */
+        void select() {
+            List<Selection.Candidate> begun = reasons.keySet().stream().map(Planner.this::candidate).toList();
+            List<Selection.Candidate> candidates = situation.doable().stream().filter(test -> !reasons.containsKey(test)).map(Planner.this::candidate).toList();
+            Selection.of(nothing.with(reasons.keySet()), begun, candidates, budget, catalogue.effort().leastBits(), clock).tests().forEach(test -> reasons.put(test, Reason.of(test, Why.INFORMATION)));
+        }
+
+        WorkOrder order() {
+            return WorkOrder.of(WorkItems.of(catalogue, situation.visit().region(), reasons.keySet()), position);
+        }
+
+        /** Leaves out what came in last; never what the therapist put in. */
+        boolean dropLast() {
+            Optional<TestId> last = reasons.values().stream().filter(reason -> reason.why() != Why.BY_HAND).map(Reason::test).reduce((earlier, later) -> later);
+            last.ifPresent(reasons::remove);
+            return last.isPresent();
+        }
+    }
+}

@@ -1,0 +1,126 @@
+package lexicor.core.planning;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.Pattern;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.weighing.JointInformation;
+import lexicor.core.weighing.Standing;
+
+/** What open tests are for in a situation, by rules of their own beside what tells most together. */
+final class Purposes {
+
+    /** Provocation that would spoil a measure taken afterwards. */
+    static final int PROVOKES = 2;
+
+    /** Of how many of the likeliest conditions a plan speaks, whatever tells most. */
+    private static final int LIKELIEST = 3;
+
+    private final Catalogue catalogue;
+    private final Situation situation;
+    private final JointInformation nothing;
+    private final ToDoubleFunction<TestId> seconds;
+
+    Purposes(Catalogue catalogue, Situation situation, JointInformation nothing, ToDoubleFunction<TestId> seconds) {
+        this.catalogue = catalogue;
+        this.situation = situation;
+        this.nothing = nothing;
+        this.seconds = seconds;
+    }
+
+    /** What belongs to every examination of the region. */
+    List<Reason> always() {
+        return open(catalogue.routine(situation.visit().region()).always().stream().map(test -> Reason.of(test, Why.SAFETY)).toList());
+    }
+
+    /** Measures that provoking would spoil; none where nothing provokes. */
+    List<Reason> measures() {
+        boolean provokes = situation.doable().stream().anyMatch(test -> catalogue.test(test).provocation() >= PROVOKES);
+        return provokes ? open(catalogue.routine(situation.visit().region()).first().stream().map(test -> Reason.of(test, Why.MEASURE)).toList()) : List.of();
+    }
+
+    /** For each serious condition in play the test that tells most about it for its time, the most telling first. */
+    List<Reason> serious() {
+        return bestFor(inPlay(standing -> standing.condition().serious().isPresent(), 0), Why.SERIOUS).stream()
+                .sorted(Comparator.comparingDouble((Reason reason) -> nothing.gain(reason.test(), reason.about().orElseThrow()) / seconds.applyAsDouble(reason.test())).reversed()).toList();
+    }
+
+    /** The same for the likeliest conditions, one of each family. */
+    List<Reason> spread() {
+        Map<ConditionId, Standing> families = new LinkedHashMap<>();
+        inPlay(standing -> true, least()).stream().filter(standing -> situation.doable().stream().anyMatch(test -> nothing.gain(test, standing.condition().id()) > 0))
+                .forEach(standing -> families.putIfAbsent(nothing.family(standing.condition().id()), standing));
+        return bestFor(families.values().stream().limit(LIKELIEST).toList(), Why.SPREAD);
+    }
+
+    /** Whether some tests already tell something worth having about what a further one is in for. */
+    boolean served(Reason reason, Collection<TestId> tests) {
+        return reason.about().stream().anyMatch(condition -> tests.stream().anyMatch(test -> nothing.gain(test, condition) >= catalogue.effort().leastBits()));
+    }
+
+    /** Open tests by which a condition in play is defined, the likeliest condition first. */
+    List<Reason> defining() {
+        return open(inPlay(standing -> true, least()).stream().flatMap(standing -> pattern(standing).stream().flatMap(pattern -> pattern.defining().stream())
+                .map(expected -> Reason.of(expected.test(), Why.DEFINITION, standing.condition().id()))).toList());
+    }
+
+    /** Open tests of the pictures of conditions in play that no figures speak of, what serves most of them for its time first. */
+    List<Reason> pictured() {
+        Map<TestId, Double> serves = new LinkedHashMap<>();
+        Map<TestId, ConditionId> about = new LinkedHashMap<>();
+        inPlay(standing -> !standing.informed() && !standing.measured(), least()).forEach(standing -> standing.pattern().notExamined().forEach(expected -> {
+            serves.merge(expected.test(), standing.before(), Double::sum);
+            about.putIfAbsent(expected.test(), standing.condition().id());
+        }));
+        return open(serves.keySet().stream().sorted(Comparator.comparingDouble((TestId test) -> serves.get(test) / seconds.applyAsDouble(test)).reversed())
+                .map(test -> Reason.of(test, Why.PICTURE, about.get(test))).toList());
+    }
+
+    private double least() {
+        return situation.visit().assumptions().thresholds().setAside();
+    }
+
+    private List<Reason> bestFor(List<Standing> standings, Why why) {
+        return standings.stream().map(Standing::condition).flatMap(condition -> best(condition.id(), condition.serious().isPresent() ? 2 : 1).map(test -> Reason.of(test, why, condition.id())).stream()).toList();
+    }
+
+    /** The test that tells most about a condition for its time; empty where none tells enough. */
+    private Optional<TestId> best(ConditionId condition, double counts) {
+        return situation.doable().stream().filter(test -> counts * nothing.gain(test, condition) >= catalogue.effort().leastBits())
+                .max(Comparator.comparingDouble(test -> nothing.gain(test, condition) / seconds.applyAsDouble(test)));
+    }
+
+    private List<Standing> inPlay(Predicate<Standing> wanted, double least) {
+        return situation.ranking().standings().stream().filter(standing -> standing.now() >= least && !standing.pattern().unlikely()).filter(wanted)
+                .sorted(Comparator.comparingDouble(Standing::now).reversed()).toList();
+    }
+
+    private Optional<Pattern> pattern(Standing standing) {
+        return Optional.ofNullable(catalogue.patterns().get(standing.condition().id()));
+    }
+
+    /** Those that may be done, each once. */
+    private List<Reason> open(List<Reason> reasons) {
+        Map<TestId, Reason> first = new LinkedHashMap<>();
+        reasons.stream().filter(reason -> situation.doable().contains(reason.test())).forEach(reason -> first.putIfAbsent(reason.test(), reason));
+        return List.copyOf(first.values());
+    }
+
+    /** Everything that an open test is for in this situation. */
+    Map<TestId, Why> all() {
+        Map<TestId, Why> all = new LinkedHashMap<>();
+        Stream.of(always(), measures(), serious(), spread()).flatMap(List::stream).forEach(reason -> all.putIfAbsent(reason.test(), reason.why()));
+        situation.doable().stream().filter(test -> nothing.gain(test) >= catalogue.effort().leastBits()).forEach(test -> all.putIfAbsent(test, Why.INFORMATION));
+        Stream.of(defining(), pictured()).flatMap(List::stream).forEach(reason -> all.putIfAbsent(reason.test(), reason.why()));
+        return all;
+    }
+}

@@ -1,0 +1,33 @@
+package lexicor.core.planning;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.TestReading;
+import lexicor.core.weighing.Ranking;
+import lexicor.core.weighing.Visit;
+
+/**
+ * What a plan is made from.
+ *
+ * @param doable   tests that may be done now: neither done, nor locked, nor waiting for another
+ * @param position in which the patient is; empty where it is not known
+ * @param learnt   seconds that tests took in this clinic, both sides together; the catalogue's where a test has none
+ */
+public record Situation(Visit visit, List<TestReading> found, Ranking ranking, Collection<TestId> doable, Optional<String> position, Map<TestId, Double> learnt) {
+
+    public Situation {
+        found = List.copyOf(found);
+        doable = List.copyOf(doable);
+        learnt = Map.copyOf(learnt);
+    }
+
+    /** Tests that have an answer already. */
+    Set<TestId> done() {
+        return found.stream().filter(TestReading::answered).map(TestReading::test).collect(Collectors.toSet());
+    }
+}
