@@ -2,11 +2,9 @@ package lexicor.core.conclusion;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.examination.Attempt;
 import lexicor.core.examination.History;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.SafetyScreen;
@@ -33,9 +31,6 @@ public record Hindrance(Kind kind, String test, String what, String then) {
         NOT_CONCLUDED
     }
 
-    /** The part of a record by which a test is left out. */
-    private static final String LEFT_OUT = "skipped";
-
     /** Everything that stands in the way, what matters most for safety first; empty where it can be signed. */
     public static List<Hindrance> of(IntakeState told, History history, Conclusion conclusion, Catalogue catalogue) {
         List<Hindrance> found = new ArrayList<>();
@@ -60,10 +55,6 @@ public record Hindrance(Kind kind, String test, String what, String then) {
     }
 
     private static boolean done(TestId test, History history) {
-        return history.attempts().stream().filter(attempt -> attempt.test().equals(test)).map(Hindrance::quality).anyMatch(quality -> !quality.contains(LEFT_OUT));
-    }
-
-    private static Set<String> quality(Attempt attempt) {
-        return attempt.choices("quality");
+        return history.attempts().stream().filter(attempt -> attempt.test().equals(test)).anyMatch(attempt -> !attempt.leftOut());
     }
 }

@@ -28,4 +28,9 @@ public record Attempt(UUID id, TestId test, String variant, Side side, int tryNu
         return parts.stream().filter(Part.Chosen.class::isInstance).map(Part.Chosen.class::cast)
                 .filter(chosen -> chosen.key().equals(part)).map(Part.Chosen::choice).collect(Collectors.toUnmodifiableSet());
     }
+
+    /** Whether the test was left out. */
+    public boolean leftOut() {
+        return choices("quality").contains("skipped");
+    }
 }

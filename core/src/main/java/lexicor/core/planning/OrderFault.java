@@ -26,7 +26,12 @@ public record OrderFault(Kind kind, TestId test, TestId other) {
         /** It measures what the other, which comes earlier, provokes. */
         SPOILED,
         /** Instability, or what is likely to hurt, comes before the other, which is gentler. */
-        TOO_EARLY
+        TOO_EARLY;
+
+        /** Whether the test could not be done in its place at all. */
+        public boolean unreachable() {
+            return this == TWICE || this == BEFORE_ITS_TRIGGER || this == NEVER_REACHED;
+        }
     }
 
     /**

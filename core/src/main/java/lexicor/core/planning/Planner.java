@@ -102,8 +102,7 @@ public final class Planner {
 
     private Selection.Candidate candidate(TestId id) {
         ExaminationTest test = catalogue.test(id);
-        double usual = test.seconds() * (test.wellSideParts().isEmpty() ? 1 : 2);
-        return new Selection.Candidate(id, situation.learnt().getOrDefault(id, usual), test.positions());
+        return new Selection.Candidate(id, situation.learnt().getOrDefault(id, RoutineCheck.usual(test)), test.positions());
     }
 
     private Plan plan(WorkOrder order, Map<TestId, Reason> reasons) {
