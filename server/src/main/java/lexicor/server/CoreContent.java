@@ -7,6 +7,7 @@ import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.pathway.PathwayReader;
 import lexicor.core.pathway.Pathways;
+import lexicor.core.planning.ReadyRoutines;
 import lexicor.core.tracking.NoiseTable;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Weighing;
@@ -41,6 +42,11 @@ class CoreContent {
     @Bean
     NoiseTable noiseTable(Catalogue catalogue, IntakeForm form) {
         return NoiseTable.shipped(catalogue, form);
+    }
+
+    @Bean
+    ReadyRoutines readyRoutines(Catalogue catalogue) {
+        return ReadyRoutines.shipped(catalogue);
     }
 
     @Bean

@@ -21,6 +21,15 @@ public final class AnswerCheck {
     /** The tests of the plan that the therapist took; the others are left out of it. */
     public static final String PLAN = "plan";
 
+    /** Tests of the plan that the therapist put in or moved: not left out of it without asking. */
+    public static final String BY_HAND = "plan-by-hand";
+
+    /** Tests of the plan that the therapist keeps though results have settled what they are for. */
+    public static final String KEPT = "plan-kept";
+
+    /** Where tests of the plan are done that can be done in several positions, each as test@position. */
+    public static final String POSITIONS = "plan-positions";
+
     /** Shortest words that count as a reason. */
     static final int SHORTEST_REASON = 3;
 
@@ -53,7 +62,8 @@ public final class AnswerCheck {
             case "fact-date" -> about(answer, factsOf(region)).or(() -> answer.on().isPresent() ? Optional.empty() : wrong("on", "allowed: a day"));
             case "release" -> about(answer, catalogue.redFlagsOf(region).stream().map(flag -> flag.id()).toList()).or(() -> reason(answer));
             case "override" -> about(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList()).or(() -> reason(answer));
-            case ORDER, PLAN -> values(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList(), true);
+            case ORDER, PLAN, BY_HAND, KEPT -> values(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList(), true);
+            case POSITIONS -> values(answer, catalogue.tests().values().stream().flatMap(test -> test.positions().stream().map(position -> test.id() + "@" + position)).toList(), true);
             case "start" -> about(answer, form.zonesOf(region).stream().flatMap(zone -> zone.conditions().stream()).map(condition -> condition.value()).distinct().toList()).or(() -> chance(answer));
             case "width" -> values(answer, List.of("firm", "usual", "vague"), false);
             case "school" -> school(answer);
@@ -116,7 +126,7 @@ public final class AnswerCheck {
 
     private List<String> kinds(String region) {
         List<String> kinds = new ArrayList<>(List.of("zone", "pain-areas", "tingling-areas", IntakeFolder.RED_FLAGS, IntakeFolder.FACTS, "fact-date", "release", "override", "start",
-                "width", "school", ORDER, PLAN, Pathways.FOLLOWED, Pathways.ANSWER, ConclusionQuestions.WORKING, ConclusionQuestions.RIVALS,
+                "width", "school", ORDER, PLAN, BY_HAND, KEPT, POSITIONS, Pathways.FOLLOWED, Pathways.ANSWER, ConclusionQuestions.WORKING, ConclusionQuestions.RIVALS,
                 ConclusionQuestions.CONFIDENCE, ConclusionQuestions.WHY, ConclusionQuestions.STEPS, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE, ConclusionQuestions.MARKERS, ConclusionQuestions.AGAIN));
         form.questionsOf(region).forEach(question -> kinds.add(question.id()));
         return kinds;

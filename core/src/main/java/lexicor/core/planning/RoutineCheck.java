@@ -31,11 +31,20 @@ public record RoutineCheck(List<TestId> missing, WorkOrder order, Map<TestId, Do
 
     /** Checks a routine against a catalogue. */
     public static RoutineCheck of(Catalogue catalogue, WorkRoutine routine) {
+        return of(catalogue, routine, Map.of());
+    }
+
+    /**
+     * The same with times learnt from the clinic's own record.
+     *
+     * @param learnt seconds of tests, which what the routine itself says goes before
+     */
+    public static RoutineCheck of(Catalogue catalogue, WorkRoutine routine, Map<TestId, Double> learnt) {
         Set<TestId> known = catalogue.tests().keySet();
         List<TestId> missing = routine.tests().stream().filter(test -> !known.contains(test)).toList();
         List<TestId> tests = routine.tests().stream().filter(known::contains).toList();
         Map<TestId, Double> seconds = new HashMap<>();
-        routine.entries().stream().filter(entry -> known.contains(entry.test())).forEach(entry -> seconds.put(entry.test(), entry.seconds().isPresent() ? entry.seconds().getAsInt() : usual(catalogue.test(entry.test()))));
+        routine.entries().stream().filter(entry -> known.contains(entry.test())).forEach(entry -> seconds.put(entry.test(), entry.seconds().isPresent() ? Double.valueOf(entry.seconds().getAsInt()) : learnt.getOrDefault(entry.test(), usual(catalogue.test(entry.test())))));
         List<WorkItem> items = WorkItems.of(catalogue, routine.region(), tests);
         WorkOrder order = WorkOrder.asGiven(items, Optional.of(catalogue.routine(routine.region()).steps().get(0).position()));
         Map<Lock, List<TestId>> locks = new LinkedHashMap<>();

@@ -30,7 +30,12 @@ final class DemoScript {
 
     private static final Set<String> WORDS = Set.of(ConclusionQuestions.WHY, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE);
 
+    /** Between two entries that are no test. */
     private static final Duration PAUSE = Duration.ofSeconds(17);
+
+    /** How quick the demo's therapists are beside the catalogue's times, in percent: from, and how far beyond it. */
+    private static final int QUICKEST = 70;
+    private static final int SPREAD = 45;
 
     private final Catalogue catalogue;
     private final List<TestId> order;
@@ -135,8 +140,17 @@ final class DemoScript {
     }
 
     private void add(CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts, List<AnswerJson> answers) {
-        now = now.plus(PAUSE);
+        now = now.plus(pause(attempts));
         commands.add(new CommandJson(id("command"), client, (long) commands.size() + 1, now, kind, standAt, undoes, attempts, answers, null, null));
+    }
+
+    /** What was recorded took about as long as the catalogue says of it, each time a little otherwise. */
+    private Duration pause(List<AttemptJson> attempts) {
+        if (attempts.isEmpty()) {
+            return PAUSE;
+        }
+        int share = QUICKEST + Math.floorMod(id("pace").hashCode(), SPREAD);
+        return Duration.ofSeconds(Math.max(4, attempts.stream().mapToInt(attempt -> catalogue.test(TestId.of(attempt.testId())).seconds()).sum() * share / 100));
     }
 
     private AttemptJson attempt(ExaminationTest test, Side on, int tryNumber, List<PartJson> parts) {

@@ -20,7 +20,6 @@ import lexicor.core.examination.OtherSide;
 import lexicor.core.examination.ResponseReader;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
-import lexicor.core.planning.Plan;
 import lexicor.core.weighing.ClusterCount;
 import lexicor.core.weighing.Contest;
 import lexicor.core.weighing.Foresight;
@@ -114,27 +113,6 @@ class Appraisal {
                 ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, Set.copyOf(order)),
                 pathways.states(recorded, told, open, readings, ahead, ranking, visit.assumptions().thresholds()),
                 Contest.of(ranking, catalogue, doable::contains).map(contest -> ContestJson.of(contest, catalogue)).orElse(null), order.stream().map(TestId::value).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
-    }
-
-    /**
-     * The plan for the time there is.
-     *
-     * @param seconds infinite for as many tests as are worth doing
-     */
-    PlanJson plan(ExaminationService.Recorded recorded, double seconds) {
-        ExaminationRow row = recorded.row();
-        IntakeState told = intake.of(recorded);
-        Visit visit = intake.visit(row, told);
-        List<TestReading> readings = readings(row, recorded.history(), told);
-        OpenTests open = openTests(recorded, told, readings);
-        Set<TestId> doable = open.of(row.region(), readings);
-        Optional<String> position = recorded.history().standsAt().map(test -> catalogue.test(test).position());
-        Plan plan = Plan.of(catalogue, weighing, new Plan.Situation(visit, readings, weighing.weigh(visit, readings, row.seed()), doable, seconds, position));
-        List<AheadJson> ahead = Foresight.of(weighing, visit, readings).values(plan.steps().stream().map(Plan.Step::test).toList(), position).stream()
-                .map(value -> AheadJson.of(value, "", true)).toList();
-        List<PlanJson.LockedOutJson> locked = catalogue.routine(row.region()).order().stream().filter(open::closed)
-                .map(test -> new PlanJson.LockedOutJson(test.value(), catalogue.test(test).shortName(), open.whyClosed(test).get(0))).toList();
-        return PlanJson.of(recorded.lastNumber(), plan, locked, ahead, catalogue);
     }
 
     /** Open tests that may be done now, the best for its time first; what is likely to hurt or frighten comes last. */

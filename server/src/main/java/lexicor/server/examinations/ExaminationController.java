@@ -3,6 +3,7 @@ package lexicor.server.examinations;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
@@ -10,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lexicor.core.planning.WorkRoutine;
 import lexicor.core.weighing.Correlation;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
@@ -37,11 +39,11 @@ class ExaminationController {
 
     private final ExaminationService service;
     private final Results results;
-    private final Appraisal appraisal;
+    private final PlanDesk plans;
     private final ReportPrinter printer;
 
-    ExaminationController(ExaminationService service, Results results, Appraisal appraisal, ReportPrinter printer) {
-        this.appraisal = appraisal;
+    ExaminationController(ExaminationService service, Results results, PlanDesk plans, ReportPrinter printer) {
+        this.plans = plans;
         this.service = service;
         this.results = results;
         this.printer = printer;
@@ -98,12 +100,35 @@ class ExaminationController {
      * The tests to do in the time there is.
      *
      * @param minutes absent for as many tests as are worth doing
+     * @param with    tests that are to be in
      */
     @GetMapping("/plan")
     @Traced(action = Action.SAW, subject = "examination")
     public PlanJson plan(@PathVariable UUID id,
-            @RequestParam(required = false) @Min(value = 0, message = "allowed: 0 to 240 minutes") @Max(value = 240, message = "allowed: 0 to 240 minutes") Integer minutes) {
-        return appraisal.plan(service.examination(id), minutes == null ? Double.POSITIVE_INFINITY : 60.0 * minutes);
+            @RequestParam(required = false) @Min(value = 0, message = "allowed: 0 to 240 minutes") @Max(value = 240, message = "allowed: 0 to 240 minutes") Integer minutes,
+            @RequestParam(defaultValue = "") @Size(max = WorkRoutine.MOST_TESTS, message = "allowed: at most 60 tests") List<String> with) {
+        return plans.plan(service.examination(id), minutes == null ? Double.POSITIVE_INFINITY : 60.0 * minutes, with);
+    }
+
+    /** What plans tell against the time that they take. */
+    @GetMapping("/plan/curve")
+    @Traced(action = Action.SAW, subject = "examination")
+    public PlanJson.CurveJson curve(@PathVariable UUID id) {
+        return plans.curve(service.examination(id));
+    }
+
+    /** An order of one's own, weighed as a proposal is. */
+    @GetMapping("/plan/own")
+    @Traced(action = Action.SAW, subject = "examination")
+    public PlanJson.OwnJson ownPlan(@PathVariable UUID id, @RequestParam(defaultValue = "") @Size(max = WorkRoutine.MOST_TESTS, message = "allowed: at most 60 tests") List<String> test) {
+        return plans.own(service.examination(id), test);
+    }
+
+    /** What results have changed for the plan that was taken. */
+    @GetMapping("/plan/again")
+    @Traced(action = Action.SAW, subject = "examination")
+    public PlanJson.ReplanJson replanned(@PathVariable UUID id) {
+        return plans.again(service.examination(id));
     }
 
     /** What stands beside the therapist's conclusion. */

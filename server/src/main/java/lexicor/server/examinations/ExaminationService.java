@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.History;
 import lexicor.core.examination.Side;
@@ -40,6 +41,7 @@ public class ExaminationService {
     private final Signatures signatures;
     private final Amendments amendments;
     private final Appraisal appraisal;
+    private final TestLaps laps;
     private final CommandCheck check;
     private final Catalogue catalogue;
     private final Evidence evidence;
@@ -47,7 +49,7 @@ public class ExaminationService {
     private final ClinicSettings settings;
     private final Clock clock;
 
-    ExaminationService(Examinations examinations, CaseService cases, Commands commands, Signatures signatures, Amendments amendments, Appraisal appraisal, CommandCheck check, Catalogue catalogue,
+    ExaminationService(Examinations examinations, CaseService cases, Commands commands, Signatures signatures, Amendments amendments, Appraisal appraisal, TestLaps laps, CommandCheck check, Catalogue catalogue,
             Evidence evidence, IntakeForm form, ClinicSettings settings, Clock clock) {
         this.examinations = examinations;
         this.cases = cases;
@@ -55,6 +57,7 @@ public class ExaminationService {
         this.signatures = signatures;
         this.amendments = amendments;
         this.appraisal = appraisal;
+        this.laps = laps;
         this.check = check;
         this.catalogue = catalogue;
         this.evidence = evidence;
@@ -220,7 +223,9 @@ public class ExaminationService {
             numbers.put(command.id(), row.number());
         }
         commands.flush();
-        noteStanding(examination);
+        Recorded recorded = examination(examination);
+        noteStanding(recorded);
+        laps.keep(recorded, sent.stream().flatMap(command -> command.attempts().stream()).map(attempt -> TestId.of(attempt.testId())).collect(Collectors.toSet()));
         return numbers;
     }
 
@@ -239,10 +244,13 @@ public class ExaminationService {
 
     /** Keeps the list in step with the record. */
     void noteStanding(UUID id) {
-        Recorded recorded = examination(id);
+        noteStanding(examination(id));
+    }
+
+    private void noteStanding(Recorded recorded) {
         Appraisal.Stage stage = appraisal.stage(recorded);
         Instant lastAt = recorded.commands().isEmpty() ? recorded.row().startedAt() : recorded.commands().get(recorded.commands().size() - 1).at();
-        cases.stands(recorded.row().caseFile().id(), id, recorded.row().region(), stage.state(), lastAt, stage.done(), stage.total());
+        cases.stands(recorded.row().caseFile().id(), recorded.row().getId(), recorded.row().region(), stage.state(), lastAt, stage.done(), stage.total());
     }
 
     private static NotFound missing(UUID id) {

@@ -2,10 +2,16 @@ package lexicor.server.examinations;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.planning.BudgetCurve;
 import lexicor.core.planning.Plan;
 import lexicor.core.planning.Why;
+import lexicor.core.weighing.TestValue;
 
 /**
  * The tests to do in the time there is, and why each is in or out. Information in bits.
@@ -15,32 +21,113 @@ import lexicor.core.planning.Why;
  * @param moves   changes of the patient's position
  * @param locked  tests that are locked or closed, with the reason
  */
-public record PlanJson(long knows, double minutes, int moves, double bits, List<StepJson> steps, List<OutJson> out, List<LockedOutJson> locked) {
+public record PlanJson(long knows, double minutes, int moves, double bits, List<StepJson> steps, List<OutJson> out, List<NotNowJson> locked) {
 
-    static PlanJson of(long knows, Plan plan, List<LockedOutJson> locked, List<AheadJson> ahead, Catalogue catalogue) {
-        return new PlanJson(knows, plan.seconds() / 60, plan.moves(), plan.bits(), plan.steps().stream().map(step -> {
-            ExaminationTest test = catalogue.test(step.test());
-            List<AheadJson.ChangeJson> changes = ahead.stream().filter(each -> each.testId().equals(step.test().value())).flatMap(each -> each.changes().stream()).toList();
-            return new StepJson(step.test().value(), test.shortName(), step.position(), step.seconds() / 60, step.why(), step.bits(), changes, test.conduct().equipment());
-        }).toList(), plan.out().stream().map(out -> new OutJson(out.test().value(), catalogue.test(out.test()).shortName(), out.why(), out.bits())).toList(), locked);
+    static PlanJson of(long knows, Plan plan, Map<TestId, TestValue> values, Map<TestId, Double> learnt, List<NotNowJson> locked, Catalogue catalogue) {
+        return new PlanJson(knows, plan.seconds() / 60, plan.moves(), plan.bits(), plan.steps().stream().map(step -> StepJson.of(step, changes(values, step.test()), learnt.containsKey(step.test()), catalogue)).toList(),
+                plan.out().stream().map(out -> OutJson.of(out, changes(values, out.test()), catalogue)).toList(), locked);
+    }
+
+    private static List<AheadJson.ChangeJson> changes(Map<TestId, TestValue> values, TestId test) {
+        return Optional.ofNullable(values.get(test)).map(value -> AheadJson.of(value, "", true).changes()).orElse(List.of());
     }
 
     /**
      * A test in its place.
      *
-     * @param bits    information that the plan would lose without it; 0 where it is in by another rule
-     * @param changes what each answer would do, the most telling first; empty where it has no figures
+     * @param about     the condition that it is in for, as it is called in short; null where it is in for none in particular
+     * @param positions those in which it can be done
+     * @param learnt    whether its time is the clinic's own
+     * @param bits      information that the plan would lose without it; 0 where it has no figures in play
+     * @param changes   what each answer would do, the most telling first; empty where it has no figures
      */
     @Schema(name = "PlanStepJson")
-    public record StepJson(String testId, String name, String position, double minutes, Why why, double bits, List<AheadJson.ChangeJson> changes, List<String> equipment) {
+    public record StepJson(String testId, String name, String position, List<String> positions, double minutes, boolean learnt, Why why, @Schema(nullable = true) String about, double bits, List<AheadJson.ChangeJson> changes,
+            List<String> equipment) {
+
+        static StepJson of(Plan.Step step, List<AheadJson.ChangeJson> changes, boolean learnt, Catalogue catalogue) {
+            ExaminationTest test = catalogue.test(step.test());
+            return new StepJson(step.test().value(), test.shortName(), step.position(), test.positions(), step.seconds() / 60, learnt, step.why(), step.about().map(catalogue::condition).map(Condition::shortName).orElse(null), step.bits(), changes,
+                    test.conduct().equipment());
+        }
     }
 
-    /** A test that may be done and is not in. */
+    /**
+     * A test that may be done and is not in.
+     *
+     * @param changes what each answer would do, the most telling first; empty where it has no figures
+     */
     @Schema(name = "PlanOutJson")
-    public record OutJson(String testId, String name, Plan.WhyNot why, double bits) {
+    public record OutJson(String testId, String name, Plan.WhyNot why, double bits, List<AheadJson.ChangeJson> changes) {
+
+        static OutJson of(Plan.Out out, List<AheadJson.ChangeJson> changes, Catalogue catalogue) {
+            return new OutJson(out.test().value(), catalogue.test(out.test()).shortName(), out.why(), out.bits(), changes);
+        }
     }
 
     /** A test that may not be done now. */
-    public record LockedOutJson(String testId, String name, String why) {
+    public record NotNowJson(String testId, String name, String why) {
+    }
+
+    /**
+     * What plans tell against the time that they take.
+     *
+     * @param knee from where each further minute tells much less; null where nothing bends
+     */
+    @Schema(name = "PlanCurveJson")
+    public record CurveJson(long knows, List<PointJson> points, @Schema(nullable = true) PointJson knee) {
+
+        static CurveJson of(long knows, BudgetCurve curve) {
+            return new CurveJson(knows, curve.points().stream().map(PointJson::of).toList(), curve.knee().map(PointJson::of).orElse(null));
+        }
+    }
+
+    /** One plan on the curve. */
+    @Schema(name = "PlanPointJson")
+    public record PointJson(double minutes, double bits, int tests) {
+
+        static PointJson of(BudgetCurve.Point point) {
+            return new PointJson(point.seconds() / 60, point.bits(), point.tests());
+        }
+    }
+
+    /**
+     * An order of one's own.
+     *
+     * @param faults  what speaks against it, in words
+     * @param skipped tests of it that may not be done now, with the reason
+     */
+    @Schema(name = "OwnPlanJson")
+    public record OwnJson(PlanJson plan, List<String> faults, List<NotNowJson> skipped) {
+    }
+
+    /**
+     * What results have changed for the plan that was taken.
+     *
+     * @param settled planned tests that are for nothing any more
+     * @param ask     such tests that the therapist put in
+     * @param better  tests outside it that would now tell more
+     */
+    @Schema(name = "ReplanJson")
+    public record ReplanJson(long knows, List<NamedJson> settled, List<NamedJson> ask, List<BetterJson> better) {
+    }
+
+    /** A test by its name. */
+    @Schema(name = "PlanTestJson")
+    public record NamedJson(String testId, String name) {
+
+        static NamedJson of(TestId test, Catalogue catalogue) {
+            return new NamedJson(test.value(), catalogue.test(test).shortName());
+        }
+    }
+
+    /**
+     * A test outside the plan.
+     *
+     * @param separates the two leading conditions that it tells apart; empty where it does not
+     * @param changes   what each answer would do, the most telling first
+     */
+    @Schema(name = "PlanBetterJson")
+    public record BetterJson(String testId, String name, String position, double minutes, List<String> separates, List<AheadJson.ChangeJson> changes) {
     }
 }

@@ -4,12 +4,16 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.Evidence;
+import lexicor.core.planning.RoutineCheck;
+import lexicor.core.planning.WorkRoutine;
 import lexicor.core.tracking.NoiseTable;
 import lexicor.core.weighing.Assumptions;
 import lexicor.core.weighing.Correlation;
@@ -29,6 +33,7 @@ class SettingNames {
     static final String OWN = "own.";
     static final String NOTE = "note.";
     static final String NOISE = "noise.";
+    static final String ROUTINE = "routine.";
     static final String AMOUNT = ".amount";
     static final String SHARE = ".share";
     static final String SET_ASIDE = "threshold.set-aside";
@@ -122,6 +127,9 @@ class SettingNames {
         if (name.startsWith(NOTE)) {
             return NoteLength.of(name.substring(NOTE.length())).map(length -> "Template of the note, " + length.id());
         }
+        if (name.startsWith(ROUTINE)) {
+            return routine(name).map(named -> "Routine of the " + named.region() + ", " + named.id());
+        }
         if (name.startsWith(NOISE)) {
             return noise.entries().stream().filter(each -> each.amount() > 0 && name.equals(NOISE + each.id() + AMOUNT)).findFirst().map(each -> "Noise of " + inSentence(each.label()) + ", " + each.unit())
                     .or(() -> noise.entries().stream().filter(each -> each.share() > 0 && name.equals(NOISE + each.id() + SHARE)).findFirst().map(each -> "Noise of " + inSentence(each.label()) + ", percent"));
@@ -150,6 +158,9 @@ class SettingNames {
         if (name.startsWith(NOTE)) {
             return NoteTemplate.fault(value);
         }
+        if (name.startsWith(ROUTINE)) {
+            return routineFault(routine(name).orElseThrow(), value);
+        }
         if (name.startsWith(NOISE)) {
             double most = name.endsWith(SHARE) ? 100 : MOST_NOISE;
             double number = chance(value);
@@ -160,6 +171,29 @@ class SettingNames {
             return Optional.of("allowed: a chance from 0.001 to 0.999");
         }
         return THRESHOLDS.containsKey(name) ? outOfOrder(name, chance, now.thresholds()) : Optional.empty();
+    }
+
+    /** The region and the id of a routine in the name of its setting. */
+    record RoutineName(String region, String id) {
+
+        private static final Pattern NAME = Pattern.compile("routine\\.([a-z]{2,20})\\.([a-z0-9-]{1,40})");
+
+        static Optional<RoutineName> of(String name) {
+            Matcher matcher = NAME.matcher(name);
+            return matcher.matches() ? Optional.of(new RoutineName(matcher.group(1), matcher.group(2))) : Optional.empty();
+        }
+    }
+
+    private Optional<RoutineName> routine(String name) {
+        return RoutineName.of(name).filter(named -> catalogue.routines().containsKey(named.region()));
+    }
+
+    private Optional<String> routineFault(RoutineName named, String text) {
+        try {
+            return RoutineCheck.of(catalogue, WorkRoutine.read(named.id(), named.region(), text)).refusal(catalogue);
+        } catch (WorkRoutine.Unreadable fault) {
+            return Optional.of(fault.getMessage());
+        }
     }
 
     private static String inSentence(String label) {

@@ -1,5 +1,7 @@
 package lexicor.server.settings;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +11,7 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.planning.WorkRoutine;
 import lexicor.core.tracking.NoiseTable;
 import lexicor.core.weighing.Assumptions;
 import lexicor.core.weighing.OwnEstimate;
@@ -94,6 +97,13 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
     /** The measurement noise, with the clinic's own figures in their place. */
     public NoiseTable noise(NoiseTable shipped) {
         return shipped.with(noise -> noise.with(number(SettingNames.NOISE + noise.id() + SettingNames.AMOUNT, noise.amount()), number(SettingNames.NOISE + noise.id() + SettingNames.SHARE, noise.share())));
+    }
+
+    /** The clinic's own routines, in the order of their names. */
+    public List<WorkRoutine> routines() {
+        List<WorkRoutine> routines = new ArrayList<>();
+        chosen.forEach((name, text) -> SettingNames.RoutineName.of(name).ifPresent(named -> routines.add(WorkRoutine.read(named.id(), named.region(), text))));
+        return routines.stream().sorted(Comparator.comparing(WorkRoutine::name)).toList();
     }
 
     private double number(String name, double shipped) {

@@ -32,7 +32,7 @@ class PlanApiTest extends AtTheBench {
     void it_keeps_to_the_minutes_and_says_of_each_test_why_it_is_in_or_out() {
         JsonNode plan = plan("?minutes=10", 200);
         assertThat(plan.get("minutes").asDouble()).isLessThanOrEqualTo(10);
-        assertThat(plan.get("steps").valueStream().map(step -> step.get("why").asString())).contains("SAFETY", "INFORMATION");
+        assertThat(plan.get("steps").valueStream().map(step -> step.get("why").asString())).contains("SAFETY", "SERIOUS", "SPREAD");
         assertThat(plan.get("steps").valueStream().filter(step -> step.get("why").asString().equals("INFORMATION"))).allSatisfy(step -> {
             assertThat(step.get("bits").asDouble()).isPositive();
             assertThat(step.get("changes")).isNotEmpty();
@@ -41,6 +41,43 @@ class PlanApiTest extends AtTheBench {
         assertThat(plan("?minutes=0", 200).get("steps")).isEmpty();
         assertThat(plan("?minutes=-1", 400).get("field").asString()).isEqualTo("minutes");
         assertThat(plan("?minutes=soon", 400).get("field").asString()).isEqualTo("minutes");
+    }
+
+    @Test
+    void what_is_put_in_stays_in_and_the_curve_rises_to_its_knee_and_beyond() {
+        JsonNode plan = plan("?minutes=1&with=sh-speed&with=sh-kim", 200);
+        assertThat(plan.get("steps").valueStream().filter(step -> step.get("why").asString().equals("BY_HAND")).map(step -> step.get("testId").asString())).containsExactlyInAnyOrder("sh-speed", "sh-kim");
+        assertThat(plan("?with=sh-spede", 400).get("field").asString()).isEqualTo("with");
+        JsonNode curve = plan("/curve", 200);
+        List<Double> bits = curve.get("points").valueStream().map(point -> point.get("bits").asDouble()).toList();
+        assertThat(bits).isSorted().hasSizeGreaterThan(3);
+        assertThat(curve.at("/knee/minutes").asDouble()).isBetween(1.0, 15.0);
+    }
+
+    @Test
+    void an_order_of_ones_own_is_weighed_and_what_cannot_be_done_is_named() {
+        send(id, visit.tell(Answer.of("facts", "osteoporosis")));
+        send(id, visit.record("sh-look", "quality=skipped"));
+        JsonNode own = plan("/own?test=sh-apprehension&test=sh-relocation&test=sh-arc&test=sh-look&test=sh-neer&test=wr-finkelstein", 200);
+        assertThat(tests(own.get("plan"))).containsExactly("sh-apprehension", "sh-relocation", "sh-arc");
+        assertThat(own.get("skipped").valueStream().map(test -> test.get("testId").asString())).containsExactly("sh-look", "sh-neer", "wr-finkelstein");
+        assertThat(own.at("/skipped/0/why").asString()).isEqualTo("done");
+        assertThat(own.at("/faults/0").asString()).contains("what frightens or hurts goes last");
+        assertThat(plan("/own", 200).at("/plan/steps")).isEmpty();
+        assertThat(plan("/own?test=nothing", 400).get("field").asString()).isEqualTo("test");
+    }
+
+    @Test
+    void results_settle_what_was_planned_and_bring_up_what_tells_more() {
+        assertThat(plan("/again", 200).get("better")).as("no plan was taken").isEmpty();
+        send(id, visit.tell(Answer.of("plan", "sh-rent", "sh-pec", "sh-lateral-slide"), Answer.of("plan-by-hand", "sh-lateral-slide")));
+        JsonNode again = plan("/again", 200);
+        assertThat(again.at("/settled/0/testId").asString()).isEqualTo("sh-pec");
+        assertThat(again.at("/ask/0/testId").asString()).isEqualTo("sh-lateral-slide");
+        assertThat(again.get("better").valueStream()).isNotEmpty().allSatisfy(better -> assertThat(better.get("changes")).isNotEmpty());
+        send(id, visit.tell(Answer.of("plan-kept", "sh-pec", "sh-lateral-slide")));
+        assertThat(plan("/again", 200).get("settled")).isEmpty();
+        assertThat(plan("/again", 200).get("ask")).isEmpty();
     }
 
     @Test

@@ -1,0 +1,166 @@
+package lexicor.server.examinations;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.TestReading;
+import lexicor.core.intake.AnswerCheck;
+import lexicor.core.intake.IntakeState;
+import lexicor.core.intake.Told;
+import lexicor.core.planning.OwnOrder;
+import lexicor.core.planning.Plan;
+import lexicor.core.planning.Planner;
+import lexicor.core.planning.Replanning;
+import lexicor.core.planning.Situation;
+import lexicor.core.weighing.Contest;
+import lexicor.core.weighing.Foresight;
+import lexicor.core.weighing.Ranking;
+import lexicor.core.weighing.TestValue;
+import lexicor.core.weighing.Visit;
+import lexicor.core.weighing.Weighing;
+import lexicor.server.problems.BadInput;
+import org.springframework.stereotype.Component;
+
+/** Asks the core for plans of an examination as it stands. */
+@Component
+class PlanDesk {
+
+    /** Tests that are proposed at a time, once a plan was taken. */
+    private static final int PROPOSED = 2;
+
+    private final Catalogue catalogue;
+    private final Weighing weighing;
+    private final Appraisal appraisal;
+    private final VisitIntake intake;
+    private final TestLaps laps;
+
+    PlanDesk(Catalogue catalogue, Weighing weighing, Appraisal appraisal, VisitIntake intake, TestLaps laps) {
+        this.catalogue = catalogue;
+        this.weighing = weighing;
+        this.appraisal = appraisal;
+        this.intake = intake;
+        this.laps = laps;
+    }
+
+    /** An examination as it stands, ready to be planned. */
+    private record Table(ExaminationService.Recorded recorded, Situation situation, OpenTests open) {
+    }
+
+    private Table table(ExaminationService.Recorded recorded) {
+        ExaminationRow row = recorded.row();
+        IntakeState told = intake.of(recorded);
+        Visit visit = intake.visit(row, told);
+        List<TestReading> readings = appraisal.readings(row, recorded.history(), told);
+        OpenTests open = appraisal.openTests(recorded, told, readings);
+        Optional<String> position = recorded.history().attempts().isEmpty() ? Optional.empty() : recorded.history().standsAt().map(test -> catalogue.test(test).position());
+        Ranking ranking = weighing.weigh(visit, readings, row.seed());
+        return new Table(recorded, new Situation(visit, readings, ranking, open.of(row.region(), readings), position, laps.learnt()), open);
+    }
+
+    /**
+     * The plan for the time there is.
+     *
+     * @param seconds infinite for as many tests as are worth doing
+     * @param byHand  tests that are to be in
+     */
+    PlanJson plan(ExaminationService.Recorded recorded, double seconds, List<String> byHand) {
+        Table table = table(recorded);
+        return json(table, Planner.of(catalogue, weighing, table.situation()).plan(seconds, known("with", byHand)));
+    }
+
+    /** What plans tell against the time that they take. */
+    PlanJson.CurveJson curve(ExaminationService.Recorded recorded) {
+        return PlanJson.CurveJson.of(recorded.lastNumber(), Planner.of(catalogue, weighing, table(recorded).situation()).curve());
+    }
+
+    /** An order of one's own, of which what may not be done now is left out and named. */
+    PlanJson.OwnJson own(ExaminationService.Recorded recorded, List<String> tests) {
+        Table table = table(recorded);
+        List<TestId> own = known("test", tests);
+        OwnOrder order = Planner.of(catalogue, weighing, table.situation()).appraise(own.stream().filter(test -> doable(table, own, test)).toList());
+        List<PlanJson.NotNowJson> skipped = own.stream().filter(test -> !doable(table, own, test)).map(test -> notNow(test, whyNot(table, test))).toList();
+        return new PlanJson.OwnJson(json(table, order.plan()), order.faults().stream().map(fault -> fault.words(catalogue)).toList(), skipped);
+    }
+
+    /** Whether a test may be done in an order: now, or once what it follows on, which is in the order too, calls for it. */
+    private boolean doable(Table table, List<TestId> own, TestId test) {
+        return table.situation().doable().contains(test)
+                || !table.open().closed(test) && !done(table, test) && catalogue.test(test).conduct().after().stream().anyMatch(after -> own.contains(after.test()));
+    }
+
+    private static boolean done(Table table, TestId test) {
+        return table.situation().found().stream().anyMatch(reading -> reading.test().equals(test) && reading.answered());
+    }
+
+    private String whyNot(Table table, TestId test) {
+        if (done(table, test)) {
+            return "done";
+        }
+        if (table.open().closed(test)) {
+            return table.open().whyClosed(test).get(0);
+        }
+        return Optional.ofNullable(table.open().waits(test)).orElse("not a test of this region");
+    }
+
+    /** What results have changed for the plan that was taken; nothing where none was. */
+    PlanJson.ReplanJson again(ExaminationService.Recorded recorded) {
+        Table table = table(recorded);
+        Told told = Told.of(recorded.history().heard());
+        List<TestId> planned = answered(told, AnswerCheck.PLAN);
+        if (planned.isEmpty()) {
+            return new PlanJson.ReplanJson(recorded.lastNumber(), List.of(), List.of(), List.of());
+        }
+        Set<TestId> kept = Set.copyOf(answered(told, AnswerCheck.KEPT));
+        Replanning again = Planner.of(catalogue, weighing, table.situation()).again(planned, Set.copyOf(answered(told, AnswerCheck.BY_HAND)));
+        Map<TestId, TestValue> values = values(table, again.better().stream().limit(PROPOSED).toList());
+        Optional<Contest> contest = Contest.of(table.situation().ranking(), catalogue, table.situation().doable()::contains);
+        return new PlanJson.ReplanJson(recorded.lastNumber(), named(again.settled(), kept), named(again.ask(), kept), values.values().stream().map(value -> better(value, contest)).toList());
+    }
+
+    private List<PlanJson.NamedJson> named(List<TestId> tests, Set<TestId> kept) {
+        return tests.stream().filter(test -> !kept.contains(test)).map(test -> PlanJson.NamedJson.of(test, catalogue)).toList();
+    }
+
+    private PlanJson.BetterJson better(TestValue value, Optional<Contest> contest) {
+        ExaminationTest test = catalogue.test(value.test());
+        List<String> separates = contest.filter(leaders -> leaders.separate().contains(test.id())).map(leaders -> List.of(leaders.one().shortName(), leaders.other().shortName())).orElse(List.of());
+        return new PlanJson.BetterJson(test.id().value(), test.shortName(), test.position(), value.seconds() / 60, separates, AheadJson.of(value, "", true).changes());
+    }
+
+    private static List<TestId> answered(Told told, String question) {
+        return told.values(question).stream().map(TestId::of).toList();
+    }
+
+    private List<TestId> known(String field, List<String> tests) {
+        List<TestId> known = new ArrayList<>();
+        for (String test : tests) {
+            known.add(catalogue.tests().keySet().stream().filter(id -> id.value().equals(test)).findFirst()
+                    .orElseThrow(() -> new BadInput(field, "'" + test + "' is not in the catalogue; allowed: the id of a test in the library, such as " + catalogue.tests().keySet().iterator().next())));
+        }
+        return known;
+    }
+
+    private PlanJson json(Table table, Plan plan) {
+        List<TestId> shown = new ArrayList<>(plan.tests());
+        plan.out().forEach(out -> shown.add(out.test()));
+        List<PlanJson.NotNowJson> locked = catalogue.routine(table.recorded().row().region()).order().stream().filter(table.open()::closed).map(test -> notNow(test, table.open().whyClosed(test).get(0))).toList();
+        return PlanJson.of(table.recorded().lastNumber(), plan, values(table, shown), table.situation().learnt(), locked, catalogue);
+    }
+
+    private PlanJson.NotNowJson notNow(TestId test, String why) {
+        return new PlanJson.NotNowJson(test.value(), catalogue.test(test).shortName(), why);
+    }
+
+    private Map<TestId, TestValue> values(Table table, List<TestId> tests) {
+        Foresight foresight = Foresight.of(weighing, table.situation().visit(), table.situation().found());
+        Map<TestId, TestValue> values = new LinkedHashMap<>();
+        tests.forEach(test -> values.put(test, foresight.value(test, table.situation().position())));
+        return values;
+    }
+}
