@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState, type ReactNode } from "react";
-import { Link } from "react-router";
 import { LockGlyph } from "../intake/LockNotice";
 import type { Schemas } from "../shared/api/client";
 import { ProgressGlyph, progressWords, type Progress } from "../shared/drawings/ProgressGlyph";
@@ -76,7 +75,6 @@ export function OrderRail({ region, order, progress, locked, current, elapsed, p
       <AddTest tests={region.tests.filter((test) => !inOrder.has(test.id))} onGo={onGo} />
       {children}
       <div className="flex shrink-0 items-center gap-1 pr-3 lg:mt-auto lg:flex-wrap lg:px-3">
-        {!changing && <Link to="plan" className="inline-flex min-h-12 items-center rounded border border-edge bg-sheet px-2.5 text-note hover:bg-tan">Plan</Link>}
         <Button look="choice" chosen={changing} className="text-note" onClick={() => { setChanging(!changing); }}>{changing ? "Done" : "Reorder"}</Button>
         {changing && onUsual && <Button className="text-note" onClick={onUsual}>Usual order</Button>}
         <p className="text-note whitespace-nowrap text-soft lg:ml-auto">{elapsed === undefined ? `about ${String(Math.round(planned))} min` : `${String(Math.floor(elapsed))} of ${String(Math.round(planned))} min`}</p>

@@ -29,11 +29,14 @@ interface OrderWishes {
   hidden: ReadonlySet<string>;
   /** Tests of the plan that was taken; none where there is no plan. */
   plan?: ReadonlySet<string>;
+  /** Where tests of the plan are done that can be done in several positions. */
+  positions?: ReadonlyMap<string, string>;
   /** Tests that stand in the order whether they were planned or not: done, or following on what was found. */
   kept?: ReadonlySet<string>;
 }
 
 const NOTHING: ReadonlySet<string> = new Set();
+const NOWHERE: ReadonlyMap<string, string> = new Map();
 
 function inPlan(item: OrderItem, plan: ReadonlySet<string>, kept: ReadonlySet<string>): boolean {
   return item.testIds.some((id) => plan.has(id) || kept.has(id));
@@ -46,11 +49,15 @@ export const NOT_PLANNED = "Not in the plan";
 export const ADDED = "Added";
 
 /** The order of the tests by the patient's position. With an order of one's own, sections follow the rows as they come. */
-export function sections(region: Region, { own, added, hidden, plan = NOTHING, kept = NOTHING }: OrderWishes): OrderSection[] {
+export function sections(region: Region, { own, added, hidden, plan = NOTHING, positions = NOWHERE, kept = NOTHING }: OrderWishes): OrderSection[] {
   const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
   const usual = region.steps.flatMap((step) => rows(step, names).map((item) => ({ name: step.name, position: step.position, item })));
   const visible = usual.map(({ item, ...where }) => ({ ...where, item: { ...item, testIds: item.testIds.filter((id) => !hidden.has(id)) } })).filter(({ item }) => item.testIds.length > 0)
     .map(({ item, ...where }) => ({ ...where, item: { ...item, id: item.testIds[0] ?? item.id } }));
+  const elsewhere = (row: { name: string; position: string; item: OrderItem }) => {
+    const position = positions.get(row.item.id);
+    return position === undefined || position === row.position || row.position === NOT_PLANNED ? row : { ...row, name: position, position };
+  };
   const place = (item: OrderItem) => {
     const found = own.findIndex((id) => item.testIds.includes(id));
     return found < 0 ? own.length : found;
@@ -62,7 +69,7 @@ export function sections(region: Region, { own, added, hidden, plan = NOTHING, k
   const sorted = own.length === 0 ? visible : [...visible, ...beyond].sort((a, b) => place(a.item) - place(b.item));
   const placed = plan.size === 0 ? sorted : [...sorted.filter(({ item }) => inPlan(item, plan, kept)), ...sorted.filter(({ item }) => !inPlan(item, plan, kept)).map((row) => ({ ...row, name: NOT_PLANNED, position: NOT_PLANNED }))];
   const result: OrderSection[] = [];
-  for (const { name, position, item } of placed) {
+  for (const { name, position, item } of placed.map(elsewhere)) {
     const last = result.at(-1);
     if (last?.name === name && last.position === position) {
       last.items.push(item);

@@ -4,15 +4,10 @@ import { choices, latestAttempt, otherSide, type Answer, type Attempt, type Cont
 import type { LiveExamination } from "../examination/useExamination";
 import type { Schemas } from "../shared/api/client";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
+import { PLAN_ANSWERS, useReplan, type Replan } from "../plan/useReplan";
 import { movedBy, rowOf, sections, unplaced, type OrderItem, type OrderSection } from "./order";
 import { usePathways } from "./pathways/usePathways";
 import { stoppedHere } from "./stops";
-
-/** The answer that keeps an order of one's own. */
-const ORDER = "order";
-
-/** The answer that keeps the tests of a plan that was taken. */
-const PLAN = "plan";
 
 const ASKED = "lexicor.asked.";
 
@@ -76,6 +71,8 @@ export interface Bench {
   keepOne: (kept: Attempt, others: Attempt[]) => void;
   moveRow: (item: OrderItem, by: 1 | -1) => void;
   usualOrder: (() => void) | undefined;
+  /** What results have changed for the plan that was taken. */
+  replan: Replan;
   /** Measures that provoking would spoil and that are still missing, with the first of them; asked for once. */
   spoiled: { id: string; names: string[] } | undefined;
   notNow: () => void;
@@ -91,7 +88,7 @@ export function useBench(live: LiveExamination): Bench {
   const involved = live.examination.side;
   const well = otherSide(involved);
   const waiting = live.queue.status === "waiting";
-  const own = state.answers.get(ORDER)?.values ?? [];
+  const own = state.answers.get(PLAN_ANSWERS.order)?.values ?? [];
   const byId = new Map(region.tests.map((test) => [test.id, test]));
   const states = new Map(weighing?.tests.map((each) => [each.testId, each]));
   const done = (id: string) => latestAttempt(state, id, involved) !== undefined;
@@ -101,9 +98,13 @@ export function useBench(live: LiveExamination): Bench {
   const hidden = new Set(region.tests.filter((test) => !done(test.id) && test.id !== state.standAt && (tooEarly(test) || elsewhere(test))).map((test) => test.id));
   const routine = region.steps.flatMap((step) => step.testIds);
   const added = region.tests.map((each) => each.id).filter((id) => !routine.includes(id) && !own.includes(id) && (id === state.standAt || state.attempts.some((each) => each.testId === id)));
-  const plan = new Set(state.answers.get(PLAN)?.values);
+  const plan = new Set(state.answers.get(PLAN_ANSWERS.plan)?.values);
+  const replan = useReplan(live);
+  const planned = new Set([...plan].filter((id) => !replan.settled.some((each) => each.testId === id)));
+  const byHand = state.answers.get(PLAN_ANSWERS.byHand)?.values ?? [];
+  const placed = new Map(state.answers.get(PLAN_ANSWERS.positions)?.values?.map((each) => each.split("@") as [string, string]));
   const kept = new Set(region.tests.filter((each) => each.follows || done(each.id)).map((each) => each.id));
-  const order = sections(region, { own, added, hidden, plan, kept });
+  const order = sections(region, { own, added, hidden, plan: planned, positions: placed, kept });
   const rows = order.flatMap((section) => section.items);
   const row = rowOf(order, state.standAt ?? "") ?? rows[0];
   const test = byId.get(opened ?? (row?.sheet ? row.id : (state.standAt ?? row?.id ?? ""))) ?? byId.get(row?.id ?? "");
@@ -182,7 +183,7 @@ export function useBench(live: LiveExamination): Bench {
     return [...there, isRetrying && other ? { ...nextTry(of, involved, other, way), parts } : newAttempt(of, involved, withWhole(other?.parts ?? [], parts), other, of === test ? way : undefined)];
   };
   return {
-    ways,
+    ways, replan,
     test, row, order, sheet, well, involved, here, there, known, lock: lockOf(test.id), beat, next,
     previous: rows[at - 1],
     closed: live.readOnly || weighing?.safety.state === "SUSPENDED" || (sheet.length > 0 ? row.testIds.every(isLocked) : isLocked(test.id)),
@@ -238,9 +239,12 @@ export function useBench(live: LiveExamination): Bench {
     retry: () => { setRetrying(test.id); },
     sayBefore: (answer) => { live.add(tell([answer], test.id)); },
     keepOne: (kept, others) => { live.add(record([{ ...newAttempt(test, kept.side, kept.parts, kept), tryNumber: kept.tryNumber, supersedes: others.map((each) => each.id) }], test.id)); },
-    moveRow: (item, by) => { live.add(tell([{ question: ORDER, values: movedBy(order, item, by) }], test.id)); },
+    moveRow: (item, by) => {
+      const hand = plan.size > 0 ? [{ question: PLAN_ANSWERS.byHand, values: [...new Set([...byHand, ...item.testIds.filter((id) => plan.has(id))])] }] : [];
+      live.add(tell([{ question: PLAN_ANSWERS.order, values: movedBy(order, item, by) }, ...hand.filter(({ values }) => values.length > 0)], test.id));
+    },
     spoiled: missing[0] ? { id: missing[0], names: missing.map((id) => byId.get(id)?.shortName ?? id) } : undefined,
     notNow: () => { window.localStorage.setItem(ASKED + live.examination.id, "yes"); setAsked(true); },
-    usualOrder: own.length > 0 ? () => { live.add(tell([{ question: ORDER, values: [] }, { question: PLAN, values: [] }], test.id)); } : undefined,
+    usualOrder: own.length > 0 ? () => { live.add(tell(Object.values(PLAN_ANSWERS).map((question) => ({ question, values: [] })), test.id)); } : undefined,
   };
 }

@@ -41,6 +41,7 @@ function Frame({ id }: { id: string }) {
           </p>
           <nav aria-label="Views of this examination" className="flex">
             <Tab to="intake" name="Intake" />
+            <Tab to="plan" name="Plan" />
             <Tab to="." name="Bench" />
             <Tab to="weighing" name="Weighing" />
             <Tab to="conclude" name="Conclude" />
@@ -59,7 +60,7 @@ function Frame({ id }: { id: string }) {
 
 function Tab({ to, name }: { to: string; name: string }) {
   return (
-    <NavLink to={to} end className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-1.5 text-read sm:px-3 ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`}>
+    <NavLink to={to} end className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-1 text-note sm:px-3 sm:text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`}>
       {name}
     </NavLink>
   );

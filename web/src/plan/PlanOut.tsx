@@ -1,11 +1,19 @@
 import type { Schemas } from "../shared/api/client";
+import { effectWords } from "./words";
 
 const WHY: readonly [Schemas["PlanOutJson"]["why"], string][] = [
   ["NO_TIME", "No time for, though they would tell something"], ["TELLS_LITTLE", "Would tell little beside the plan"], ["NO_FIGURES", "No figures for a condition in play"],
 ];
 
-/** The tests that are not in a plan, by why; and those that may not be done. */
-export function PlanOut({ out, locked }: { out: readonly Schemas["PlanOutJson"][]; locked: readonly Schemas["LockedOutJson"][] }) {
+interface PlanOutProps {
+  out: readonly Schemas["PlanOutJson"][];
+  locked: readonly Schemas["NotNowJson"][];
+  /** Absent where nothing can be changed. */
+  onPutIn?: ((testId: string) => void) | undefined;
+}
+
+/** The tests that are not in a plan, by why, each to be put in; and those that may not be done. */
+export function PlanOut({ out, locked, onPutIn }: PlanOutProps) {
   return (
     <div className="no-print mt-5 flex flex-col">
       {locked.length > 0 && (
@@ -19,7 +27,14 @@ export function PlanOut({ out, locked }: { out: readonly Schemas["PlanOutJson"][
         return tests.length > 0 && (
           <details key={why} className="border-t border-line">
             <summary className="flex min-h-12 cursor-pointer items-center text-read font-semibold">{words}, {tests.length}</summary>
-            <p className="pb-2 text-read">{tests.map((test) => test.name).join("; ")}</p>
+            <ul className="pb-2 text-read">
+              {tests.map((test) => (
+                <li key={test.testId} className="flex min-h-12 items-center gap-3 border-t border-line">
+                  {onPutIn && <button type="button" aria-label={`Put in ${test.name}`} onClick={() => { onPutIn(test.testId); }} className="min-h-11 shrink-0 rounded border border-edge bg-sheet px-3 text-note hover:bg-tan">Put in</button>}
+                  <span><strong className="font-semibold">{test.name}</strong> <span className="text-note">{effectWords(test.changes)}</span></span>
+                </li>
+              ))}
+            </ul>
           </details>
         );
       })}

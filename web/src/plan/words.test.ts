@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../shared/api/client";
-import { byPosition, minuteWords, share, summary, whyWords } from "./words";
+import { byPosition, curveWords, minuteWords, secondWords, share, summary, whyWords } from "./words";
 
-const step = (testId: string, position: string, more: Partial<Schemas["PlanStepJson"]> = {}): Schemas["PlanStepJson"] => ({ testId, name: testId, position, minutes: 0.5, why: "INFORMATION", bits: 0.1, changes: [], equipment: [], ...more });
+const step = (testId: string, position: string, more: Partial<Schemas["PlanStepJson"]> = {}): Schemas["PlanStepJson"] => ({ testId, name: testId, position, positions: [position], learnt: false, minutes: 0.5, why: "INFORMATION", bits: 0.1, changes: [], equipment: [], ...more });
 const plan = (steps: Schemas["PlanStepJson"][], bits: number, moves = 0): Schemas["PlanJson"] => ({ knows: 1, minutes: 9.4, moves, bits, steps, out: [], locked: [] });
 
 describe("a plan in words", () => {
@@ -13,16 +13,23 @@ describe("a plan in words", () => {
   });
 
   it("says how much of all it tells, and never more than all", () => {
-    expect(share(plan([], 0.75), plan([], 1.5))).toContain("50 in 100 of what");
-    expect(share(plan([], 1.6), plan([], 1.5))).toContain("100 in 100 of what");
-    expect(share(plan([], 0), plan([], 0))).toBe("No test that is left has figures here.");
+    expect(share(plan([], 0.75), 1.5)).toContain("50 in 100 of what");
+    expect(share(plan([], 1.6), 1.5)).toContain("100 in 100 of what");
+    expect(share(plan([], 0), 0)).toBe("No test that is left has figures here.");
   });
 
   it("says why a test is in, by figures where there are any", () => {
     const change = { conditionId: "x", name: "Full cuff tear", now: 0.17, ifPositive: 0.62, ifNegative: 0.08, live: true };
     expect(whyWords(step("a", "Sitting", { changes: [change] }))).toBe("Full cuff tear: 62 if positive, 8 if negative");
     expect(whyWords(step("a", "Sitting", { why: "DEFINITION", changes: [change] }))).toBe("defines a condition in play; full cuff tear: 62 if positive, 8 if negative");
-    expect(whyWords(step("a", "Sitting", { why: "PICTURE" }))).toContain("picture");
+    expect(whyWords(step("a", "Sitting", { why: "PICTURE", about: "Trigger finger" }))).toBe("belongs to the picture of trigger finger");
+    expect(whyWords(step("a", "Sitting", { why: "BY_HAND" }))).toBe("no figures for a condition in play");
+    expect(secondWords(step("a", "Sitting", { learnt: true }))).toBe("30 s by your own timing");
+  });
+
+  it("tells the curve in words", () => {
+    const curve = { knows: 1, points: [{ minutes: 0, bits: 0, tests: 0 }, { minutes: 4, bits: 1, tests: 6 }, { minutes: 12, bits: 1.25, tests: 15 }], knee: { minutes: 4, bits: 1, tests: 6 } };
+    expect(curveWords(curve, 1.25)).toBe("4 min: 80 in 100; 12 min: 100 in 100. From 4 min each further minute tells much less.");
   });
 
   it("gathers steps by position as they come", () => {

@@ -4,9 +4,18 @@ import { inHundred, sentence } from "../shared/format";
 type Plan = Schemas["PlanJson"];
 type Step = Schemas["PlanStepJson"];
 
+/** Bits below which all tests together tell nothing to speak of. */
+const NEXT_TO_NOTHING = 0.01;
+
 /** Minutes as they are said: "under 1 min", "9 min". */
 export function minuteWords(minutes: number): string {
   return minutes < 1 ? "under 1 min" : `${String(Math.round(minutes))} min`;
+}
+
+/** The time of a test, and whether it is the clinic's own: "40 s", "2 min by your own timing". */
+export function secondWords(step: Step): string {
+  const time = step.minutes < 1.5 ? `${String(Math.round(60 * step.minutes))} s` : minuteWords(step.minutes);
+  return step.learnt ? `${time} by your own timing` : time;
 }
 
 /** What a plan takes: "12 tests, 9 min, 3 changes of position." */
@@ -19,25 +28,43 @@ export function summary(plan: Plan): string {
   return `${String(length)} ${length === 1 ? "test" : "tests"}, ${minuteWords(plan.minutes)}, ${moves}.`;
 }
 
-/** How much of what all tests could tell by figures a plan tells; empty where none has figures. */
-export function share(plan: Plan, free: Plan): string {
-  if (free.bits < 0.01) {
-    return "No test that is left has figures here.";
-  }
-  return `By figures, ${String(Math.min(100, Math.round((100 * plan.bits) / Math.max(free.bits, plan.bits))))} in 100 of what all tests could tell.`;
+/** How much of `most` bits a plan tells, in 100; never more than all. */
+export function shareOf(plan: Pick<Plan, "bits">, most: number): string {
+  return most < NEXT_TO_NOTHING ? "–" : String(Math.min(100, Math.round((100 * plan.bits) / Math.max(most, plan.bits))));
 }
 
-/** Why a test is in. */
+/** How much of what all tests could tell by figures a plan tells. */
+export function share(plan: Pick<Plan, "bits">, most: number): string {
+  return most < NEXT_TO_NOTHING ? "No test that is left has figures here." : `By figures, ${shareOf(plan, most)} in 100 of what all tests could tell.`;
+}
+
+/** What both answers would do to the condition that a test says most about; empty where it has no figures. */
+export function effectWords(changes: readonly Schemas["AheadChangeJson"][]): string {
+  const [change] = changes;
+  return change ? `${change.name}: ${inHundred(change.ifPositive)} if positive, ${inHundred(change.ifNegative)} if negative` : "";
+}
+
+/** Why a test is in, in one line. */
 export function whyWords(step: Step): string {
-  const [change] = step.changes;
-  const figures = change ? `${change.name}: ${inHundred(change.ifPositive)} if positive, ${inHundred(change.ifNegative)} if negative` : "";
+  const figures = effectWords(step.changes);
+  const about = sentence(step.about ?? "a condition in play");
+  const joined = (reason: string) => (figures ? `${reason}; ${sentence(figures)}` : reason);
   switch (step.why) {
-    case "SAFETY": return "belongs to every examination of an arm";
+    case "SAFETY": return "belongs to every examination here";
     case "MEASURE": return "before provoking, which would spoil it";
-    case "DEFINITION": return ["defines a condition in play", figures && sentence(figures)].filter(Boolean).join("; ");
-    case "PICTURE": return "belongs to the picture of a condition without figures";
+    case "SERIOUS": return joined(`serious, first served: ${about}`);
+    case "SPREAD": return joined(`likely: ${about}`);
+    case "DEFINITION": return joined(`defines ${about}`);
+    case "PICTURE": return joined(`belongs to the picture of ${about}`);
+    case "BY_HAND": return figures || "no figures for a condition in play";
     case "INFORMATION": return figures;
   }
+}
+
+/** The curve for those who do not see it. */
+export function curveWords(curve: Schemas["PlanCurveJson"], most: number): string {
+  const points = curve.points.filter((point) => point.tests > 0).map((point) => `${minuteWords(point.minutes)}: ${shareOf(point, most)} in 100`);
+  return `${points.join("; ")}.${curve.knee ? ` From ${minuteWords(curve.knee.minutes)} each further minute tells much less.` : ""}`;
 }
 
 /** Steps gathered by the position they are done in, as they come. */

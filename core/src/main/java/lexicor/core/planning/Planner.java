@@ -90,8 +90,10 @@ public final class Planner {
         Map<TestId, Why> use = purposes.all();
         List<TestId> open = planned.stream().filter(situation.doable()::contains).toList();
         List<TestId> settled = open.stream().filter(test -> !use.containsKey(test)).toList();
-        JointInformation rest = nothing.with(open.stream().filter(use::containsKey).toList());
-        List<TestId> better = situation.doable().stream().filter(test -> !planned.contains(test) && rest.gain(test) >= catalogue.effort().leastBits())
+        List<TestId> left = open.stream().filter(use::containsKey).toList();
+        JointInformation rest = nothing.with(left);
+        double best = left.stream().mapToDouble(test -> nothing.gain(test) / candidate(test).seconds()).max().orElse(0);
+        List<TestId> better = situation.doable().stream().filter(test -> !planned.contains(test) && rest.gain(test) >= catalogue.effort().leastBits() && rest.gain(test) / candidate(test).seconds() > best)
                 .sorted(Comparator.comparingDouble((TestId test) -> rest.gain(test) / candidate(test).seconds()).reversed()).toList();
         return new Replanning(settled.stream().filter(test -> !byHand.contains(test)).toList(), settled.stream().filter(byHand::contains).toList(), better);
     }

@@ -70,7 +70,7 @@ class PlanApiTest extends AtTheBench {
     @Test
     void results_settle_what_was_planned_and_bring_up_what_tells_more() {
         assertThat(plan("/again", 200).get("better")).as("no plan was taken").isEmpty();
-        send(id, visit.tell(Answer.of("plan", "sh-rent", "sh-pec", "sh-lateral-slide"), Answer.of("plan-by-hand", "sh-lateral-slide")));
+        send(id, visit.tell(Answer.of("plan", "sh-pec", "sh-lateral-slide"), Answer.of("plan-by-hand", "sh-lateral-slide")));
         JsonNode again = plan("/again", 200);
         assertThat(again.at("/settled/0/testId").asString()).isEqualTo("sh-pec");
         assertThat(again.at("/ask/0/testId").asString()).isEqualTo("sh-lateral-slide");
