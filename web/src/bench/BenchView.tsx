@@ -17,7 +17,7 @@ import { KeysSheet } from "./KeysSheet";
 import { HeadButtons, LastReading } from "./LastReading";
 import { LeaveOut } from "./LeaveOut";
 import { OrderRail } from "./OrderRail";
-import { plannedMinutes } from "./order";
+import { plannedMinutes, unplaced } from "./order";
 import { PathwayOffers, PathwayStrip } from "./pathways/PathwayStrip";
 import { PositionBeat } from "./PositionBeat";
 import { RankingPanel } from "./RankingPanel";
@@ -49,6 +49,7 @@ export function BenchView() {
   const { test, row, here, known, closed, sheet, beat } = bench;
   const names = useMemo(() => new Map(region.tests.map((each) => [each.id, each])), [region]);
 
+  const ordered = new Set(bench.order.filter((section) => !unplaced(section)).flatMap((section) => section.items.flatMap((item) => item.testIds)));
   const isLeaving = leaving === test.id;
   const forward = () => { if (!bench.forward()) { void navigate("weighing"); } };
   const quality = test.parts.find((part) => part.key === "quality")?.options.filter((option) => option.value !== "skipped") ?? [];
@@ -75,7 +76,7 @@ export function BenchView() {
   return (
     <main className={`grid min-h-0 flex-1 grid-cols-1 ${reachLeft ? "lg:grid-cols-[21rem_minmax(0,1fr)_13rem] lg:[&>aside]:order-first lg:[&>nav]:order-last" : "lg:grid-cols-[13rem_minmax(0,1fr)_21rem]"}`}>
       <OrderRail region={region} order={bench.order} locked={bench.locked} progress={bench.progress} current={state.standAt ?? row.id} elapsed={elapsed} planned={plannedMinutes(region, bench.order)}
-        onGo={bench.go} onMove={bench.moveRow} onUsual={bench.usualOrder}><PathwayOffers offers={bench.ways.offers} onFollow={bench.ways.follow} /><ReplanPanel {...bench.replan} /><AgainList live={live} onGo={bench.go} /></OrderRail>
+        onGo={bench.go} onMove={bench.moveRow} onUsual={bench.usualOrder}><PathwayOffers offers={bench.ways.offers} onFollow={bench.ways.follow} /><AgainList live={live} onGo={bench.go} /></OrderRail>
       <div className="flex min-w-0 flex-col gap-1 px-4 py-1 lg:overflow-y-auto lg:px-5">
         {bench.ways.following && <PathwayStrip following={bench.ways.following} current={sheet.length > 0 ? "" : test.id} waiting={live.queue.status === "waiting"} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />}
         {weighing && <SafetyStrip safety={weighing.safety} onTell={bench.sayBefore} />}
@@ -104,7 +105,9 @@ export function BenchView() {
                 {bench.mayRetry && <p className="flex items-center gap-3"><span>Let the arm rest, a few small swings, then once more.</span><Button onClick={bench.retry}>Second try</Button></p>}
               </ReadingStrip>
             )}
-            <div className="bottom-0 mt-auto [@media(min-height:600px)]:sticky bg-paper pb-1">
+            <div className="mt-auto" />
+            <ReplanPanel {...bench.replan} />
+            <div className="bottom-0 [@media(min-height:600px)]:sticky bg-paper pb-1">
               {isLeaving ? <LeaveOut onReason={bench.leaveOut} onCancel={() => { setLeaving(undefined); }} /> : (
                 <div className="flex flex-wrap gap-2">
                   <Button look={here || closed || !hasNothing ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" disabled={closed || !hasNothing} onClick={bench.nothingBoth}>{sheet.length > 0 ? "All else normal, both sides" : "Nothing, both sides"}</Button>
@@ -118,7 +121,7 @@ export function BenchView() {
           </>
         )}
       </div>
-      <RankingPanel weighing={weighing} ended={live.readOnly} upToDate={live.upToDate} waiting={waiting} current={test.id} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />
+      <RankingPanel weighing={weighing} ended={live.readOnly} upToDate={live.upToDate} waiting={waiting} current={test.id} ordered={ordered} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />
       <KeysSheet open={keysOpen} onOpenChange={setKeysOpen} keys={keys} single={single} onSingle={setSingle} />
     </main>
   );

@@ -6,6 +6,8 @@ import { Button } from "../shared/ui/Button";
 interface NextTestProps {
   weighing: Schemas["WeighingJson"];
   current: string;
+  /** Tests that stand in the order, as it is now. */
+  ordered: ReadonlySet<string>;
   testName: (id: string) => string;
   onGo: (testId: string) => void;
 }
@@ -13,7 +15,7 @@ interface NextTestProps {
 type Ahead = Schemas["AheadJson"];
 
 /** What the test at hand could do, and which open test is the best next, with its answers both ways. */
-export function NextTest({ weighing, current, testName, onGo }: NextTestProps) {
+export function NextTest({ weighing, current, ordered, testName, onGo }: NextTestProps) {
   const here = weighing.ahead.find((each) => each.testId === current);
   const best = weighing.ahead.find((each) => each.worthDoing && each.testId !== current);
   const better = best && (!here || best.bits / best.seconds > (1.05 * here.bits) / here.seconds) ? best : undefined;
@@ -30,7 +32,7 @@ export function NextTest({ weighing, current, testName, onGo }: NextTestProps) {
           <div className="mt-1 flex items-center justify-between gap-2">
             <p className="text-note leading-tight">
               <strong>Next best: {testName(better.testId)}</strong>, {seconds(better)}
-              {better.moves && " with a change of position"}{!better.inOrder && ", not in the order"}.{here && ` ${reason(better)}`}
+              {better.moves && " with a change of position"}{!ordered.has(better.testId) && ", not in the order"}.{here && ` ${reason(better)}`}
             </p>
             <Button onClick={() => { onGo(better.testId); }} aria-label={`Go to ${testName(better.testId)}`}>Go</Button>
           </div>

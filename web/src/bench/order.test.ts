@@ -43,7 +43,8 @@ describe("the order", () => {
 
   it("keeps what was done, or follows on a finding, beside a plan", () => {
     const order = sections(region, { ...none, own: ["arc"], plan: new Set(["arc"]), kept: new Set(["relocate", "look"]) });
-    expect(order.map((section) => [section.name, section.items.map((item) => item.id)])).toEqual([["Standing", ["arc", "look"]], ["Supine", ["relocate"]], [NOT_PLANNED, ["fear"]]]);
+    expect(order.map((section) => [section.name, section.items.map((item) => item.id)])).toEqual([["Standing", ["arc", "look"]], ["Supine", ["relocate"]], [NOT_PLANNED, ["wall", "fear"]]]);
+    expect(rowOf(order, "look")).toMatchObject({ testIds: ["look"], sheet: false });
   });
 
   it("follows an order of one's own, changing position as often as it asks for", () => {

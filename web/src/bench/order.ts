@@ -38,8 +38,14 @@ interface OrderWishes {
 const NOTHING: ReadonlySet<string> = new Set();
 const NOWHERE: ReadonlyMap<string, string> = new Map();
 
-function inPlan(item: OrderItem, plan: ReadonlySet<string>, kept: ReadonlySet<string>): boolean {
-  return item.testIds.some((id) => plan.has(id) || kept.has(id));
+/** The part of a row that holds these tests; what is left of a sheet is a test with its own name, or none at all. */
+function partOf(item: OrderItem, names: ReadonlyMap<string, string>, holds: (id: string) => boolean): OrderItem[] {
+  const testIds = item.testIds.filter(holds);
+  const [id] = testIds;
+  if (id === undefined || testIds.length === item.testIds.length) {
+    return id === undefined ? [] : [item];
+  }
+  return [testIds.length > 1 ? { ...item, id, testIds } : { id, name: names.get(id) ?? id, testIds, sheet: false }];
 }
 
 /** The name of the section of tests that a plan leaves out. */
@@ -67,7 +73,11 @@ export function sections(region: Region, { own, added, hidden, plan = NOTHING, p
     return test && !hidden.has(id) && !usual.some(({ item }) => item.testIds.includes(id)) ? [{ name: test.position, position: test.position, item: { id, name: test.shortName, testIds: [id], sheet: false } }] : [];
   });
   const sorted = own.length === 0 ? visible : [...visible, ...beyond].sort((a, b) => place(a.item) - place(b.item));
-  const placed = plan.size === 0 ? sorted : [...sorted.filter(({ item }) => inPlan(item, plan, kept)), ...sorted.filter(({ item }) => !inPlan(item, plan, kept)).map((row) => ({ ...row, name: NOT_PLANNED, position: NOT_PLANNED }))];
+  const planned = (id: string) => plan.has(id) || kept.has(id);
+  const placed = plan.size === 0 ? sorted : [
+    ...sorted.flatMap(({ item, ...where }) => partOf(item, names, planned).map((part) => ({ ...where, item: part }))),
+    ...sorted.flatMap(({ item }) => partOf(item, names, (id) => !planned(id)).map((part) => ({ name: NOT_PLANNED, position: NOT_PLANNED, item: part }))),
+  ];
   const result: OrderSection[] = [];
   for (const { name, position, item } of placed.map(elsewhere)) {
     const last = result.at(-1);

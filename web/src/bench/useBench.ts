@@ -4,6 +4,7 @@ import { choices, latestAttempt, otherSide, type Answer, type Attempt, type Cont
 import type { LiveExamination } from "../examination/useExamination";
 import type { Schemas } from "../shared/api/client";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
+import { placesOf } from "../plan/ordering";
 import { PLAN_ANSWERS, useReplan, type Replan } from "../plan/useReplan";
 import { movedBy, rowOf, sections, unplaced, type OrderItem, type OrderSection } from "./order";
 import { usePathways } from "./pathways/usePathways";
@@ -102,7 +103,7 @@ export function useBench(live: LiveExamination): Bench {
   const replan = useReplan(live);
   const planned = new Set([...plan].filter((id) => !replan.settled.some((each) => each.testId === id)));
   const byHand = state.answers.get(PLAN_ANSWERS.byHand)?.values ?? [];
-  const placed = new Map(state.answers.get(PLAN_ANSWERS.positions)?.values?.map((each) => each.split("@") as [string, string]));
+  const placed = placesOf(state.answers.get(PLAN_ANSWERS.positions)?.values ?? [], region.tests);
   const kept = new Set(region.tests.filter((each) => each.follows || done(each.id)).map((each) => each.id));
   const order = sections(region, { own, added, hidden, plan: planned, positions: placed, kept });
   const rows = order.flatMap((section) => section.items);

@@ -32,7 +32,7 @@ function Frame({ id }: { id: string }) {
   const { person, side, otherSideInvolved, region } = live.examination;
   const what = affected(side, otherSideInvolved, region);
   return (
-    <div className="flex min-h-dvh flex-col lg:h-dvh lg:min-h-0 print:h-auto">
+    <div className="flex min-h-dvh flex-col lg:h-dvh lg:min-h-0 print:block print:h-auto print:min-h-0">
       <header className="no-print">
         <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-5 py-1">
           <Wordmark />
@@ -52,7 +52,7 @@ function Frame({ id }: { id: string }) {
         </div>
         <SigningStrip signing={live.examination.signing} />
       </header>
-      <p className="hidden px-5 text-note print:block">{person.code} · {whoIs(person)} · {what} · decision support, the therapist concludes</p>
+      <p className="print-head hidden px-5 text-note print:block">{person.code} · {whoIs(person)} · {what} · decision support, the therapist concludes</p>
       <Outlet context={live} />
     </div>
   );

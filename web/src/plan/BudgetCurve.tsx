@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import type { Schemas } from "../shared/api/client";
-import { curveWords, minuteWords } from "./words";
+import { beyondFigures, curveWords, minuteWords } from "./words";
 
 type Point = Schemas["PlanPointJson"];
 
@@ -34,6 +34,7 @@ export function BudgetCurve({ curve, most, proposed, own }: { curve: Schemas["Pl
         <text x={WIDTH - 10} y={HEIGHT - 3} textAnchor="end" fontSize={12} fill="var(--color-soft)">minutes</text>
         <text x={2} y={11} fontSize={12} fill="var(--color-soft)">in 100 of what all tests could tell</text>
         <polyline points={curve.points.map((point) => `${x(point.minutes).toFixed(1)},${y(point.bits).toFixed(1)}`).join(" ")} fill="none" stroke="var(--color-ink)" strokeWidth={2} strokeLinejoin="round" />
+        {longest > last.minutes && <line x1={x(last.minutes)} x2={x(longest)} y1={y(last.bits)} y2={y(last.bits)} stroke="var(--color-ink)" strokeWidth={2} strokeDasharray="2 4" />}
         {curve.knee && (
           <>
             <line x1={x(curve.knee.minutes)} x2={x(curve.knee.minutes)} y1={y(curve.knee.bits)} y2={HEIGHT - BOTTOM} stroke="var(--color-ink)" strokeDasharray="3 3" />
@@ -43,7 +44,7 @@ export function BudgetCurve({ curve, most, proposed, own }: { curve: Schemas["Pl
         <circle cx={x(proposed.minutes)} cy={y(proposed.bits)} r={5.5} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={1.5} />
         {own && <rect x={x(own.minutes) - 5.5} y={y(own.bits) - 5.5} width={11} height={11} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={2} />}
       </svg>
-      <p className="text-note">{curve.knee ? <><strong>▲ {minuteWords(curve.knee.minutes)}:</strong> from here each further minute tells much less. </> : null}<span className="text-soft">● the proposal{own && " · □ yours"}</span></p>
+      <p className="text-note">{curve.knee ? <><strong>▲ {minuteWords(curve.knee.minutes)}:</strong> from here each further minute tells much less. </> : null}{beyondFigures(curve, (own ?? proposed).minutes)} <span className="text-soft">● the proposal{own && " · □ yours"}</span></p>
     </figure>
   );
 }

@@ -9,7 +9,7 @@ import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { BudgetCurve } from "./BudgetCurve";
 import { Comparison } from "./Comparison";
-import { inOrderOf } from "./ordering";
+import { inOrderOf, placeOf } from "./ordering";
 import { PlanOut } from "./PlanOut";
 import { PlanSteps } from "./PlanSteps";
 import { PocketCard } from "./PocketCard";
@@ -31,7 +31,7 @@ export function PlanView() {
   if (proposed.isError) {
     return <Message page title="The plan could not be made" action={<Button look="primary" onClick={() => void proposed.refetch()}>Try again</Button>}>The usual order at the bench is there all the same.</Message>;
   }
-  if (!proposed.data || (draft && !own.data && !own.isError)) {
+  if (!proposed.data) {
     return <Waiting page what="the plan" />;
   }
   const mine = draft ? own.data : undefined;
@@ -43,7 +43,7 @@ export function PlanView() {
     const values = plan.steps.map((step) => step.testId);
     const [first] = values;
     if (first) {
-      const positions = plan.steps.filter((step) => step.position !== step.positions[0]).map((step) => `${step.testId}@${step.position}`);
+      const positions = plan.steps.filter((step) => step.position !== step.positions[0]).map((step) => placeOf(step.testId, step.position));
       const byHand = draft?.byHand.filter((id) => values.includes(id)) ?? [];
       live.add(tell([{ question: PLAN_ANSWERS.order, values }, { question: PLAN_ANSWERS.plan, values }, { question: PLAN_ANSWERS.byHand, values: byHand }, { question: PLAN_ANSWERS.positions, values: positions }, { question: PLAN_ANSWERS.kept, values: [] }], first));
       live.add(move(first));
@@ -63,7 +63,7 @@ export function PlanView() {
         </div>
         <p role="status" className="mt-2 min-h-7 text-read">{busy ? "Planning …" : <>{draft && <strong>Mine, from {draft.from}: </strong>}{summary(plan)} {share(plan, most)}</>}</p>
         <div className="mt-2 flex flex-wrap gap-2">
-          <Button look="primary" className="px-6" disabled={live.readOnly || plan.steps.length === 0} onClick={take}>Do it in this order</Button>
+          <Button look="primary" className="px-6" disabled={live.readOnly || plan.steps.length === 0 || own.isFetching} onClick={take}>Do it in this order</Button>
           {draft && <Button onClick={desk.propose}>Back to the proposal</Button>}
           {desk.undo && <Button onClick={desk.undo}>Undo</Button>}
           {routines.data && !live.readOnly && <RoutineChoice routines={routines.data} onChoose={(routine) => { desk.begin(routine.steps.map((step) => step.testId), `“${routine.name}”`); }} />}
@@ -75,7 +75,7 @@ export function PlanView() {
             {own.isError && <p role="alert" className="border-l-4 border-for pl-3 text-read">Your order could not be weighed. The proposal is shown; yours is kept.</p>}
             {plan.steps.length === 0
               ? <p className="border-l-4 border-ink pl-3 text-read">{plan.locked.length > 0 && plan.out.length === 0 ? "Every test is done or locked. See below why, or conclude from what there is." : draft ? "No test is left in. Put some in below." : "Nothing fits into this time, or nothing that is left is worth doing."} <Link to="../conclude" relative="path" className="underline">Conclude</Link></p>
-              : <PlanSteps steps={plan.steps} onMove={change.onMove} onLeaveOut={desk.leaveOut} />}
+              : <PlanSteps steps={plan.steps} byHand={draft?.byHand ?? []} onMove={change.onMove} onLeaveOut={desk.leaveOut} />}
             <PlanOut out={plan.out} locked={plan.locked} onPutIn={change.onPutIn} />
             <p className="mt-5 text-note text-soft">A proposal by published figures and working estimates. The therapist decides; local scope and protocols rule.</p>
           </div>

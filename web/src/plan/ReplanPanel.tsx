@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { Button } from "../shared/ui/Button";
 import { listed } from "../shared/format";
 import type { Replan } from "./useReplan";
@@ -9,25 +10,26 @@ export function ReplanPanel({ settled, ask, better, keep, leaveOut, putIn }: Rep
     return null;
   }
   return (
-    <section aria-label="The plan since" className="flex w-56 shrink-0 flex-col gap-2 border-line px-3 py-2 text-note leading-snug lg:w-auto lg:border-t">
+    <section aria-label="The plan since" className="flex flex-col border-t border-line text-note leading-snug">
       {settled.length > 0 && (
-        <div>
-          <p><strong>Settled, out of the plan:</strong> {listed(settled.map((test) => test.name))}.</p>
-          <Button className="mt-1 text-note" onClick={() => { keep(settled.map((test) => test.testId)); }}>Keep {settled.length === 1 ? "it" : "them"}</Button>
-        </div>
+        <Line action={<Button className="text-note" onClick={() => { keep(settled.map((test) => test.testId)); }}>Keep {settled.length === 1 ? "it" : "them"}</Button>}>
+          <strong>Settled, out of the plan:</strong> {listed(settled.map((test) => test.name))}.
+        </Line>
       )}
       {ask.map((test) => (
-        <div key={test.testId}>
-          <p><strong>{test.name}</strong> would settle nothing more. You put it in.</p>
-          <span className="mt-1 flex gap-1"><Button className="text-note" aria-label={`Leave out ${test.name}`} onClick={() => { leaveOut(test.testId); }}>Leave out</Button><Button className="text-note" aria-label={`Keep ${test.name}`} onClick={() => { keep([test.testId]); }}>Keep</Button></span>
-        </div>
+        <Line key={test.testId} action={<><Button className="text-note" aria-label={`Leave out ${test.name}`} onClick={() => { leaveOut(test.testId); }}>Leave out</Button><Button className="text-note" aria-label={`Keep ${test.name}`} onClick={() => { keep([test.testId]); }}>Keep</Button></>}>
+          <strong>{test.name}</strong> would settle nothing more. You put it in: leave it out?
+        </Line>
       ))}
       {better.map((test) => (
-        <div key={test.testId}>
-          <p><strong>Would now tell more: {test.name}</strong>, {test.position.toLowerCase()}. {test.separates.length > 0 && `Tells ${listed(test.separates)} apart. `}{effectWords(test.changes)}.</p>
-          <Button className="mt-1 text-note" aria-label={`Put in ${test.name}`} onClick={() => { putIn(test.testId); }}>Put in</Button>
-        </div>
+        <Line key={test.testId} action={<Button className="text-note" aria-label={`Put in ${test.name}`} onClick={() => { putIn(test.testId); }}>Put in</Button>}>
+          <strong>Would now tell more: {test.name}</strong>, {test.position.toLowerCase()}. {test.separates.length > 0 && `Tells ${listed(test.separates)} apart. `}{effectWords(test.changes)}.
+        </Line>
       ))}
     </section>
   );
+}
+
+function Line({ action, children }: { action: ReactNode; children: ReactNode }) {
+  return <div className="flex min-h-12 items-center justify-between gap-3"><p>{children}</p><span className="flex shrink-0 gap-1">{action}</span></div>;
 }

@@ -25,6 +25,25 @@ export function inOrderOf<Step extends { testId: string }>(steps: readonly Step[
   return steps.filter((step) => tests.includes(step.testId)).sort((a, b) => tests.indexOf(a.testId) - tests.indexOf(b.testId));
 }
 
+/** A position as it stands in an answer: "Sitting at the table" as "sitting-at-the-table". */
+function slug(position: string): string {
+  return position.toLowerCase().replaceAll(" ", "-");
+}
+
+/** The answer that a test is done in this position. */
+export function placeOf(test: string, position: string): string {
+  return `${test}--${slug(position)}`;
+}
+
+/** The positions of such answers, as the region's tests call them; what they do not know is left out. */
+export function placesOf(answers: readonly string[], known: readonly Test[]): Map<string, string> {
+  return new Map(answers.flatMap((answer) => {
+    const [test = "", place] = answer.split("--");
+    const position = known.map((each) => each.position).find((each) => slug(each) === place);
+    return position === undefined ? [] : [[test, position] as const];
+  }));
+}
+
 /** A plan that was changed by hand. */
 export interface Draft {
   tests: string[];

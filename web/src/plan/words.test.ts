@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../shared/api/client";
-import { byPosition, curveWords, minuteWords, secondWords, share, summary, whyWords } from "./words";
+import { beyondFigures, byPosition, curveWords, minuteWords, secondWords, share, summary, whyWords } from "./words";
 
 const step = (testId: string, position: string, more: Partial<Schemas["PlanStepJson"]> = {}): Schemas["PlanStepJson"] => ({ testId, name: testId, position, positions: [position], learnt: false, minutes: 0.5, why: "INFORMATION", bits: 0.1, changes: [], equipment: [], ...more });
 const plan = (steps: Schemas["PlanStepJson"][], bits: number, moves = 0): Schemas["PlanJson"] => ({ knows: 1, minutes: 9.4, moves, bits, steps, out: [], locked: [] });
@@ -22,9 +22,16 @@ describe("a plan in words", () => {
     const change = { conditionId: "x", name: "Full cuff tear", now: 0.17, ifPositive: 0.62, ifNegative: 0.08, live: true };
     expect(whyWords(step("a", "Sitting", { changes: [change] }))).toBe("Full cuff tear: 62 if positive, 8 if negative");
     expect(whyWords(step("a", "Sitting", { why: "DEFINITION", changes: [change] }))).toBe("defines a condition in play; full cuff tear: 62 if positive, 8 if negative");
+    expect(whyWords(step("a", "Sitting", { why: "SERIOUS", about: "Full cuff tear", changes: [change] }))).toBe("serious, first served: full cuff tear: 62 if positive, 8 if negative");
     expect(whyWords(step("a", "Sitting", { why: "PICTURE", about: "Trigger finger" }))).toBe("belongs to the picture of trigger finger");
     expect(whyWords(step("a", "Sitting", { why: "BY_HAND" }))).toBe("no figures for a condition in play");
     expect(secondWords(step("a", "Sitting", { learnt: true }))).toBe("30 s by your own timing");
+  });
+
+  it("says where figures end and the plan goes on", () => {
+    const curve = { knows: 1, points: [{ minutes: 0, bits: 0, tests: 0 }, { minutes: 2, bits: 1, tests: 3 }], knee: null };
+    expect(beyondFigures(curve, 9)).toContain("After 2 min figures have nothing to add");
+    expect(beyondFigures(curve, 2)).toBe("");
   });
 
   it("tells the curve in words", () => {

@@ -41,24 +41,35 @@ export function share(plan: Pick<Plan, "bits">, most: number): string {
 /** What both answers would do to the condition that a test says most about; empty where it has no figures. */
 export function effectWords(changes: readonly Schemas["AheadChangeJson"][]): string {
   const [change] = changes;
-  return change ? `${change.name}: ${inHundred(change.ifPositive)} if positive, ${inHundred(change.ifNegative)} if negative` : "";
+  return change ? `${change.name}: ${bothWays(change)}` : "";
+}
+
+function bothWays(change: Schemas["AheadChangeJson"]): string {
+  return `${inHundred(change.ifPositive)} if positive, ${inHundred(change.ifNegative)} if negative`;
 }
 
 /** Why a test is in, in one line. */
 export function whyWords(step: Step): string {
   const figures = effectWords(step.changes);
   const about = sentence(step.about ?? "a condition in play");
-  const joined = (reason: string) => (figures ? `${reason}; ${sentence(figures)}` : reason);
+  const own = step.changes.find((change) => change.name === step.about);
+  const because = (reason: string) => (own ? `${reason} ${about}: ${bothWays(own)}` : figures ? `${reason} ${about}; ${sentence(figures)}` : `${reason} ${about}`);
   switch (step.why) {
     case "SAFETY": return "belongs to every examination here";
     case "MEASURE": return "before provoking, which would spoil it";
-    case "SERIOUS": return joined(`serious, first served: ${about}`);
-    case "SPREAD": return joined(`likely: ${about}`);
-    case "DEFINITION": return joined(`defines ${about}`);
-    case "PICTURE": return joined(`belongs to the picture of ${about}`);
+    case "SERIOUS": return because("serious, first served:");
+    case "SPREAD": return because("likely:");
+    case "DEFINITION": return because("defines");
+    case "PICTURE": return because("belongs to the picture of");
     case "BY_HAND": return figures || "no figures for a condition in play";
     case "INFORMATION": return figures;
   }
+}
+
+/** What to say of a plan that goes on where figures have ended; empty where it does not. */
+export function beyondFigures(curve: Schemas["PlanCurveJson"], minutes: number): string {
+  const end = curve.points.at(-1)?.minutes ?? 0;
+  return end > 0 && minutes > 1.25 * end ? `After ${minuteWords(end)} figures have nothing to add: the rest serves definitions, pictures and measures.` : "";
 }
 
 /** The curve for those who do not see it. */

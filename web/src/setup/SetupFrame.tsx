@@ -7,7 +7,7 @@ export function SetupFrame() {
   const { roles } = usePerson();
   const administrator = roles.includes("ADMINISTRATOR");
   const places = [
-    ["schools", "Schools"], ["thresholds", "Thresholds"], ["estimates", "Starting estimates"], ["weighing", "Weighing"], ["notes", "Notes"], ["noise", "Measurement noise"], ["screen", "Screen and units"],
+    ["schools", "Schools"], ["thresholds", "Thresholds"], ["estimates", "Starting estimates"], ["weighing", "Weighing"], ["routines", "Routines"], ["notes", "Notes"], ["noise", "Measurement noise"], ["screen", "Screen and units"],
     ...(administrator || roles.includes("STEWARD") ? [["changes", "Who changed what"]] : []),
     ...(administrator ? [["accounts", "Accounts"], ["audit", "Audit"]] : []),
     ["password", "My password"],

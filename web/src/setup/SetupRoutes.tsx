@@ -8,6 +8,7 @@ import { EstimatesView } from "./EstimatesView";
 import { NoiseView } from "./NoiseView";
 import { NotesView } from "./NotesView";
 import { PasswordView } from "./PasswordView";
+import { RoutinesView } from "./RoutinesView";
 import { SchoolsView } from "./SchoolsView";
 import { ScreenView } from "./ScreenView";
 import { SetupFrame } from "./SetupFrame";
@@ -26,6 +27,7 @@ export default function SetupRoutes() {
         <Route path="thresholds" element={<ThresholdsView />} />
         <Route path="estimates" element={<EstimatesView />} />
         <Route path="weighing" element={<WeighingSetupView />} />
+        <Route path="routines" element={<RoutinesView />} />
         <Route path="notes" element={<NotesView />} />
         <Route path="noise" element={<NoiseView />} />
         <Route path="screen" element={<ScreenView />} />

@@ -20,6 +20,7 @@ export const keys = {
   planCurve: (id: string, number: number) => ["plan-curve", id, number] as const,
   ownPlan: (id: string, number: number, tests: string) => ["own-plan", id, number, tests] as const,
   replan: (id: string, number: number) => ["replan", id, number] as const,
+  routineCheck: (region: string, text: string) => ["routine-check", region, text] as const,
   routines: (region: string) => ["routines", region] as const,
   again: (id: string, number: number) => ["again", id, number] as const,
   recomputed: (id: string, version: number) => ["recomputed", id, version] as const,

@@ -73,6 +73,9 @@ class AccessibilityJourneyTest {
             clean(page, "note", page.getByText("Where it stands"));
             page.navigate(examination + "/plan");
             clean(page, "plan", page.getByText("A proposal by published figures"));
+            page.getByRole(AriaRole.COMBOBOX).selectOption("Shoulder, quick");
+            clean(page, "plan of one's own", page.getByText("Changes of position").first());
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the proposal")).click();
             page.navigate(examination + "/intake");
             clean(page, "intake", page.getByText("Where it starts"));
             page.navigate(Suite.server().address() + "/?state=SUSPENDED");
@@ -118,6 +121,8 @@ class AccessibilityJourneyTest {
             clean(page, "estimates", page.getByText("Subacromial pain"));
             page.navigate(Suite.server().address() + "/setup/weighing");
             clean(page, "assumptions", page.getByText("Between studies").first());
+            page.navigate(Suite.server().address() + "/setup/routines");
+            clean(page, "routines", page.getByText("Some patients may not have all of it"));
             page.navigate(Suite.server().address() + "/setup/notes");
             clean(page, "layouts of notes", page.getByLabel("Layout"));
             page.navigate(Suite.server().address() + "/setup/noise");

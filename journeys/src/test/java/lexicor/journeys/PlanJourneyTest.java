@@ -2,11 +2,15 @@ package lexicor.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Media;
+import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 /** The plan for the time there is, taken to the bench and put back. */
@@ -20,10 +24,28 @@ class PlanJourneyTest extends TabletJourney {
         return page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Time there is"));
     }
 
+    private void goToPlan() {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan").setExact(true)).click();
+        assertThat(page.getByText("What the minutes buy")).isVisible();
+    }
+
+    /** The tests in the order in which they stand. */
+    private Locator rows() {
+        return main().locator("ol li");
+    }
+
+    private Locator summary() {
+        return main().locator("p[role=status]");
+    }
+
+    private Locator comparison() {
+        return page.getByRole(AriaRole.TABLE);
+    }
+
     @Test
     void a_plan_is_made_for_ten_minutes_taken_with_one_tap_and_put_back() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "PJ-1");
-        bench.rail().getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Plan")).click();
+        goToPlan();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Plan");
         long began = System.nanoTime();
         press(time(), "10 min");
@@ -32,7 +54,7 @@ class PlanJourneyTest extends TabletJourney {
         assertThat(main()).containsText("Neck screen");
         assertThat(main()).containsText("if positive");
         main().getByText(Pattern.compile("^No time for, though they would tell something, \\d+")).click();
-        String first = main().locator("ol li span").first().innerText();
+        String first = main().locator("ol li span.font-semibold").first().innerText().lines().findFirst().orElseThrow();
         press(main(), "Do it in this order");
         assertThat(bench.rail().locator("[aria-current=step]")).containsText(first);
         assertThat(bench.rail()).containsText("Not in the plan");
@@ -50,5 +72,126 @@ class PlanJourneyTest extends TabletJourney {
         assertThat(main()).containsText(Pattern.compile("Locked, \\d+"));
         press(time(), "5 min");
         assertThat(main()).containsText(Pattern.compile("\\d+ tests?, [3-5] min"));
+    }
+
+    @Test
+    void a_plan_is_changed_with_the_keyboard_weighed_at_once_kept_over_a_reload_and_put_back() {
+        Bench.startExamination(page, Suite.server().address(), "PJ-2");
+        goToPlan();
+        press(time(), "10 min");
+        assertThat(summary()).containsText(Pattern.compile("\\d+ tests, (9|10) min"));
+        assertThat(rows().nth(1)).containsText("Neck screen");
+        rows().nth(1).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move Neck screen")).focus();
+        page.keyboard().press("Space");
+        assertThat(page.getByText("Neck screen is at place 2 of")).isAttached();
+        page.keyboard().press("ArrowDown");
+        assertThat(page.getByText("Neck screen is at place 3 of")).isAttached();
+        page.keyboard().press("Space");
+        assertThat(summary()).containsText("Mine, from the proposal");
+        assertThat(rows().nth(2)).containsText("Neck screen");
+        assertThat(rows().nth(2)).containsText("yours;");
+        assertThat(comparison()).containsText("Changes of position");
+        int before = rows().count();
+        press(main(), "Leave out Inspection");
+        assertThat(rows()).hasCount(before - 1);
+        page.reload();
+        assertThat(summary()).containsText("Mine, from the proposal");
+        assertThat(rows()).hasCount(before - 1);
+        assertThat(rows().nth(1)).containsText("Neck screen");
+        main().getByText(Pattern.compile("^No figures for a condition in play, \\d+")).click();
+        press(main(), "Put in Inspection");
+        assertThat(rows()).hasCount(before);
+        press(main(), "Undo");
+        assertThat(rows()).hasCount(before - 1);
+        press(main(), "Back to the proposal");
+        assertThat(rows().nth(1)).containsText("Neck screen");
+        assertThat(comparison()).hasCount(0);
+    }
+
+    @Test
+    void an_order_that_goes_against_the_rules_says_so_and_goes_to_the_bench_as_it_is() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "PJ-3");
+        goToPlan();
+        page.getByLabel("Start from a routine").selectOption("Shoulder, quick");
+        assertThat(summary()).containsText("Mine, from “Shoulder, quick”: 10 tests");
+        page.locator("summary").filter(new Locator.FilterOptions().setHasText("No time for, though")).click();
+        press(main(), "Put in Anterior apprehension");
+        rows().filter(new Locator.FilterOptions().setHasText("Anterior apprehension")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move")).focus();
+        page.keyboard().press("Space");
+        assertThat(page.getByText("Anterior apprehension is at place 11")).isAttached();
+        page.keyboard().press("ArrowUp");
+        assertThat(page.getByText("Anterior apprehension is at place 10")).isAttached();
+        page.keyboard().press("Space");
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("What speaks against this order"))).containsText("what frightens or hurts goes last");
+        press(main(), "Do it in this order");
+        assertThat(bench.rail()).containsText("Sitting");
+        assertThat(bench.saved()).hasText("Saved");
+        goToPlan();
+        assertThat(summary()).not().containsText("Mine");
+    }
+
+    @Test
+    void what_the_therapist_put_in_is_asked_about_before_it_falls_out() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "PJ-4");
+        goToPlan();
+        press(time(), "5 min");
+        assertThat(summary()).containsText(Pattern.compile("tests, [45] min"));
+        page.locator("summary").filter(new Locator.FilterOptions().setHasText("No figures for")).click();
+        press(main(), "Put in Pectoralis length");
+        assertThat(rows().filter(new Locator.FilterOptions().setHasText("Pectoralis length"))).containsText("yours;");
+        press(main(), "Do it in this order");
+        Locator since = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The plan since"));
+        assertThat(since).containsText("Pectoralis length would settle nothing more. You put it in: leave it out?");
+        assertThat(bench.rail()).containsText("Supine 0 of 2");
+        press(since, "Leave out Pectoralis length");
+        assertThat(since).not().isVisible();
+        assertThat(bench.rail()).containsText("Supine 0 of 1");
+        page.reload();
+        assertThat(bench.rail()).containsText("Supine 0 of 1");
+    }
+
+    @Test
+    void the_pocket_card_is_on_paper_alone_and_fits_it() {
+        Bench.startExamination(page, Suite.server().address(), "PJ-5");
+        goToPlan();
+        press(time(), "10 min");
+        assertThat(summary()).containsText(Pattern.compile("tests, (9|10) min"));
+        Locator card = page.locator(".pocket");
+        assertThat(card).isHidden();
+        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+        assertThat(card).isVisible();
+        assertThat(card).containsText("Neck screen");
+        assertThat(page.getByText("What the minutes buy")).isHidden();
+        byte[] paper = page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true));
+        Assertions.assertThat(new String(paper, StandardCharsets.ISO_8859_1)).as("one leaf of A6").containsPattern("/Count 1\\b").containsPattern("/MediaBox \\[0 0 29[78]");
+    }
+
+    @Test
+    void a_steward_makes_a_routine_the_clinics_own_and_a_therapist_starts_from_it() {
+        try (BrowserContext context = Suite.signedIn("M. Fell, steward", Suite.tablet())) {
+            Page setup = context.newPage();
+            setup.navigate(Suite.server().address() + "/setup/routines");
+            setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Elbow")).click();
+            Locator view = setup.getByRole(AriaRole.MAIN);
+            assertThat(setup.getByLabel("Name")).hasValue("Elbow, three sides");
+            setup.getByLabel("Name").fill("Elbow after work");
+            press(view, "Leave out Radial head");
+            setup.getByLabel("Seconds for Biceps hook").fill("90");
+            assertThat(view.getByRole(AriaRole.COMPLEMENTARY)).containsText("20 tests");
+            press(view, "Keep as ours");
+            assertThat(view.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Routines"))).containsText("Elbow after work ours");
+            press(view, "Leave out Look at the elbow");
+            press(view, "Undo changes");
+            page.navigate(Suite.server().address() + "/");
+            open("SL-0434");
+            goToPlan();
+            page.getByLabel("Start from a routine").selectOption("Elbow after work (ours)");
+            assertThat(summary()).containsText("Mine, from “Elbow after work”");
+            assertThat(rows().filter(new Locator.FilterOptions().setHasText("Radial head"))).hasCount(0);
+            press(main(), "Back to the proposal");
+            press(view, "Remove");
+            press(view, "Yes, remove it");
+            assertThat(view.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Routines"))).not().containsText("Elbow after work");
+        }
     }
 }

@@ -31,7 +31,8 @@ class ScreenshotTour {
             take(page, "bench-painful-arc");
             open(page, "/");
             page.getByText("SL-0424").click();
-            new Bench(page).settled().rail().getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Plan")).click();
+            new Bench(page).settled();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan").setExact(true)).click();
             assertThat(page.getByText("By figures,")).isVisible();
             take(page, "plan");
             open(page, "/");

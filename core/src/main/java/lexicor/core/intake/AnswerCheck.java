@@ -2,6 +2,7 @@ package lexicor.core.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Schools;
@@ -27,7 +28,7 @@ public final class AnswerCheck {
     /** Tests of the plan that the therapist keeps though results have settled what they are for. */
     public static final String KEPT = "plan-kept";
 
-    /** Where tests of the plan are done that can be done in several positions, each as test@position. */
+    /** Where tests of the plan are done that can be done in several positions, each as test--position, in small letters and hyphens. */
     public static final String POSITIONS = "plan-positions";
 
     /** Shortest words that count as a reason. */
@@ -63,7 +64,7 @@ public final class AnswerCheck {
             case "release" -> about(answer, catalogue.redFlagsOf(region).stream().map(flag -> flag.id()).toList()).or(() -> reason(answer));
             case "override" -> about(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList()).or(() -> reason(answer));
             case ORDER, PLAN, BY_HAND, KEPT -> values(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList(), true);
-            case POSITIONS -> values(answer, catalogue.tests().values().stream().flatMap(test -> test.positions().stream().map(position -> test.id() + "@" + position)).toList(), true);
+            case POSITIONS -> values(answer, catalogue.tests().values().stream().flatMap(test -> test.positions().stream().map(position -> test.id() + "--" + position.toLowerCase(Locale.UK).replace(' ', '-'))).toList(), true);
             case "start" -> about(answer, form.zonesOf(region).stream().flatMap(zone -> zone.conditions().stream()).map(condition -> condition.value()).distinct().toList()).or(() -> chance(answer));
             case "width" -> values(answer, List.of("firm", "usual", "vague"), false);
             case "school" -> school(answer);

@@ -82,12 +82,12 @@ public final class Planner {
     public OwnOrder appraise(List<TestId> own) {
         List<WorkItem> items = WorkItems.of(catalogue, situation.visit().region(), own);
         WorkOrder order = WorkOrder.asGiven(items, position);
-        return new OwnOrder(plan(order, Map.of()), OrderFault.of(catalogue, situation.visit().region(), items, situation.done()));
+        return new OwnOrder(plan(order, purposes.all()), OrderFault.of(catalogue, situation.visit().region(), items, situation.done()));
     }
 
     /** What has changed for a plan that was taken: what is settled, and what would now tell more. */
     public Replanning again(List<TestId> planned, Set<TestId> byHand) {
-        Map<TestId, Why> use = purposes.all();
+        Map<TestId, Reason> use = purposes.all();
         List<TestId> open = planned.stream().filter(situation.doable()::contains).toList();
         List<TestId> settled = open.stream().filter(test -> !use.containsKey(test)).toList();
         List<TestId> left = open.stream().filter(use::containsKey).toList();

@@ -90,12 +90,12 @@ final class Purposes {
     }
 
     private List<Reason> bestFor(List<Standing> standings, Why why) {
-        return standings.stream().map(Standing::condition).flatMap(condition -> best(condition.id(), condition.serious().isPresent() ? 2 : 1).map(test -> Reason.of(test, why, condition.id())).stream()).toList();
+        return standings.stream().map(Standing::condition).flatMap(condition -> best(condition.id()).map(test -> Reason.of(test, why, condition.id())).stream()).toList();
     }
 
     /** The test that tells most about a condition for its time; empty where none tells enough. */
-    private Optional<TestId> best(ConditionId condition, double counts) {
-        return situation.doable().stream().filter(test -> counts * nothing.gain(test, condition) >= catalogue.effort().leastBits())
+    private Optional<TestId> best(ConditionId condition) {
+        return situation.doable().stream().filter(test -> nothing.gain(test, condition) >= catalogue.effort().leastBits())
                 .max(Comparator.comparingDouble(test -> nothing.gain(test, condition) / seconds.applyAsDouble(test)));
     }
 
@@ -115,12 +115,11 @@ final class Purposes {
         return List.copyOf(first.values());
     }
 
-    /** Everything that an open test is for in this situation. */
-    Map<TestId, Why> all() {
-        Map<TestId, Why> all = new LinkedHashMap<>();
-        Stream.of(always(), measures(), serious(), spread()).flatMap(List::stream).forEach(reason -> all.putIfAbsent(reason.test(), reason.why()));
-        situation.doable().stream().filter(test -> nothing.gain(test) >= catalogue.effort().leastBits()).forEach(test -> all.putIfAbsent(test, Why.INFORMATION));
-        Stream.of(defining(), pictured()).flatMap(List::stream).forEach(reason -> all.putIfAbsent(reason.test(), reason.why()));
+    /** What every open test that is for something is for. */
+    Map<TestId, Reason> all() {
+        Stream<Reason> informing = situation.doable().stream().filter(test -> nothing.gain(test) >= catalogue.effort().leastBits()).map(test -> Reason.of(test, Why.INFORMATION));
+        Map<TestId, Reason> all = new LinkedHashMap<>();
+        Stream.of(always().stream(), measures().stream(), serious().stream(), spread().stream(), defining().stream(), informing, pictured().stream()).flatMap(reasons -> reasons).forEach(reason -> all.putIfAbsent(reason.test(), reason));
         return all;
     }
 }

@@ -68,6 +68,6 @@ public record RoutineCheck(List<TestId> missing, WorkOrder order, Map<TestId, Do
         if (!missing.isEmpty()) {
             return Optional.of("'" + missing.get(0).value() + "' is not in the library; allowed: the id of a test of the library");
         }
-        return faults.stream().filter(fault -> fault.kind().unreachable()).findFirst().map(fault -> fault.words(catalogue));
+        return faults.stream().filter(fault -> fault.kind().unreachable()).findFirst().map(fault -> fault.words(catalogue).replaceAll("[.]$", ""));
     }
 }

@@ -19,7 +19,7 @@ import lexicor.core.catalogue.TestId;
 /**
  * The order in which tests are done. Hard: levels one after the other, and every test after those it follows on. Then the
  * patient changes position as seldom as can be; among such orders, the work steps back to an earlier stage as seldom as can
- * be. Both by dynamic programming over sets of alike tests (M. Held and R. M. Karp, J. SIAM 10:196, 1962), so exactly. Of what is
+ * be; among such, what looks before what provokes. All by dynamic programming over sets of alike tests (M. Held and R. M. Karp, J. SIAM 10:196, 1962), so exactly. Of what is
  * alike, tests with the same equipment stand together.
  *
  * <p>Tests with the same positions, stage and level that nothing depends on are alike: done one after the other they cost
@@ -34,7 +34,8 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
     /** More sets of alike tests in one level than any region has. */
     static final int MOST_ALIKE = 20;
 
-    private static final int MOVE = 1000;
+    private static final int BACK = 10_000;
+    private static final int MOVE = 1000 * BACK;
 
     /** A test in its place. */
     public record Step(TestId test, String position) {
@@ -64,7 +65,7 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
         }
         Way best = ways.values().stream().min(Comparator.comparingInt(Way::cost)).orElseThrow();
         List<Step> steps = best.stops().stream().flatMap(stop -> stop.alike().inOrder().stream().map(item -> new Step(item.test(), stop.position()))).toList();
-        return new WorkOrder(steps, best.cost() / MOVE, best.cost() % MOVE);
+        return new WorkOrder(steps, best.cost() / MOVE, best.cost() % MOVE / BACK);
     }
 
     /** Tests in the order in which they are given, each in the position with which the patient moves least; stages are not counted. */
@@ -93,7 +94,7 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
     private record Place(Optional<String> position, int rank) {
 
         int costTo(String next, int nextRank) {
-            return (position.isEmpty() || position.get().equals(next) ? 0 : MOVE) + (nextRank < rank ? 1 : 0);
+            return (position.isEmpty() || position.get().equals(next) ? 0 : MOVE) + (nextRank < rank ? BACK : 0);
         }
     }
 
@@ -264,17 +265,18 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
 
         private void go(int mask, int next, int[] cost, byte[] cameFrom) {
             int from = mask * ends.size();
+            int late = (alikes.size() - Integer.bitCount(mask)) * alikes.get(next).rank; // the further on in the stages, the later it comes
             for (int end = firstEnd[next]; end < firstEnd[next + 1]; end++) {
                 int to = (mask | 1 << next) * ends.size() + end;
                 if (mask == 0) {
-                    cost[to] = start[end];
+                    cost[to] = start[end] + late;
                     continue;
                 }
                 int[] steps = between[end];
                 for (int last = 0; last < steps.length; last++) {
                     int before = cost[from + last];
-                    if (before != NEVER && before + steps[last] < cost[to]) {
-                        cost[to] = before + steps[last];
+                    if (before != NEVER && before + steps[last] + late < cost[to]) {
+                        cost[to] = before + steps[last] + late;
                         cameFrom[to] = (byte) last;
                     }
                 }
