@@ -1,0 +1,71 @@
+package lexicor.core.weighing;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.DoubleSupplier;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.Belief;
+import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.examination.TestReading;
+
+/**
+ * Patients that are drawn: the answers of open tests, one after the other, as somebody who has a condition, or has it not,
+ * would give them by the figures in use and the dependence between findings.
+ */
+public final class Rehearsal {
+
+    private final Weighing weighing;
+    private final Visit visit;
+    private final Weighing.Model model;
+
+    private Rehearsal(Weighing weighing, Visit visit, Weighing.Model model) {
+        this.weighing = weighing;
+        this.visit = visit;
+        this.model = model;
+    }
+
+    /** Of one condition, from what a visit has found so far, or {@link IllegalArgumentException} where it is not ranked there. */
+    public static Rehearsal of(Weighing weighing, Visit visit, List<TestReading> found, ConditionId condition) {
+        Weighing.Model model = weighing.models(visit, found).stream().filter(each -> each.condition().id().equals(condition)).findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("'" + condition.value() + "' is not ranked at this visit"));
+        return new Rehearsal(weighing, visit, model);
+    }
+
+    /** The chance of the condition now, 0..1. */
+    public double now() {
+        return model.now();
+    }
+
+    /**
+     * The chance of the condition after some tests on a patient who has it, or has it not.
+     *
+     * @param random draws from 0 to 1, one for each test that speaks of the condition by figures
+     */
+    public double after(List<TestId> tests, boolean present, DoubleSupplier random) {
+        double link = visit.assumptions().link();
+        Combination combination = model.points().combination();
+        Possible with = Possible.of(combination, link, true, Kernel.Rule.COARSE);
+        Possible without = Possible.of(combination, link, false, Kernel.Rule.COARSE);
+        double logRatio = 0;
+        for (TestId test : tests) {
+            Optional<Belief> belief = weighing.catalogue().test(test).readingFor(model.condition().id()).flatMap(reads -> weighing.evidence().inUse(test, model.condition().id(), visit.schools())).map(EvidenceInUse::belief);
+            if (belief.isEmpty()) {
+                continue;
+            }
+            double sensitivity = belief.get().sensitivity();
+            double falsely = 1 - belief.get().specificity();
+            boolean alone = model.builder().worthless(belief.get());
+            Optional<Correlation> correlation = model.correlations().of(test, model.condition().id());
+            Possible.Next withNext = Possible.next(correlation, link, true, sensitivity, Kernel.Rule.COARSE);
+            Possible.Next withoutNext = Possible.next(correlation, link, false, falsely, Kernel.Rule.COARSE);
+            double ifPresent = alone ? sensitivity : with.positive(withNext);
+            double ifAbsent = alone ? falsely : without.positive(withoutNext);
+            boolean positive = random.getAsDouble() < (present ? ifPresent : ifAbsent);
+            logRatio += Math.log(positive ? ifPresent / ifAbsent : (1 - ifPresent) / (1 - ifAbsent));
+            with = alone ? with : with.with(withNext, positive);
+            without = alone ? without : without.with(withoutNext, positive);
+        }
+        return LogOdds.ofChance(model.now()).times(Math.exp(logRatio)).chance();
+    }
+}

@@ -1,0 +1,172 @@
+package lexicor.server.examinations;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SplittableRandom;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.TestReading;
+import lexicor.core.intake.IntakeState;
+import lexicor.core.planning.Plan;
+import lexicor.core.planning.Planner;
+import lexicor.core.planning.Situation;
+import lexicor.core.weighing.JointInformation;
+import lexicor.core.weighing.Rehearsal;
+import lexicor.core.weighing.Visit;
+import lexicor.core.weighing.Weighing;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.security.test.context.support.WithMockUser;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Plans against the catalogue's order done by habit until the time is up, for three demo cases of each region as they were
+ * before the first test: what both take and tell, and how far 500 drawn patients end from the truth. Run by
+ * {@code ./lexicor bench plans}; what was measured is left in target/plans.txt.
+ */
+@SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:plans;DB_CLOSE_DELAY=-1", "lexicor.demo=true"})
+@WithMockUser(username = "tarn", roles = "THERAPIST")
+class PlanTrial {
+
+    private static final int EACH_REGION = 3;
+    private static final int PATIENTS = 500;
+    private static final double MINUTES = 15;
+
+    @Autowired
+    private Examinations rows;
+
+    @Autowired
+    private ExaminationService examinations;
+
+    @Autowired
+    private Appraisal appraisal;
+
+    @Autowired
+    private VisitIntake intake;
+
+    @Autowired
+    private Catalogue catalogue;
+
+    @Autowired
+    private Weighing weighing;
+
+    private final List<String> lines = new ArrayList<>();
+
+    private record Case(String code, Situation situation, List<TestId> order) {
+    }
+
+    private record Doing(List<TestId> tests, int moves, double seconds) {
+    }
+
+    @Test
+    @Transactional
+    void plans_beside_habit() throws IOException {
+        lines.add("case      minutes         moves        tells, in 100 of all   mean error of the chance (Brier), none/habit/plan/all");
+        lines.add("          habit  plan     habit  plan  habit  plan");
+        double[] sums = new double[6];
+        for (Case each : cases()) {
+            beside(each, sums);
+        }
+        lines.add(String.format(Locale.UK, "mean      %5.1f %5.1f     %4.1f %5.1f   %4.0f  %4.0f", sums[0] / 12, sums[1] / 12, sums[2] / 12, sums[3] / 12, sums[4] / 12, sums[5] / 12));
+        Files.createDirectories(Path.of("target"));
+        Files.write(Path.of("target", "plans.txt"), lines);
+        lines.forEach(System.out::println);
+    }
+
+    private void beside(Case each, double[] sums) {
+        Planner planner = Planner.of(catalogue, weighing, each.situation());
+        Plan plan = planner.plan(60 * MINUTES);
+        Doing planned = new Doing(plan.tests(), plan.moves(), plan.seconds());
+        Doing habit = habit(each);
+        JointInformation nothing = JointInformation.of(weighing, each.situation().visit(), each.situation().found(), each.situation().doable());
+        double all = planner.plan(Double.POSITIVE_INFINITY).bits();
+        double byHabit = 100 * nothing.with(habit.tests()).bits() / all;
+        double byPlan = 100 * plan.bits() / all;
+        double[] errors = errors(each, List.of(List.of(), habit.tests(), planned.tests(), List.copyOf(each.situation().doable())), nothing);
+        lines.add(String.format(Locale.UK, "%s   %5.1f %5.1f     %4d %5d   %4.0f  %4.0f    %.4f (%.4f)  %.4f (%.4f)  %.4f (%.4f)  %.4f (%.4f)", each.code(), habit.seconds() / 60, planned.seconds() / 60, habit.moves(), planned.moves(), byHabit, byPlan,
+                errors[0], errors[1], errors[2], errors[3], errors[4], errors[5], errors[6], errors[7]));
+        double[] row = {habit.seconds() / 60, planned.seconds() / 60, habit.moves(), planned.moves(), byHabit, byPlan};
+        for (int i = 0; i < row.length; i++) {
+            sums[i] += row[i];
+        }
+    }
+
+    /** The catalogue's order in its usual positions until the time is up. */
+    private Doing habit(Case each) {
+        List<TestId> tests = new ArrayList<>();
+        String at = catalogue.routine(each.situation().visit().region()).steps().get(0).position();
+        int moves = 0;
+        double seconds = 0;
+        for (TestId id : each.order()) {
+            ExaminationTest test = catalogue.test(id);
+            double takes = test.seconds() * (test.wellSideParts().isEmpty() ? 1 : 2) + (test.position().equals(at) ? 0 : catalogue.effort().changePosition());
+            if (seconds + takes > 60 * MINUTES) {
+                break;
+            }
+            moves += test.position().equals(at) ? 0 : 1;
+            at = test.position();
+            seconds += takes;
+            tests.add(id);
+        }
+        return new Doing(tests, moves, seconds);
+    }
+
+    /** For each set of tests the mean distance of the chance from the truth, and its mean square, over drawn patients and the conditions that any test speaks of. */
+    private double[] errors(Case each, List<List<TestId>> sets, JointInformation nothing) {
+        List<ConditionId> conditions = each.situation().ranking().standings().stream().map(standing -> standing.condition().id())
+                .filter(id -> each.situation().doable().stream().anyMatch(test -> nothing.gain(test, id) > 0)).toList();
+        double[] errors = new double[2 * sets.size()];
+        for (ConditionId id : conditions) {
+            Rehearsal rehearsal = Rehearsal.of(weighing, each.situation().visit(), each.situation().found(), id);
+            for (int set = 0; set < sets.size(); set++) {
+                SplittableRandom random = new SplittableRandom(20261126);
+                for (int patient = 0; patient < PATIENTS; patient++) {
+                    boolean present = random.nextDouble() < rehearsal.now();
+                    double error = Math.abs((present ? 1 : 0) - rehearsal.after(sets.get(set), present, random::nextDouble));
+                    errors[2 * set] += error / PATIENTS / conditions.size();
+                    errors[2 * set + 1] += error * error / PATIENTS / conditions.size();
+                }
+            }
+        }
+        return errors;
+    }
+
+    private List<Case> cases() {
+        List<ExaminationService.Recorded> all = rows.findAll().stream().map(row -> examinations.examination(row.getId())).sorted(Comparator.comparing(recorded -> recorded.row().caseFile().code())).toList();
+        List<Case> cases = new ArrayList<>();
+        Map<String, Integer> counts = new HashMap<>();
+        for (ExaminationService.Recorded recorded : all) {
+            long first = recorded.commands().stream().filter(command -> command.kind() == CommandKind.RECORD).mapToLong(CommandRow::number).min().orElse(Long.MAX_VALUE);
+            ExaminationService.Recorded before = recorded.upTo(first - 1);
+            if (counts.merge(before.row().region(), 1, Integer::sum) <= EACH_REGION) {
+                cases.add(situation(before));
+            }
+        }
+        assertThat(cases).hasSize(4 * EACH_REGION);
+        return cases;
+    }
+
+    private Case situation(ExaminationService.Recorded before) {
+        ExaminationRow row = before.row();
+        IntakeState told = intake.of(before);
+        Visit visit = intake.visit(row, told);
+        List<TestReading> readings = appraisal.readings(row, before.history(), told);
+        Set<TestId> doable = appraisal.openTests(before, told, readings).of(row.region(), readings);
+        List<TestId> order = catalogue.routine(row.region()).order(told.zones()).stream().filter(doable::contains).toList();
+        return new Case(row.caseFile().code(), new Situation(visit, readings, weighing.weigh(visit, readings, row.seed()), doable, Optional.empty(), Map.of()), order);
+    }
+}
