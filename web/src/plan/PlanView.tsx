@@ -15,7 +15,7 @@ import { PlanSteps } from "./PlanSteps";
 import { PocketCard } from "./PocketCard";
 import { usePlan } from "./usePlan";
 import { PLAN_ANSWERS } from "./useReplan";
-import { share, summary } from "./words";
+import { minuteWords, share, summary } from "./words";
 
 /** Minutes that can be chosen; undefined for as many tests as are worth doing. */
 const BUDGETS: readonly [number | undefined, string][] = [[5, "5 min"], [10, "10 min"], [15, "15 min"], [20, "20 min"], [undefined, "As needed"]];
@@ -66,11 +66,13 @@ export function PlanView() {
           <Button look="primary" className="px-6" disabled={live.readOnly || plan.steps.length === 0 || own.isFetching} onClick={take}>Do it in this order</Button>
           {draft && <Button onClick={desk.propose}>Back to the proposal</Button>}
           {desk.undo && <Button onClick={desk.undo}>Undo</Button>}
-          {routines.data && !live.readOnly && <RoutineChoice routines={routines.data} onChoose={(routine) => { desk.begin(routine.steps.map((step) => step.testId), `“${routine.name}”`); }} />}
+          {routines.data && !live.readOnly && <RoutineChoice routines={routines.data} onChoose={desk.begin} />}
           <Button disabled={plan.steps.length === 0} onClick={() => { window.print(); }}>Print a pocket card</Button>
         </div>
         <div className="mt-4 grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_20rem]">
           <div className="min-w-0">
+            {!draft && plan.spared != null && <p className="mb-3 border-l-4 border-ink pl-3 text-read"><strong>Only the most valuable tests,</strong> up to {minuteWords(plan.spared)}: the pain is strong and stays. Put others in if you must.</p>}
+            {draft?.gone && draft.gone.length > 0 && <p className="mb-3 border-l-4 border-for pl-3 text-read"><strong>Not in the library any more:</strong> {draft.gone.join(", ")}. The others can be done.</p>}
             {mine && <Faults mine={mine} />}
             {own.isError && <p role="alert" className="border-l-4 border-for pl-3 text-read">Your order could not be weighed. The proposal is shown; yours is kept.</p>}
             {plan.steps.length === 0

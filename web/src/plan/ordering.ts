@@ -51,6 +51,8 @@ export interface Draft {
   byHand: string[];
   /** What it began from, in words. */
   from: string;
+  /** Tests of it that the library does not have any more. */
+  gone?: string[];
 }
 
 const KEPT = "lexicor.plan.";

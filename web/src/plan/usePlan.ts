@@ -37,8 +37,8 @@ export function usePlan(live: LiveExamination) {
   };
   const begun = (): Draft => draft ?? { tests: proposed.data?.steps.map((step) => step.testId) ?? [], byHand: [], from: "the proposal" };
   const change = (tests: string[], hand: string) => {
-    const { byHand, from } = begun();
-    set({ tests, byHand: tests.includes(hand) ? [...new Set([...byHand, hand])] : byHand.filter((each) => each !== hand), from });
+    const { byHand, ...rest } = begun();
+    set({ ...rest, tests, byHand: tests.includes(hand) ? [...new Set([...byHand, hand])] : byHand.filter((each) => each !== hand) });
   };
   return {
     minutes, setMinutes, proposed, free, curve, own, draft,
@@ -48,7 +48,7 @@ export function usePlan(live: LiveExamination) {
     },
     leaveOut: (test: string) => { change(begun().tests.filter((each) => each !== test), test); },
     putIn: (test: string, known: readonly Schemas["TestJson"][]) => { change(withTest(begun().tests, test, known), test); },
-    begin: (tests: string[], from: string) => { set({ tests, byHand: [], from }); },
+    begin: (routine: Schemas["RoutineJson"]) => { set({ tests: routine.steps.map((step) => step.testId), byHand: [], from: `“${routine.name}”`, gone: routine.missing }); },
     propose: () => { set(undefined); },
     undo: earlier.length === 0 ? undefined : () => {
       const last = earlier.at(-1);

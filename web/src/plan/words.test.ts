@@ -3,7 +3,7 @@ import type { Schemas } from "../shared/api/client";
 import { beyondFigures, byPosition, curveWords, minuteWords, secondWords, share, summary, whyWords } from "./words";
 
 const step = (testId: string, position: string, more: Partial<Schemas["PlanStepJson"]> = {}): Schemas["PlanStepJson"] => ({ testId, name: testId, position, positions: [position], learnt: false, minutes: 0.5, why: "INFORMATION", bits: 0.1, changes: [], equipment: [], ...more });
-const plan = (steps: Schemas["PlanStepJson"][], bits: number, moves = 0): Schemas["PlanJson"] => ({ knows: 1, minutes: 9.4, moves, bits, steps, out: [], locked: [] });
+const plan = (steps: Schemas["PlanStepJson"][], bits: number, moves = 0): Schemas["PlanJson"] => ({ knows: 1, minutes: 9.4, moves, bits, spared: null, steps, out: [], locked: [] });
 
 describe("a plan in words", () => {
   it("says what it takes", () => {

@@ -70,6 +70,7 @@ class PlanJourneyTest extends TabletJourney {
         open("SL-0431");
         page.navigate(page.url().replaceAll("/$", "") + "/plan");
         assertThat(main()).containsText(Pattern.compile("Locked, \\d+"));
+        assertThat(main()).containsText("Only the most valuable tests, up to");
         press(time(), "5 min");
         assertThat(main()).containsText(Pattern.compile("\\d+ tests?, [3-5] min"));
     }

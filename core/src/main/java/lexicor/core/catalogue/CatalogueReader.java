@@ -162,7 +162,7 @@ public final class CatalogueReader {
     }
 
     private void lock(SourceNode node) {
-        node.allowing("id", "regions", "kinds", "when", "because", "facts", "tests");
+        node.allowing("id", "regions", "kinds", "when", "because", "facts", "tests", "sparing");
         List<Lock.Fact> own = new ArrayList<>();
         for (SourceNode fact : node.list("facts")) {
             fact.allowing("fact", "label", "weeks");
@@ -174,7 +174,7 @@ public final class CatalogueReader {
         if (own.isEmpty()) {
             throw node.fault("field 'facts' is empty; allowed: at least one fact that locks");
         }
-        locks.add(new Lock(node.text("id"), node.texts("regions"), node.text("kinds"), node.text("when"), node.text("because"), own, known.tests(node, "tests")));
+        locks.add(new Lock(node.text("id"), node.texts("regions"), node.text("kinds"), node.text("when"), node.text("because"), own, known.tests(node, "tests"), node.text("sparing", "no").equals("yes")));
     }
 
     private void redFlag(SourceNode node) {

@@ -11,8 +11,9 @@ import java.util.OptionalInt;
  * @param when    what it is about, in a line
  * @param because what could happen, in plain words
  * @param facts   any of these locks
+ * @param sparing whether of all other tests too only the most valuable are to be done
  */
-public record Lock(String id, List<String> regions, String kinds, String when, String because, List<Fact> facts, List<TestId> tests) {
+public record Lock(String id, List<String> regions, String kinds, String when, String because, List<Fact> facts, List<TestId> tests, boolean sparing) {
 
     /**
      * Something about the patient.

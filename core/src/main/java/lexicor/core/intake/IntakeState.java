@@ -4,7 +4,9 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.Lock;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 
@@ -37,6 +39,11 @@ public record IntakeState(Map<String, Boolean> clues, Set<String> zones, Set<Con
     /** Ids of the clues that hold. */
     public Set<String> cluesThatHold() {
         return clues.entrySet().stream().filter(Map.Entry::getValue).map(Map.Entry::getKey).collect(java.util.stream.Collectors.toUnmodifiableSet());
+    }
+
+    /** Whether something is known for which only the most valuable tests are to be done. */
+    public boolean sparing(Catalogue catalogue) {
+        return catalogue.locks().stream().filter(Lock::sparing).flatMap(lock -> lock.facts().stream()).anyMatch(fact -> facts.stream().anyMatch(known -> known.fact().equals(fact.id())));
     }
 
     /** Whether a test is locked and nobody decided otherwise. */

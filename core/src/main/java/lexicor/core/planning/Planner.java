@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ExaminationTest;
@@ -18,7 +19,8 @@ import lexicor.core.weighing.Weighing;
  * Plans one situation: for any time, against an order of one's own, and again as results come. What the therapist put in
  * stays in. Then come the short neck screen and measures that provoking would spoil, for every serious condition and for the
  * likeliest ones the test that tells most about it, what defines a condition in play, what tells most together by figures, and
- * what belongs to the picture of a condition that has no figures. Where it is not known in which position the patient is, it is
+ * what belongs to the picture of a condition that has no figures. A patient who is to be spared gets no more than what the curve of
+ * information against time gives up to its knee, and for pictures nothing that provokes. Where it is not known in which position the patient is, it is
  * taken to be the one that the region's routine begins with.
  */
 public final class Planner {
@@ -57,6 +59,18 @@ public final class Planner {
      * @param byHand those that may not be done now are left out
      */
     public Plan plan(double seconds, Collection<TestId> byHand) {
+        return plan(Math.min(seconds, mostSpared().orElse(Double.POSITIVE_INFINITY)), byHand, !situation.sparing());
+    }
+
+    /** Seconds after which a patient who is to be spared is left in peace: the knee of the curve. Empty for everybody else, and where nothing bends. */
+    public OptionalDouble mostSpared() {
+        if (!situation.sparing()) {
+            return OptionalDouble.empty();
+        }
+        return curve().knee().map(knee -> OptionalDouble.of(knee.seconds())).orElse(OptionalDouble.empty());
+    }
+
+    private Plan plan(double seconds, Collection<TestId> byHand, boolean provoking) {
         Choice choice = new Choice(seconds);
         byHand.stream().filter(situation.doable()::contains).forEach(test -> choice.reasons.put(test, Reason.of(test, Why.BY_HAND)));
         choice.add(purposes.always());
@@ -65,7 +79,7 @@ public final class Planner {
         purposes.spread().stream().filter(reason -> !purposes.served(reason, choice.reasons.keySet())).forEach(reason -> choice.add(List.of(reason)));
         choice.addWithinShare(purposes.defining());
         choice.select();
-        List.of(purposes.measures(), purposes.defining(), purposes.pictured()).forEach(choice::add);
+        List.of(purposes.measures(), purposes.defining(), provoking ? purposes.pictured() : gentle(purposes.pictured())).forEach(choice::add);
         WorkOrder order = choice.order();
         while (seconds(order) > seconds && choice.dropLast()) { // hard rules can cost a move more than the positions alone
             order = choice.order();
@@ -75,7 +89,7 @@ public final class Planner {
 
     /** Expected information against time, with the knee. */
     public BudgetCurve curve() {
-        return BudgetCurve.of(this::plan);
+        return BudgetCurve.of(seconds -> plan(seconds, List.of(), true));
     }
 
     /** An order of one's own: what it takes and tells, and what speaks against it. */
@@ -96,6 +110,10 @@ public final class Planner {
         List<TestId> better = situation.doable().stream().filter(test -> !planned.contains(test) && rest.gain(test) >= catalogue.effort().leastBits() && rest.gain(test) / candidate(test).seconds() > best)
                 .sorted(Comparator.comparingDouble((TestId test) -> rest.gain(test) / candidate(test).seconds()).reversed()).toList();
         return new Replanning(settled.stream().filter(test -> !byHand.contains(test)).toList(), settled.stream().filter(byHand::contains).toList(), better);
+    }
+
+    private List<Reason> gentle(List<Reason> reasons) {
+        return reasons.stream().filter(reason -> catalogue.test(reason.test()).provocation() < Purposes.PROVOKES).toList();
     }
 
     private double seconds(WorkOrder order) {

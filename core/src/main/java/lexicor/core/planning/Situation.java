@@ -17,8 +17,9 @@ import lexicor.core.weighing.Visit;
  * @param doable   tests that may be done now: neither done, nor locked, nor waiting for another
  * @param position in which the patient is; empty where it is not known
  * @param learnt   seconds that tests took in this clinic, both sides together; the catalogue's where a test has none
+ * @param sparing  whether only the most valuable tests are to be done
  */
-public record Situation(Visit visit, List<TestReading> found, Ranking ranking, Collection<TestId> doable, Optional<String> position, Map<TestId, Double> learnt) {
+public record Situation(Visit visit, List<TestReading> found, Ranking ranking, Collection<TestId> doable, Optional<String> position, Map<TestId, Double> learnt, boolean sparing) {
 
     public Situation {
         found = List.copyOf(found);

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ExaminationTest;
@@ -60,7 +61,7 @@ class PlanDesk {
         OpenTests open = appraisal.openTests(recorded, told, readings);
         Optional<String> position = recorded.history().attempts().isEmpty() ? Optional.empty() : recorded.history().standsAt().map(test -> catalogue.test(test).position());
         Ranking ranking = weighing.weigh(visit, readings, row.seed());
-        return new Table(recorded, new Situation(visit, readings, ranking, open.of(row.region(), readings), position, laps.learnt()), open);
+        return new Table(recorded, new Situation(visit, readings, ranking, open.of(row.region(), readings), position, laps.learnt(), told.sparing(catalogue)), open);
     }
 
     /**
@@ -71,7 +72,8 @@ class PlanDesk {
      */
     PlanJson plan(ExaminationService.Recorded recorded, double seconds, List<String> byHand) {
         Table table = table(recorded);
-        return json(table, Planner.of(catalogue, weighing, table.situation()).plan(seconds, known("with", byHand)));
+        Planner planner = Planner.of(catalogue, weighing, table.situation());
+        return json(table, planner.plan(seconds, known("with", byHand)), planner.mostSpared());
     }
 
     /** What plans tell against the time that they take. */
@@ -85,7 +87,7 @@ class PlanDesk {
         List<TestId> own = known("test", tests);
         OwnOrder order = Planner.of(catalogue, weighing, table.situation()).appraise(own.stream().filter(test -> doable(table, own, test)).toList());
         List<PlanJson.NotNowJson> skipped = own.stream().filter(test -> !doable(table, own, test)).map(test -> notNow(test, whyNot(table, test))).toList();
-        return new PlanJson.OwnJson(json(table, order.plan()), order.faults().stream().map(fault -> fault.words(catalogue)).toList(), skipped);
+        return new PlanJson.OwnJson(json(table, order.plan(), OptionalDouble.empty()), order.faults().stream().map(fault -> fault.words(catalogue)).toList(), skipped);
     }
 
     /** Whether a test may be done in an order: now, or once what it follows on, which is in the order too, calls for it. */
@@ -146,11 +148,11 @@ class PlanDesk {
         return known;
     }
 
-    private PlanJson json(Table table, Plan plan) {
+    private PlanJson json(Table table, Plan plan, OptionalDouble spared) {
         List<TestId> shown = new ArrayList<>(plan.tests());
         plan.out().forEach(out -> shown.add(out.test()));
         List<PlanJson.NotNowJson> locked = catalogue.routine(table.recorded().row().region()).order().stream().filter(table.open()::closed).map(test -> notNow(test, table.open().whyClosed(test).get(0))).toList();
-        return PlanJson.of(table.recorded().lastNumber(), plan, values(table, shown), table.situation().learnt(), locked, catalogue);
+        return PlanJson.of(table.recorded().lastNumber(), plan, spared, values(table, shown), table.situation().learnt(), locked, catalogue);
     }
 
     private PlanJson.NotNowJson notNow(TestId test, String why) {

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ExaminationTest;
@@ -19,12 +20,13 @@ import lexicor.core.weighing.TestValue;
  * @param knows   number of the last command that is included
  * @param minutes for all steps with their moves
  * @param moves   changes of the patient's position
+ * @param spared  minutes to which the plan is kept, because the patient is to be spared; null where it is not
  * @param locked  tests that are locked or closed, with the reason
  */
-public record PlanJson(long knows, double minutes, int moves, double bits, List<StepJson> steps, List<OutJson> out, List<NotNowJson> locked) {
+public record PlanJson(long knows, double minutes, int moves, double bits, @Schema(nullable = true) Double spared, List<StepJson> steps, List<OutJson> out, List<NotNowJson> locked) {
 
-    static PlanJson of(long knows, Plan plan, Map<TestId, TestValue> values, Map<TestId, Double> learnt, List<NotNowJson> locked, Catalogue catalogue) {
-        return new PlanJson(knows, plan.seconds() / 60, plan.moves(), plan.bits(), plan.steps().stream().map(step -> StepJson.of(step, changes(values, step.test()), learnt.containsKey(step.test()), catalogue)).toList(),
+    static PlanJson of(long knows, Plan plan, OptionalDouble spared, Map<TestId, TestValue> values, Map<TestId, Double> learnt, List<NotNowJson> locked, Catalogue catalogue) {
+        return new PlanJson(knows, plan.seconds() / 60, plan.moves(), plan.bits(), spared.isPresent() ? spared.getAsDouble() / 60 : null, plan.steps().stream().map(step -> StepJson.of(step, changes(values, step.test()), learnt.containsKey(step.test()), catalogue)).toList(),
                 plan.out().stream().map(out -> OutJson.of(out, changes(values, out.test()), catalogue)).toList(), locked);
     }
 

@@ -55,6 +55,15 @@ class PlanApiTest extends AtTheBench {
     }
 
     @Test
+    void a_patient_whose_pain_stays_is_spared_and_the_plan_says_how_far() {
+        assertThat(plan("", 200).has("spared") && !plan("", 200).get("spared").isNull()).isFalse();
+        send(id, visit.tell(Answer.number("pain-worst", 8), Answer.of("settles", "longer")));
+        JsonNode spared = plan("", 200);
+        assertThat(spared.get("minutes").asDouble()).isLessThanOrEqualTo(spared.get("spared").asDouble());
+        assertThat(plan("/curve", 200).at("/knee/minutes").asDouble()).isEqualTo(spared.get("spared").asDouble());
+    }
+
+    @Test
     void an_order_of_ones_own_is_weighed_and_what_cannot_be_done_is_named() {
         send(id, visit.tell(Answer.of("facts", "osteoporosis")));
         send(id, visit.record("sh-look", "quality=skipped"));

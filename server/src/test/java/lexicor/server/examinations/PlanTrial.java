@@ -167,6 +167,6 @@ class PlanTrial {
         List<TestReading> readings = appraisal.readings(row, before.history(), told);
         Set<TestId> doable = appraisal.openTests(before, told, readings).of(row.region(), readings);
         List<TestId> order = catalogue.routine(row.region()).order(told.zones()).stream().filter(doable::contains).toList();
-        return new Case(row.caseFile().code(), new Situation(visit, readings, weighing.weigh(visit, readings, row.seed()), doable, Optional.empty(), Map.of()), order);
+        return new Case(row.caseFile().code(), new Situation(visit, readings, weighing.weigh(visit, readings, row.seed()), doable, Optional.empty(), Map.of(), false), order);
     }
 }
