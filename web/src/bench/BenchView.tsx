@@ -2,7 +2,7 @@ import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { withChoice } from "../examination/commands";
 import { AgainList } from "../again/AgainList";
-import { ReplanPanel } from "../plan/ReplanPanel";
+import { ReplanNote, ReplanQuestion } from "../plan/ReplanPanel";
 import { useLive } from "../examination/ExaminationFrame";
 import { choices } from "../examination/history";
 import { LockNotice } from "../intake/LockNotice";
@@ -106,8 +106,9 @@ export function BenchView() {
               </ReadingStrip>
             )}
             <div className="mt-auto" />
-            <ReplanPanel {...bench.replan} />
+            <ReplanNote {...bench.replan} />
             <div className="bottom-0 [@media(min-height:600px)]:sticky bg-paper pb-1">
+              <ReplanQuestion {...bench.replan} />
               {isLeaving ? <LeaveOut onReason={bench.leaveOut} onCancel={() => { setLeaving(undefined); }} /> : (
                 <div className="flex flex-wrap gap-2">
                   <Button look={here || closed || !hasNothing ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" disabled={closed || !hasNothing} onClick={bench.nothingBoth}>{sheet.length > 0 ? "All else normal, both sides" : "Nothing, both sides"}</Button>
@@ -121,7 +122,7 @@ export function BenchView() {
           </>
         )}
       </div>
-      <RankingPanel weighing={weighing} ended={live.readOnly} upToDate={live.upToDate} waiting={waiting} current={test.id} ordered={ordered} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />
+      <RankingPanel weighing={weighing} ended={live.readOnly} upToDate={live.upToDate} waiting={waiting} current={test.id} ordered={ordered} proposed={bench.replan.better[0]?.testId} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />
       <KeysSheet open={keysOpen} onOpenChange={setKeysOpen} keys={keys} single={single} onSingle={setSingle} />
     </main>
   );

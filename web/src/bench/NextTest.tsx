@@ -6,6 +6,8 @@ import { Button } from "../shared/ui/Button";
 interface NextTestProps {
   weighing: Schemas["WeighingJson"];
   current: string;
+  /** The test that is proposed for the plan already. */
+  proposed: string | undefined;
   /** Tests that stand in the order, as it is now. */
   ordered: ReadonlySet<string>;
   testName: (id: string) => string;
@@ -15,7 +17,7 @@ interface NextTestProps {
 type Ahead = Schemas["AheadJson"];
 
 /** What the test at hand could do, and which open test is the best next, with its answers both ways. */
-export function NextTest({ weighing, current, ordered, testName, onGo }: NextTestProps) {
+export function NextTest({ weighing, current, ordered, proposed, testName, onGo }: NextTestProps) {
   const here = weighing.ahead.find((each) => each.testId === current);
   const best = weighing.ahead.find((each) => each.worthDoing && each.testId !== current);
   const better = best && (!here || best.bits / best.seconds > (1.05 * here.bits) / here.seconds) ? best : undefined;
@@ -26,7 +28,7 @@ export function NextTest({ weighing, current, ordered, testName, onGo }: NextTes
       {here && <Changes ahead={here} title={here.changes.length === 0 ? "This test" : here.worthDoing ? "This test could do" : "This test would tell little"} />}
       {!weighing.worthGoingOn ? (
         picture ? <Unseen standing={picture} figures={figures} onGo={onGo} /> : <p className="text-read font-semibold">{figures ? "Nothing left is worth doing: no open test would change much." : "No test here has figures yet: what fits is told by the typical pictures."}</p>
-      ) : better ? (
+      ) : better && better.testId !== proposed ? (
         <section aria-label="Next best">
           {!here && <Changes ahead={better} title={`${testName(better.testId)} could do`} />}
           <div className="mt-1 flex items-center justify-between gap-2">
@@ -37,7 +39,7 @@ export function NextTest({ weighing, current, ordered, testName, onGo }: NextTes
             <Button onClick={() => { onGo(better.testId); }} aria-label={`Go to ${testName(better.testId)}`}>Go</Button>
           </div>
         </section>
-      ) : here ? null : <p className="text-read font-semibold">All tests of this order are done.</p>}
+      ) : here || better ? null : <p className="text-read font-semibold">All tests of this order are done.</p>}
     </>
   );
 }

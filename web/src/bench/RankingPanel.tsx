@@ -17,6 +17,8 @@ interface RankingPanelProps {
   /** Whether testing has ended: nothing is proposed any more. */
   ended: boolean;
   current: string;
+  /** The test that is proposed for the plan already. */
+  proposed: string | undefined;
   /** Tests that stand in the order, as it is now. */
   ordered: ReadonlySet<string>;
   testName: (id: string) => string;
@@ -32,7 +34,7 @@ const FAR = 0.01;
 const FULL = 4;
 
 /** Where each condition stands, the sets in count, and what is worth doing next. */
-export function RankingPanel({ weighing, upToDate, waiting, ended, current, ordered, testName, onGo }: RankingPanelProps) {
+export function RankingPanel({ weighing, upToDate, waiting, ended, current, ordered, proposed, testName, onGo }: RankingPanelProps) {
   const allWeighed = weighing?.standings.filter((standing) => standing.shelf === "WEIGHED") ?? [];
   const weighed = useStableOrder(allWeighed.filter((standing) => standing.zone !== "SET_ASIDE"));
   const aside = allWeighed.filter((standing) => !weighed.includes(standing));
@@ -105,7 +107,7 @@ export function RankingPanel({ weighing, upToDate, waiting, ended, current, orde
             <ClusterLadder cluster={cluster} />
           </p>
         ))}
-        {!ended && <NextTest weighing={weighing} current={current} ordered={ordered} testName={testName} onGo={onGo} />}
+        {!ended && <NextTest weighing={weighing} current={current} ordered={ordered} proposed={proposed} testName={testName} onGo={onGo} />}
       </div>
     </aside>
   );

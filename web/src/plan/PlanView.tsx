@@ -37,15 +37,15 @@ export function PlanView() {
   const mine = draft ? own.data : undefined;
   const weighed = mine?.plan ?? proposed.data;
   const plan = mine && draft ? { ...weighed, steps: inOrderOf(weighed.steps, draft.tests) } : weighed;
-  const most = desk.free.data?.bits ?? 0;
+  const most = desk.curve.data?.points.at(-1)?.bits ?? desk.free.data?.bits ?? 0;
   const busy = proposed.isFetching || own.isFetching;
   const take = () => {
     const values = plan.steps.map((step) => step.testId);
     const [first] = values;
     if (first) {
-      const positions = plan.steps.filter((step) => step.position !== step.positions[0]).map((step) => placeOf(step.testId, step.position));
+      const positions = plan.steps.filter((step) => step.positions.length > 1).map((step) => placeOf(step.testId, step.position));
       const byHand = draft?.byHand.filter((id) => values.includes(id)) ?? [];
-      live.add(tell([{ question: PLAN_ANSWERS.order, values }, { question: PLAN_ANSWERS.plan, values }, { question: PLAN_ANSWERS.byHand, values: byHand }, { question: PLAN_ANSWERS.positions, values: positions }, { question: PLAN_ANSWERS.kept, values: [] }], first));
+      live.add(tell([{ question: PLAN_ANSWERS.order, values }, { question: PLAN_ANSWERS.plan, values }, { question: PLAN_ANSWERS.byHand, values: byHand }, { question: PLAN_ANSWERS.positions, values: positions }, { question: PLAN_ANSWERS.kept, values: plan.steps.filter((step) => step.why === "BY_HAND").map((step) => step.testId) }], first));
       live.add(move(first));
       desk.forget();
       void navigate("..", { relative: "path" });

@@ -5,7 +5,7 @@ import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { withTest } from "./ordering";
 
-/** The answers that keep a plan that was taken: the order, its tests, those put in or moved by hand, those kept though settled, and where each is done. */
+/** The answers that keep a plan that was taken: the order, its tests, those put in or moved by hand, those it is to be left alone with, and where each is done. */
 export const PLAN_ANSWERS = { order: "order", plan: "plan", byHand: "plan-by-hand", kept: "plan-kept", positions: "plan-positions" } as const;
 
 /** What results have changed for the plan that was taken, and what can be done about it. Nothing where none was. */
@@ -13,6 +13,7 @@ export interface Replan {
   settled: readonly Schemas["PlanTestJson"][];
   ask: readonly Schemas["PlanTestJson"][];
   better: readonly Schemas["PlanBetterJson"][];
+  /** Leaves the plan as it is with these tests: not asked about, nor proposed, again. */
   keep: (tests: readonly string[]) => void;
   leaveOut: (test: string) => void;
   putIn: (test: string) => void;

@@ -51,7 +51,7 @@ interface SortableRowProps {
 export function SortableRow({ id, name, movable, className, handleClassName = "", children }: SortableRowProps) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id, disabled: !movable });
   return (
-    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`${className} ${isDragging ? "relative z-10 border-2 border-ink bg-sheet" : ""}`}>
+    <li ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} className={`${className} ${isDragging ? "relative z-10 bg-sheet outline-2 outline-ink" : ""}`}>
       {movable ? (
         <button type="button" ref={setActivatorNodeRef} {...attributes} {...listeners} aria-label={`Move ${name}`} className={`no-print flex size-11 cursor-grab touch-none items-center justify-center text-soft hover:bg-tan ${handleClassName}`}>
           <svg width={14} height={18} viewBox="0 0 14 18" aria-hidden="true"><path d="M1 4h12M1 9h12M1 14h12" stroke="currentColor" strokeWidth={2} /></svg>

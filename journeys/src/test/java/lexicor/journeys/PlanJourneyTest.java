@@ -132,23 +132,31 @@ class PlanJourneyTest extends TabletJourney {
     }
 
     @Test
-    void what_the_therapist_put_in_is_asked_about_before_it_falls_out() {
+    void results_settle_tests_and_one_that_was_moved_by_hand_is_asked_about() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "PJ-4");
         goToPlan();
-        press(time(), "5 min");
-        assertThat(summary()).containsText(Pattern.compile("tests, [45] min"));
-        page.locator("summary").filter(new Locator.FilterOptions().setHasText("No figures for")).click();
-        press(main(), "Put in Pectoralis length");
-        assertThat(rows().filter(new Locator.FilterOptions().setHasText("Pectoralis length"))).containsText("yours;");
+        Locator rotation = rows().filter(new Locator.FilterOptions().setHasText("Neck rotation"));
+        rotation.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move")).focus();
+        page.keyboard().press("Space");
+        Locator said = page.getByText(Pattern.compile("^Neck rotation is at place"));
+        assertThat(said).isAttached();
+        String before = said.innerText();
+        page.keyboard().press("ArrowDown");
+        assertThat(said).not().hasText(before);
+        page.keyboard().press("Space");
+        assertThat(rotation).containsText("yours;");
+        assertThat(rows().filter(new Locator.FilterOptions().setHasText("Neck distraction"))).isVisible();
         press(main(), "Do it in this order");
         Locator since = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The plan since"));
-        assertThat(since).containsText("Pectoralis length would settle nothing more. You put it in: leave it out?");
-        assertThat(bench.rail()).containsText("Supine 0 of 2");
-        press(since, "Leave out Pectoralis length");
-        assertThat(since).not().isVisible();
-        assertThat(bench.rail()).containsText("Supine 0 of 1");
+        bench.reach("Mid-arm squeeze");
+        bench.tap("Nothing, both sides");
+        assertThat(since).containsText(new String[] {"Settled, out of the plan: Neck distraction.", "Neck rotation would settle nothing more. You put it in: leave it out?"});
+        press(since.last(), "Leave out Neck rotation");
+        assertThat(since).containsText(new String[] {"Settled, out of the plan: Neck distraction."});
         page.reload();
-        assertThat(bench.rail()).containsText("Supine 0 of 1");
+        assertThat(since).containsText(new String[] {"Settled, out of the plan: Neck distraction."});
+        bench.tap("Undo");
+        assertThat(since).hasCount(0);
     }
 
     @Test

@@ -25,7 +25,7 @@ public final class AnswerCheck {
     /** Tests of the plan that the therapist put in or moved: not left out of it without asking. */
     public static final String BY_HAND = "plan-by-hand";
 
-    /** Tests of the plan that the therapist keeps though results have settled what they are for. */
+    /** Tests that the plan is to be left alone with: kept though results have settled what they are for, or not wanted in it. */
     public static final String KEPT = "plan-kept";
 
     /** Where tests of the plan are done that can be done in several positions, each as test--position, in small letters and hyphens. */

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicReference;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
@@ -16,7 +17,7 @@ import lexicor.core.weighing.JointInformation;
 import lexicor.core.weighing.Weighing;
 
 /**
- * Plans one situation: for any time, against an order of one's own, and again as results come. What the therapist put in
+ * Plans one situation, and remembers what was worked out for it: for any time, against an order of one's own, and again as results come. What the therapist put in
  * stays in. Then come the short neck screen and measures that provoking would spoil, for every serious condition and for the
  * likeliest ones the test that tells most about it, what defines a condition in play, what tells most together by figures, and
  * what belongs to the picture of a condition that has no figures. A patient who is to be spared gets no more than what the curve of
@@ -34,6 +35,7 @@ public final class Planner {
     private final JointInformation nothing;
     private final Clock clock;
     private final Purposes purposes;
+    private final AtomicReference<BudgetCurve> curve = new AtomicReference<>();
 
     private Planner(Catalogue catalogue, Weighing weighing, Situation situation) {
         this.catalogue = catalogue;
@@ -89,7 +91,7 @@ public final class Planner {
 
     /** Expected information against time, with the knee. */
     public BudgetCurve curve() {
-        return BudgetCurve.of(seconds -> plan(seconds, List.of(), true));
+        return curve.updateAndGet(known -> known == null ? BudgetCurve.of(seconds -> plan(seconds, List.of(), true)) : known);
     }
 
     /** An order of one's own: what it takes and tells, and what speaks against it. */

@@ -1,5 +1,8 @@
 package lexicor.server.examinations;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -7,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.UUID;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
@@ -32,14 +36,16 @@ import org.springframework.stereotype.Component;
 @Component
 class PlanDesk {
 
-    /** Tests that are proposed at a time, once a plan was taken. */
-    private static final int PROPOSED = 2;
+    /** Examinations that are planned at a time, and how long each is kept ready: one plan is asked for in many ways. */
+    private static final int MOST_TABLES = 30;
+    private static final Duration KEPT = Duration.ofMinutes(5);
 
     private final Catalogue catalogue;
     private final Weighing weighing;
     private final Appraisal appraisal;
     private final VisitIntake intake;
     private final TestLaps laps;
+    private final Cache<Asked, Table> tables = Caffeine.newBuilder().maximumSize(MOST_TABLES).expireAfterAccess(KEPT).build();
 
     PlanDesk(Catalogue catalogue, Weighing weighing, Appraisal appraisal, VisitIntake intake, TestLaps laps) {
         this.catalogue = catalogue;
@@ -50,10 +56,18 @@ class PlanDesk {
     }
 
     /** An examination as it stands, ready to be planned. */
-    private record Table(ExaminationService.Recorded recorded, Situation situation, OpenTests open) {
+    private record Table(ExaminationService.Recorded recorded, Situation situation, OpenTests open, Planner planner) {
+    }
+
+    /** An examination up to a command. */
+    private record Asked(UUID examination, long number) {
     }
 
     private Table table(ExaminationService.Recorded recorded) {
+        return tables.get(new Asked(recorded.row().getId(), recorded.lastNumber()), asked -> laid(recorded));
+    }
+
+    private Table laid(ExaminationService.Recorded recorded) {
         ExaminationRow row = recorded.row();
         IntakeState told = intake.of(recorded);
         Visit visit = intake.visit(row, told);
@@ -61,7 +75,8 @@ class PlanDesk {
         OpenTests open = appraisal.openTests(recorded, told, readings);
         Optional<String> position = recorded.history().attempts().isEmpty() ? Optional.empty() : recorded.history().standsAt().map(test -> catalogue.test(test).position());
         Ranking ranking = weighing.weigh(visit, readings, row.seed());
-        return new Table(recorded, new Situation(visit, readings, ranking, open.of(row.region(), readings), position, laps.learnt(), told.sparing(catalogue)), open);
+        Situation situation = new Situation(visit, readings, ranking, open.of(row.region(), readings), position, laps.learnt(), told.sparing(catalogue));
+        return new Table(recorded, situation, open, Planner.of(catalogue, weighing, situation));
     }
 
     /**
@@ -72,20 +87,19 @@ class PlanDesk {
      */
     PlanJson plan(ExaminationService.Recorded recorded, double seconds, List<String> byHand) {
         Table table = table(recorded);
-        Planner planner = Planner.of(catalogue, weighing, table.situation());
-        return json(table, planner.plan(seconds, known("with", byHand)), planner.mostSpared());
+        return json(table, table.planner().plan(seconds, known("with", byHand)), table.planner().mostSpared());
     }
 
     /** What plans tell against the time that they take. */
     PlanJson.CurveJson curve(ExaminationService.Recorded recorded) {
-        return PlanJson.CurveJson.of(recorded.lastNumber(), Planner.of(catalogue, weighing, table(recorded).situation()).curve());
+        return PlanJson.CurveJson.of(recorded.lastNumber(), table(recorded).planner().curve());
     }
 
     /** An order of one's own, of which what may not be done now is left out and named. */
     PlanJson.OwnJson own(ExaminationService.Recorded recorded, List<String> tests) {
         Table table = table(recorded);
         List<TestId> own = known("test", tests);
-        OwnOrder order = Planner.of(catalogue, weighing, table.situation()).appraise(own.stream().filter(test -> doable(table, own, test)).toList());
+        OwnOrder order = table.planner().appraise(own.stream().filter(test -> doable(table, own, test)).toList());
         List<PlanJson.NotNowJson> skipped = own.stream().filter(test -> !doable(table, own, test)).map(test -> notNow(test, whyNot(table, test))).toList();
         return new PlanJson.OwnJson(json(table, order.plan(), OptionalDouble.empty()), order.faults().stream().map(fault -> fault.words(catalogue)).toList(), skipped);
     }
@@ -110,19 +124,25 @@ class PlanDesk {
         return Optional.ofNullable(table.open().waits(test)).orElse("not a test of this region");
     }
 
-    /** What results have changed for the plan that was taken; nothing where none was. */
+    /** What results have changed for the plan that was taken; nothing where none was, and before there is any. */
     PlanJson.ReplanJson again(ExaminationService.Recorded recorded) {
         Table table = table(recorded);
         Told told = Told.of(recorded.history().heard());
         List<TestId> planned = answered(told, AnswerCheck.PLAN);
-        if (planned.isEmpty()) {
+        if (planned.isEmpty() || !testedSinceTaken(recorded)) {
             return new PlanJson.ReplanJson(recorded.lastNumber(), List.of(), List.of(), List.of());
         }
         Set<TestId> kept = Set.copyOf(answered(told, AnswerCheck.KEPT));
-        Replanning again = Planner.of(catalogue, weighing, table.situation()).again(planned, Set.copyOf(answered(told, AnswerCheck.BY_HAND)));
-        Map<TestId, TestValue> values = values(table, again.better().stream().limit(PROPOSED).toList());
+        Replanning again = table.planner().again(planned, Set.copyOf(answered(told, AnswerCheck.BY_HAND)));
+        Optional<TestValue> best = Foresight.of(weighing, table.situation().visit(), table.situation().found()).values(again.better().stream().filter(test -> !kept.contains(test)).toList(), table.situation().position()).stream().findFirst();
         Optional<Contest> contest = Contest.of(table.situation().ranking(), catalogue, table.situation().doable()::contains);
-        return new PlanJson.ReplanJson(recorded.lastNumber(), named(again.settled(), kept), named(again.ask(), kept), values.values().stream().map(value -> better(value, contest)).toList());
+        return new PlanJson.ReplanJson(recorded.lastNumber(), named(again.settled(), kept), named(again.ask(), kept), best.map(value -> better(value, contest)).stream().toList());
+    }
+
+    /** Whether anything was recorded since the plan was taken, which tells where its tests are done. */
+    private static boolean testedSinceTaken(ExaminationService.Recorded recorded) {
+        long taken = recorded.commands().stream().filter(command -> command.answers().stream().anyMatch(answer -> answer.toCore().question().equals(AnswerCheck.POSITIONS))).mapToLong(CommandRow::number).max().orElse(0);
+        return recorded.commands().stream().anyMatch(command -> command.kind() == CommandKind.RECORD && command.number() > taken);
     }
 
     private List<PlanJson.NamedJson> named(List<TestId> tests, Set<TestId> kept) {

@@ -108,7 +108,7 @@ public record PlanJson(long knows, double minutes, int moves, double bits, @Sche
      *
      * @param settled planned tests that are for nothing any more
      * @param ask     such tests that the therapist put in
-     * @param better  tests outside it that would now tell more
+     * @param better  the test outside it that would now tell most, if it tells more than any left in it; at most one
      */
     @Schema(name = "ReplanJson")
     public record ReplanJson(long knows, List<NamedJson> settled, List<NamedJson> ask, List<BetterJson> better) {

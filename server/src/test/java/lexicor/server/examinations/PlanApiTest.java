@@ -84,7 +84,9 @@ class PlanApiTest extends AtTheBench {
         assertThat(again.at("/settled/0/testId").asString()).isEqualTo("sh-pec");
         assertThat(again.at("/ask/0/testId").asString()).isEqualTo("sh-lateral-slide");
         assertThat(again.get("better").valueStream()).isNotEmpty().allSatisfy(better -> assertThat(better.get("changes")).isNotEmpty());
-        send(id, visit.tell(Answer.of("plan-kept", "sh-pec", "sh-lateral-slide")));
+        String proposed = again.at("/better/0/testId").asString();
+        send(id, visit.tell(Answer.of("plan-kept", "sh-pec", "sh-lateral-slide", proposed)));
+        assertThat(plan("/again", 200).get("better").valueStream().map(better -> better.get("testId").asString())).doesNotContain(proposed);
         assertThat(plan("/again", 200).get("settled")).isEmpty();
         assertThat(plan("/again", 200).get("ask")).isEmpty();
     }
