@@ -5,13 +5,10 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.TestId;
@@ -22,7 +19,7 @@ import lexicor.core.catalogue.TestId;
  * be; among such, what looks before what provokes. All by dynamic programming over sets of alike tests (M. Held and R. M. Karp, J. SIAM 10:196, 1962), so exactly. Of what is
  * alike, tests with the same equipment stand together.
  *
- * <p>Tests with the same positions, stage and level that nothing depends on are alike: done one after the other they cost
+ * <p>Tests with the same positions, stage and level that follow on the same tests, and that no other follows on, are alike: done one after the other they cost
  * nothing, and taking one out from between others never costs more, so they can always stand together.
  *
  * @param steps the tests in order, each with the position it is done in
@@ -104,67 +101,6 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
     private record Way(List<Stop> stops, int cost) {
     }
 
-    /** Tests that stand together wherever they stand. */
-    private static final class Alike {
-
-        private final List<String> positions;
-        private final int rank;
-        private final int level;
-        private final List<WorkItem> items = new ArrayList<>();
-        private final Set<TestId> after = new HashSet<>();
-
-        private Alike(List<String> positions, int rank, int level) {
-            this.positions = positions;
-            this.rank = rank;
-            this.level = level;
-        }
-
-        /** Gathers what is alike; a test that follows on another, or is followed on, stands by itself. */
-        static List<Alike> of(Map<TestId, WorkItem> known) {
-            Set<TestId> bound = new HashSet<>();
-            known.values().forEach(item -> item.after().stream().filter(known::containsKey).forEach(earlier -> {
-                bound.add(item.test());
-                bound.add(earlier);
-            }));
-            Map<List<Object>, Alike> gathered = new LinkedHashMap<>();
-            for (WorkItem item : known.values()) {
-                Depth depth = Depth.of(item, known, new LinkedHashSet<>());
-                Set<String> where = Set.copyOf(item.positions());
-                List<Object> key = bound.contains(item.test()) ? List.of(item.test()) : List.of(where, depth.rank(), depth.level());
-                Alike alike = gathered.computeIfAbsent(key, each -> new Alike(item.positions(), depth.rank(), depth.level()));
-                alike.items.add(item);
-                item.after().stream().filter(known::containsKey).forEach(alike.after::add);
-            }
-            return List.copyOf(gathered.values());
-        }
-
-        /** Those with the same equipment together, what needs none first. */
-        List<WorkItem> inOrder() {
-            return items.stream().sorted(Comparator.comparing((WorkItem item) -> String.join(",", item.equipment().stream().sorted().toList()))).toList();
-        }
-    }
-
-    /** The stage and level at which a test can come at the earliest: those of what it follows on, and no earlier. */
-    private record Depth(int rank, int level) {
-
-        static Depth of(WorkItem item, Map<TestId, WorkItem> known, Set<TestId> above) {
-            if (!above.add(item.test())) {
-                throw new IllegalArgumentException("tests follow on each other in a circle: " + above);
-            }
-            int rank = item.stage().ordinal();
-            int level = item.level();
-            for (TestId earlier : item.after()) {
-                if (known.containsKey(earlier)) {
-                    Depth before = of(known.get(earlier), known, above);
-                    rank = Math.max(rank, before.rank());
-                    level = Math.max(level, before.level());
-                }
-            }
-            above.remove(item.test());
-            return new Depth(rank, level);
-        }
-    }
-
     /**
      * One level: for every set of alikes done, the last of them and the position it was done in, the least cost from wherever
      * the level before could end.
@@ -182,6 +118,8 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
         private final int[] start;
         private final int[] startedFrom;
         private final int[] needs;
+        private final int[] onlyPosition;
+        private final int[] positionOf;
 
         Level(List<Alike> alikes, Map<Place, Way> before) {
             if (alikes.size() > MOST_ALIKE) {
@@ -217,6 +155,9 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
                 }
             }
             this.needs = needs();
+            List<String> known = ends.stream().map(end -> end.position().orElseThrow()).distinct().toList();
+            this.positionOf = ends.stream().mapToInt(end -> 1 << known.indexOf(end.position().orElseThrow())).toArray();
+            this.onlyPosition = alikes.stream().mapToInt(alike -> alike.positions.size() == 1 ? 1 << known.indexOf(alike.positions.get(0)) : 0).toArray();
         }
 
         private static int step(Place from, Place to) {
@@ -245,10 +186,13 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
             int[] cost = new int[(all + 1) * ends.size()];
             byte[] cameFrom = new byte[cost.length];
             Arrays.fill(cost, NEVER);
+            int[] lasts = new int[ends.size()];
+            int most = nearest() + MOVE + 2 * BACK; // room for an end from which the next level may start the better
             for (int mask = 0; mask < all; mask++) {
-                for (int next = 0; next < alikes.size(); next++) {
+                int count = worthGoingOn(mask, cost, lasts, most);
+                for (int next = 0; next < alikes.size() && (mask == 0 || count > 0); next++) {
                     if ((mask >> next & 1) == 0 && (needs[next] & ~mask) == 0) {
-                        go(mask, next, cost, cameFrom);
+                        go(mask, next, cost, cameFrom, lasts, count);
                     }
                 }
             }
@@ -263,7 +207,57 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
             return ways;
         }
 
-        private void go(int mask, int next, int[] cost, byte[] cameFrom) {
+        /**
+         * The ends of a set from which to go on. From any end the next step costs at most a move and a step back, so one that is
+         * dearer than the cheapest by as much is worth nothing; nor is one from which the positions still needed cost too much.
+         */
+        private int worthGoingOn(int mask, int[] cost, int[] lasts, int most) {
+            int from = mask * ends.size();
+            int least = NEVER;
+            for (int end = 0; end < ends.size(); end++) {
+                least = Math.min(least, cost[from + end]);
+            }
+            int needed = 0;
+            for (int undone = 0; undone < alikes.size(); undone++) {
+                needed |= (mask >> undone & 1) == 0 ? onlyPosition[undone] : 0;
+            }
+            int count = 0;
+            for (int end = 0; end < ends.size() && least != NEVER; end++) {
+                if (cost[from + end] <= Math.min(least + MOVE + BACK, most - MOVE * Integer.bitCount(needed & ~positionOf[end]))) {
+                    lasts[count++] = end;
+                }
+            }
+            return count;
+        }
+
+        /** What it costs to do the nearest next each time, from the best beginning: never less than the least. */
+        private int nearest() {
+            int best = NEVER;
+            for (int first = 0; first < ends.size(); first++) {
+                if (needs[owner[first]] == 0) {
+                    best = Math.min(best, start[first] + nearestFrom(first));
+                }
+            }
+            return best;
+        }
+
+        private int nearestFrom(int first) {
+            int cost = 0;
+            int at = first;
+            for (int mask = 1 << owner[first]; mask != (1 << alikes.size()) - 1; mask |= 1 << owner[at]) {
+                int next = -1;
+                for (int end = 0; end < ends.size(); end++) {
+                    if ((mask >> owner[end] & 1) == 0 && (needs[owner[end]] & ~mask) == 0 && (next < 0 || between[end][at] < between[next][at])) {
+                        next = end;
+                    }
+                }
+                cost += between[next][at];
+                at = next;
+            }
+            return cost;
+        }
+
+        private void go(int mask, int next, int[] cost, byte[] cameFrom, int[] lasts, int count) {
             int from = mask * ends.size();
             int late = (alikes.size() - Integer.bitCount(mask)) * alikes.get(next).rank; // the further on in the stages, the later it comes
             for (int end = firstEnd[next]; end < firstEnd[next + 1]; end++) {
@@ -273,11 +267,11 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
                     continue;
                 }
                 int[] steps = between[end];
-                for (int last = 0; last < steps.length; last++) {
-                    int before = cost[from + last];
-                    if (before != NEVER && before + steps[last] + late < cost[to]) {
-                        cost[to] = before + steps[last] + late;
-                        cameFrom[to] = (byte) last;
+                for (int i = 0; i < count; i++) {
+                    int reached = cost[from + lasts[i]] + steps[lasts[i]] + late;
+                    if (reached < cost[to]) {
+                        cost[to] = reached;
+                        cameFrom[to] = (byte) lasts[i];
                     }
                 }
             }
