@@ -41,6 +41,10 @@ describe("the order", () => {
     expect(arc && movedBy(order, arc, 1)).toEqual(["jerk", "arc"]);
   });
 
+  it("leaves nothing in a plan of which everything is settled", () => {
+    expect(sections(region, { ...none, own: ["arc"], plan: new Set() }).map((section) => section.name)).toEqual([NOT_PLANNED]);
+  });
+
   it("keeps what was done, or follows on a finding, beside a plan", () => {
     const order = sections(region, { ...none, own: ["arc"], plan: new Set(["arc"]), kept: new Set(["relocate", "look"]) });
     expect(order.map((section) => [section.name, section.items.map((item) => item.id)])).toEqual([["Standing", ["arc", "look"]], ["Supine", ["relocate"]], [NOT_PLANNED, ["wall", "fear"]]]);

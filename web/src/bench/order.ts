@@ -27,8 +27,8 @@ interface OrderWishes {
   added: readonly string[];
   /** Tests that make no sense yet, or not for where it hurts. */
   hidden: ReadonlySet<string>;
-  /** Tests of the plan that was taken; none where there is no plan. */
-  plan?: ReadonlySet<string>;
+  /** Tests of the plan that was taken, as far as they are still for something; absent where there is no plan. */
+  plan?: ReadonlySet<string> | undefined;
   /** Where tests of the plan are done that can be done in several positions. */
   positions?: ReadonlyMap<string, string>;
   /** Tests that stand in the order whether they were planned or not: done, or following on what was found. */
@@ -55,7 +55,7 @@ export const NOT_PLANNED = "Not in the plan";
 export const ADDED = "Added";
 
 /** The order of the tests by the patient's position. With an order of one's own, sections follow the rows as they come. */
-export function sections(region: Region, { own, added, hidden, plan = NOTHING, positions = NOWHERE, kept = NOTHING }: OrderWishes): OrderSection[] {
+export function sections(region: Region, { own, added, hidden, plan, positions = NOWHERE, kept = NOTHING }: OrderWishes): OrderSection[] {
   const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
   const usual = region.steps.flatMap((step) => rows(step, names).map((item) => ({ name: step.name, position: step.position, item })));
   const visible = usual.map(({ item, ...where }) => ({ ...where, item: { ...item, testIds: item.testIds.filter((id) => !hidden.has(id)) } })).filter(({ item }) => item.testIds.length > 0)
@@ -73,8 +73,8 @@ export function sections(region: Region, { own, added, hidden, plan = NOTHING, p
     return test && !hidden.has(id) && !usual.some(({ item }) => item.testIds.includes(id)) ? [{ name: test.position, position: test.position, item: { id, name: test.shortName, testIds: [id], sheet: false } }] : [];
   });
   const sorted = own.length === 0 ? visible : [...visible, ...beyond].sort((a, b) => place(a.item) - place(b.item));
-  const planned = (id: string) => plan.has(id) || kept.has(id);
-  const placed = plan.size === 0 ? sorted : [
+  const planned = (id: string) => (plan?.has(id) ?? false) || kept.has(id);
+  const placed = !plan ? sorted : [
     ...sorted.flatMap(({ item, ...where }) => partOf(item, names, planned).map((part) => ({ ...where, item: part }))),
     ...sorted.flatMap(({ item }) => partOf(item, names, (id) => !planned(id)).map((part) => ({ name: NOT_PLANNED, position: NOT_PLANNED, item: part }))),
   ];

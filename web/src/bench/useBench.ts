@@ -105,7 +105,7 @@ export function useBench(live: LiveExamination): Bench {
   const byHand = state.answers.get(PLAN_ANSWERS.byHand)?.values ?? [];
   const placed = placesOf(state.answers.get(PLAN_ANSWERS.positions)?.values ?? [], region.tests);
   const kept = new Set(region.tests.filter((each) => each.follows || done(each.id)).map((each) => each.id));
-  const order = sections(region, { own, added, hidden, plan: planned, positions: placed, kept });
+  const order = sections(region, { own, added, hidden, plan: plan.size > 0 ? planned : undefined, positions: placed, kept });
   const rows = order.flatMap((section) => section.items);
   const row = rowOf(order, state.standAt ?? "") ?? rows[0];
   const test = byId.get(opened ?? (row?.sheet ? row.id : (state.standAt ?? row?.id ?? ""))) ?? byId.get(row?.id ?? "");

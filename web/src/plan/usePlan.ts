@@ -59,6 +59,3 @@ export function usePlan(live: LiveExamination) {
     forget: () => { keepDraft(id, undefined); },
   };
 }
-
-/** What {@link usePlan} gives. */
-export type PlanDesk = ReturnType<typeof usePlan>;

@@ -59,12 +59,12 @@ class PlanDesk {
     private record Table(ExaminationService.Recorded recorded, Situation situation, OpenTests open, Planner planner) {
     }
 
-    /** An examination up to a command. */
-    private record Asked(UUID examination, long number) {
+    /** An examination up to a command, of somebody of whom no more is known than this. */
+    private record Asked(UUID examination, long number, Optional<Integer> birthYear) {
     }
 
     private Table table(ExaminationService.Recorded recorded) {
-        return tables.get(new Asked(recorded.row().getId(), recorded.lastNumber()), asked -> laid(recorded));
+        return tables.get(new Asked(recorded.row().getId(), recorded.lastNumber(), recorded.row().caseFile().birthYear()), asked -> laid(recorded));
     }
 
     private Table laid(ExaminationService.Recorded recorded) {
