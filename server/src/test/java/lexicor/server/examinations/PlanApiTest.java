@@ -79,7 +79,9 @@ class PlanApiTest extends AtTheBench {
     @Test
     void results_settle_what_was_planned_and_bring_up_what_tells_more() {
         assertThat(plan("/again", 200).get("better")).as("no plan was taken").isEmpty();
-        send(id, visit.tell(Answer.of("plan", "sh-pec", "sh-lateral-slide"), Answer.of("plan-by-hand", "sh-lateral-slide")));
+        send(id, visit.tell(Answer.of("plan", "sh-pec", "sh-lateral-slide"), Answer.of("plan-by-hand", "sh-lateral-slide"), Answer.of("plan-positions", "sh-pec--supine")));
+        assertThat(plan("/again", 200).get("settled")).as("before there is any result").isEmpty();
+        send(id, visit.record("sh-arc", "quality=skipped"));
         JsonNode again = plan("/again", 200);
         assertThat(again.at("/settled/0/testId").asString()).isEqualTo("sh-pec");
         assertThat(again.at("/ask/0/testId").asString()).isEqualTo("sh-lateral-slide");
