@@ -82,7 +82,7 @@ export function PlanView() {
             <p className="mt-5 text-note text-soft">A proposal by published figures and working estimates. The therapist decides; local scope and protocols rule.</p>
           </div>
           <aside aria-label="What it takes and tells" className="flex flex-col gap-5 lg:pt-2">
-            {desk.curve.data ? <BudgetCurve curve={desk.curve.data} most={most} proposed={proposed.data} own={mine?.plan} /> : desk.curve.isError ? null : <p className="text-note text-soft">The curve of time against information follows.</p>}
+            {desk.curve.data ? <BudgetCurve curve={desk.curve.data} most={most} proposed={proposed.data} own={mine?.plan} /> : desk.curve.isError ? null : <p className="text-note text-soft lg:min-h-60">The curve of time against information follows.</p>}
             {mine && <Comparison own={mine.plan} proposed={proposed.data} most={most} />}
           </aside>
         </div>

@@ -17,6 +17,13 @@ const PAUSE_MS = 300;
 
 const MOST_SECONDS = 900;
 
+/** What was changed and not kept yet stays in this browser over a reload. */
+const DRAFT = "lexicor.routine.";
+
+function keyOf(routine: Schemas["RoutineJson"]): string {
+  return `${routine.region}.${routine.own ? "own" : "ready"}.${routine.id}`;
+}
+
 interface RoutineEditorProps {
   routine: Schemas["RoutineJson"];
   tests: readonly Schemas["TestJson"][];
@@ -32,7 +39,7 @@ export function RoutineEditor({ routine, tests, taken, onKept }: RoutineEditorPr
   const cache = useQueryClient();
   const choose = useChoose();
   const [removing, setRemoving] = useState(false);
-  const [text, setText] = useState(routine.text);
+  const [text, setText] = useState(() => window.localStorage.getItem(DRAFT + keyOf(routine)) ?? routine.text);
   const { name, entries } = readRoutine(text);
   const settled = useSettled(text);
   const check = useQuery({
@@ -46,13 +53,23 @@ export function RoutineEditor({ routine, tests, taken, onKept }: RoutineEditorPr
   const checked = changed ? (check.data ?? routine) : routine;
   const known = new Map(tests.map((test) => [test.id, test]));
   const steps = new Map(checked.steps.map((step) => [step.testId, step]));
-  const set = (next: Entry[], called = name) => { choose.reset(); setText(routineText({ name: called, entries: next })); };
+  const write = (next: string) => {
+    choose.reset();
+    setText(next);
+    if (next === routine.text) {
+      window.localStorage.removeItem(DRAFT + keyOf(routine));
+    } else {
+      window.localStorage.setItem(DRAFT + keyOf(routine), next);
+    }
+  };
+  const set = (next: Entry[], called = name) => { write(routineText({ name: called, entries: next })); };
   const ids = entries.map((entry) => entry.testId);
   const moveTo = (id: string, to: string) => { set(moved(ids, ids.indexOf(id), ids.indexOf(to)).flatMap((each) => entries.find((entry) => entry.testId === each) ?? [])); };
   const putIn = (id: string) => { set(withTest(ids, id, tests).map((each) => entries.find((entry) => entry.testId === each) ?? { testId: each })); };
   const keep = (id: string, value?: string) => {
     choose.mutate({ name: `routine.${routine.region}.${id}`, ...(value === undefined ? {} : { value }) }, {
       onSuccess: () => {
+        window.localStorage.removeItem(DRAFT + keyOf(routine));
         void cache.invalidateQueries({ queryKey: keys.routines(routine.region) });
         onKept(value === undefined ? undefined : id);
       },
@@ -103,7 +120,7 @@ export function RoutineEditor({ routine, tests, taken, onKept }: RoutineEditorPr
               {routine.own
                 ? <Button look="primary" disabled={!changed || unreachable || nameFault !== undefined || entries.length === 0 || choose.isPending} onClick={() => { keep(routine.id, text); }}>Keep</Button>
                 : <Button look="primary" disabled={unreachable || nameFault !== undefined || entries.length === 0 || choose.isPending} onClick={copy}>{changed ? "Keep as ours" : "Copy to ours"}</Button>}
-              <Button disabled={!changed} onClick={() => { choose.reset(); setText(routine.text); }}>Undo changes</Button>
+              <Button disabled={!changed} onClick={() => { write(routine.text); }}>Undo changes</Button>
               {routine.own && (removing
                 ? <><Button onClick={() => { keep(routine.id); }}>Yes, remove it</Button><Button onClick={() => { setRemoving(false); }}>No</Button></>
                 : <Button onClick={() => { setRemoving(true); }}>Remove</Button>)}

@@ -9,6 +9,11 @@ describe("a routine as text", () => {
     expect(routineText(readRoutine(text))).toBe(text);
   });
 
+  it("lets a name be typed letter by letter, spaces and all", () => {
+    expect(readRoutine(routineText({ name: "Ours ", entries: [{ testId: "sh-look" }] })).name).toBe("Ours ");
+    expect(readRoutine(routineText({ name: "", entries: [{ testId: "sh-look" }] }))).toEqual({ name: "", entries: [{ testId: "sh-look" }] });
+  });
+
   it("gets an id out of its name that none has yet", () => {
     expect(routineId("Ours, short!", [])).toBe("ours-short");
     expect(routineId("Ours, short!", ["ours-short", "ours-short-2"])).toBe("ours-short-3");

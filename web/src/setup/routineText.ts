@@ -24,7 +24,7 @@ export function readRoutine(text: string): RoutineDraft {
 
 /** The text in which a routine is kept. */
 export function routineText({ name, entries }: RoutineDraft): string {
-  return [name.trim(), ...entries.map((entry) => (entry.seconds === undefined ? entry.testId : `${entry.testId} ${String(entry.seconds)}`))].join("\n");
+  return [name, ...entries.map((entry) => (entry.seconds === undefined ? entry.testId : `${entry.testId} ${String(entry.seconds)}`))].join("\n");
 }
 
 /** An id for a new routine out of its name that none of the others has: "Ours, short" becomes "ours-short". */

@@ -183,10 +183,14 @@ class PlanJourneyTest extends TabletJourney {
             setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Elbow")).click();
             Locator view = setup.getByRole(AriaRole.MAIN);
             assertThat(setup.getByLabel("Name")).hasValue("Elbow, three sides");
-            setup.getByLabel("Name").fill("Elbow after work");
+            setup.getByLabel("Name").fill("");
+            setup.getByLabel("Name").pressSequentially("Elbow after work");
             press(view, "Leave out Radial head");
             setup.getByLabel("Seconds for Biceps hook").fill("90");
             assertThat(view.getByRole(AriaRole.COMPLEMENTARY)).containsText("20 tests");
+            setup.reload();
+            setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Elbow")).click();
+            assertThat(setup.getByLabel("Name")).hasValue("Elbow after work");
             press(view, "Keep as ours");
             assertThat(view.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Routines"))).containsText("Elbow after work ours");
             press(view, "Leave out Look at the elbow");

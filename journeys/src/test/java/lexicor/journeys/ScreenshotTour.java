@@ -33,7 +33,7 @@ class ScreenshotTour {
             page.getByText("SL-0424").click();
             new Bench(page).settled();
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan").setExact(true)).click();
-            assertThat(page.getByText("By figures,")).isVisible();
+            assertThat(page.getByText("What the minutes buy")).isVisible();
             take(page, "plan");
             open(page, "/");
             page.getByText("SL-0443").click();
