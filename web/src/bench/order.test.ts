@@ -41,6 +41,13 @@ describe("the order", () => {
     expect(arc && movedBy(order, arc, 1)).toEqual(["jerk", "arc"]);
   });
 
+  it("calls the sections of a plan by the position in which its tests are done", () => {
+    const named = { ...region, steps: region.steps.map((step) => ({ ...step, name: `${step.position}, by name` })) };
+    expect(sections(named, none).map((section) => section.name)).toEqual(["Standing, by name", "Supine, by name"]);
+    const planned = sections(named, { ...none, own: ["arc", "fear"], plan: new Set(["arc", "fear"]), positions: new Map([["fear", "Standing"]]) });
+    expect(planned.map((section) => [section.name, section.items.map((item) => item.id)])).toEqual([["Standing", ["arc", "fear"]], [NOT_PLANNED, ["look", "relocate"]]]);
+  });
+
   it("leaves nothing in a plan of which everything is settled", () => {
     expect(sections(region, { ...none, own: ["arc"], plan: new Set() }).map((section) => section.name)).toEqual([NOT_PLANNED]);
   });

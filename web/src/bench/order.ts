@@ -54,15 +54,15 @@ export const NOT_PLANNED = "Not in the plan";
 /** The name of the section of tests that were put in. */
 export const ADDED = "Added";
 
-/** The order of the tests by the patient's position. With an order of one's own, sections follow the rows as they come. */
+/** The order of the tests by the patient's position. With an order of one's own, sections follow the rows as they come; those of a plan are called by the position alone. */
 export function sections(region: Region, { own, added, hidden, plan, positions = NOWHERE, kept = NOTHING }: OrderWishes): OrderSection[] {
   const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
   const usual = region.steps.flatMap((step) => rows(step, names).map((item) => ({ name: step.name, position: step.position, item })));
   const visible = usual.map(({ item, ...where }) => ({ ...where, item: { ...item, testIds: item.testIds.filter((id) => !hidden.has(id)) } })).filter(({ item }) => item.testIds.length > 0)
     .map(({ item, ...where }) => ({ ...where, item: { ...item, id: item.testIds[0] ?? item.id } }));
   const elsewhere = (row: { name: string; position: string; item: OrderItem }) => {
-    const position = positions.get(row.item.id);
-    return position === undefined || position === row.position || row.position === NOT_PLANNED ? row : { ...row, name: position, position };
+    const position = positions.get(row.item.id) ?? row.position;
+    return !plan || row.position === NOT_PLANNED ? row : { ...row, name: position, position };
   };
   const place = (item: OrderItem) => {
     const found = own.findIndex((id) => item.testIds.includes(id));
