@@ -31,9 +31,6 @@ export function PlanView() {
   if (proposed.isError) {
     return <Message page title="The plan could not be made" action={<Button look="primary" onClick={() => void proposed.refetch()}>Try again</Button>}>The usual order at the bench is there all the same.</Message>;
   }
-  if (!proposed.data && proposed.isPaused) {
-    return <Message page title="No connection">The plan follows once the server is reached. The usual order at the bench is there all the same.</Message>;
-  }
   if (!proposed.data) {
     return <Waiting page what="the plan" />;
   }
