@@ -4,7 +4,7 @@ import { Link, useNavigate } from "react-router";
 import { TopBar } from "../session/TopBar";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { affected, capital, inHundred, when, whoIs } from "../shared/format";
+import { affected, capital, inHundred, REGIONS, when, whoIs } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { useAddress } from "../shared/useAddress";
@@ -12,7 +12,6 @@ import { STATES, stateWord } from "./states";
 import { StateMark } from "./StateMark";
 
 type Line = Schemas["CaseLine"];
-const REGIONS = ["shoulder", "elbow", "wrist", "hand"];
 
 /** The cases, latest first: find one, go on with it, or start another. */
 export function CasesView() {

@@ -2,14 +2,12 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { capital } from "../shared/format";
+import { capital, REGIONS } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { minuteWords } from "../plan/words";
 import { RoutineEditor } from "./RoutineEditor";
 import { SetupPart } from "./SetupPart";
-
-const REGIONS = ["shoulder", "elbow", "wrist", "hand"];
 
 /** Whether a routine is the one that was chosen; ids are unique among the clinic's own, and among those that ship. */
 function keyOf(routine: Schemas["RoutineJson"]): string {

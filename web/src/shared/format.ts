@@ -52,6 +52,9 @@ export function onDay(iso: string): string {
   return fullDay.format(new Date(iso));
 }
 
+/** The regions as they are named, from the trunk outwards. */
+export const REGIONS = ["shoulder", "elbow", "wrist", "hand"];
+
 /** What is affected: "right shoulder", "both wrists, right is worse". */
 export function affected(side: "LEFT" | "RIGHT", both: boolean, region: string): string {
   return both ? `both ${region}s, ${sideWord(side)} is worse` : `${sideWord(side)} ${region}`;

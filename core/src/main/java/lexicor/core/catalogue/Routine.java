@@ -42,6 +42,11 @@ public record Routine(String region, List<ConditionId> conditions, List<ClusterI
         }
     }
 
+    /** The patient's position at the beginning. */
+    public String beginsIn() {
+        return steps.get(0).position();
+    }
+
     /** Every test that may stand in the order. */
     public List<TestId> order() {
         return order(List.of());

@@ -40,7 +40,7 @@ public final class Planner {
     private Planner(Catalogue catalogue, Weighing weighing, Situation situation) {
         this.catalogue = catalogue;
         this.situation = situation;
-        this.position = situation.position().or(() -> Optional.of(catalogue.routine(situation.visit().region()).steps().get(0).position()));
+        this.position = situation.position().or(() -> Optional.of(catalogue.routine(situation.visit().region()).beginsIn()));
         this.nothing = JointInformation.of(weighing, situation.visit(), situation.found(), situation.doable());
         this.clock = new Clock(catalogue.effort().changePosition(), position);
         this.purposes = new Purposes(catalogue, situation, nothing, test -> candidate(test).seconds());
@@ -119,7 +119,7 @@ public final class Planner {
     }
 
     private double seconds(WorkOrder order) {
-        return order.steps().stream().mapToDouble(step -> candidate(step.test()).seconds()).sum() + order.moves() * catalogue.effort().changePosition();
+        return order.seconds(test -> candidate(test).seconds(), catalogue.effort().changePosition());
     }
 
     private Selection.Candidate candidate(TestId id) {
@@ -159,7 +159,7 @@ public final class Planner {
         /** Those that fit, one after the other. */
         void add(List<Reason> more) {
             for (Reason reason : more) {
-                if (!reasons.containsKey(reason.test()) && seconds(Optional.of(reason.test())) <= budget) {
+                if (!reasons.containsKey(reason.test()) && secondsWith(reason.test()) <= budget) {
                     reasons.put(reason.test(), reason);
                 }
             }
@@ -177,9 +177,9 @@ public final class Planner {
             }
         }
 
-        private double seconds(Optional<TestId> further) {
+        private double secondsWith(TestId further) {
             List<Selection.Candidate> all = new ArrayList<>(reasons.keySet().stream().map(Planner.this::candidate).toList());
-            further.ifPresent(test -> all.add(candidate(test)));
+            all.add(candidate(further));
             return clock.seconds(all);
         }
 

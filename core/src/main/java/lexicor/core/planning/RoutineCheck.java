@@ -46,7 +46,7 @@ public record RoutineCheck(List<TestId> missing, WorkOrder order, Map<TestId, Do
         Map<TestId, Double> seconds = new HashMap<>();
         routine.entries().stream().filter(entry -> known.contains(entry.test())).forEach(entry -> seconds.put(entry.test(), entry.seconds().isPresent() ? Double.valueOf(entry.seconds().getAsInt()) : learnt.getOrDefault(entry.test(), usual(catalogue.test(entry.test())))));
         List<WorkItem> items = WorkItems.of(catalogue, routine.region(), tests);
-        WorkOrder order = WorkOrder.asGiven(items, Optional.of(catalogue.routine(routine.region()).steps().get(0).position()));
+        WorkOrder order = WorkOrder.asGiven(items, Optional.of(catalogue.routine(routine.region()).beginsIn()));
         Map<Lock, List<TestId>> locks = new LinkedHashMap<>();
         catalogue.locksAsked(routine.region()).forEach(lock -> {
             List<TestId> closed = tests.stream().distinct().filter(lock.tests()::contains).toList();
@@ -54,7 +54,7 @@ public record RoutineCheck(List<TestId> missing, WorkOrder order, Map<TestId, Do
                 locks.put(lock, closed);
             }
         });
-        double total = tests.stream().mapToDouble(seconds::get).sum() + order.moves() * catalogue.effort().changePosition();
+        double total = order.seconds(seconds::get, catalogue.effort().changePosition());
         return new RoutineCheck(missing, order, seconds, OrderFault.of(catalogue, routine.region(), items, Set.of()), locks, total);
     }
 

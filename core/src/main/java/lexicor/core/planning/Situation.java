@@ -28,7 +28,7 @@ public record Situation(Visit visit, List<TestReading> found, Ranking ranking, C
     }
 
     /** Tests that have an answer already. */
-    Set<TestId> done() {
+    public Set<TestId> done() {
         return found.stream().filter(TestReading::answered).map(TestReading::test).collect(Collectors.toSet());
     }
 }

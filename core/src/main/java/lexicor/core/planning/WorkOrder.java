@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.TestId;
 
@@ -63,6 +64,11 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
         Way best = ways.values().stream().min(Comparator.comparingInt(Way::cost)).orElseThrow();
         List<Step> steps = best.stops().stream().flatMap(stop -> stop.alike().inOrder().stream().map(item -> new Step(item.test(), stop.position()))).toList();
         return new WorkOrder(steps, best.cost() / MOVE, best.cost() % MOVE / BACK);
+    }
+
+    /** Seconds of its tests with its moves. */
+    double seconds(ToDoubleFunction<TestId> ofTest, double changePosition) {
+        return steps.stream().map(Step::test).mapToDouble(ofTest).sum() + moves * changePosition;
     }
 
     /** Tests in the order in which they are given, each in the position with which the patient moves least; stages are not counted. */

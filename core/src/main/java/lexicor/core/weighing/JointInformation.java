@@ -14,7 +14,6 @@ import java.util.concurrent.ConcurrentHashMap;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.evidence.Belief;
 import lexicor.core.examination.TestReading;
 
 /**
@@ -47,29 +46,9 @@ public final class JointInformation {
         Map<ConditionId, Split> splits(TestId test, Collection<ConditionId> conditions) {
             return splits.computeIfAbsent(test, id -> {
                 Map<ConditionId, Split> all = new LinkedHashMap<>();
-                conditions.forEach(condition -> weighing.catalogue().test(id).readingFor(condition).flatMap(reads -> weighing.evidence().inUse(id, condition, visit.schools()))
-                        .ifPresent(inUse -> all.put(condition, split(id, models.get(condition), inUse.belief()))));
+                conditions.forEach(condition -> Split.of(weighing, visit, models.get(condition), id, rule).ifPresent(split -> all.put(condition, split)));
                 return all;
             });
-        }
-
-        private Split split(TestId test, Weighing.Model model, Belief belief) {
-            Optional<Correlation> correlation = model.correlations().of(test, model.condition().id());
-            double link = visit.assumptions().link();
-            double falsely = 1 - belief.specificity();
-            return new Split(model.builder().worthless(belief), belief.sensitivity(), falsely, Possible.next(correlation, link, true, belief.sensitivity(), rule), Possible.next(correlation, link, false, falsely, rule));
-        }
-    }
-
-    /** A test as it speaks of one condition; one that is worthless there is taken to know nothing of the others. */
-    private record Split(boolean alone, double sensitivity, double falsely, Possible.Next withNext, Possible.Next withoutNext) {
-
-        double positiveWith(Leaf leaf) {
-            return alone ? sensitivity : leaf.with().positive(withNext);
-        }
-
-        double positiveWithout(Leaf leaf) {
-            return alone ? falsely : leaf.without().positive(withoutNext);
         }
     }
 
@@ -115,8 +94,8 @@ public final class JointInformation {
         double bitsWith(Split split) {
             double left = 0;
             for (Leaf leaf : leaves) {
-                double with = split.positiveWith(leaf);
-                double without = split.positiveWithout(leaf);
+                double with = split.positiveWith(leaf.with());
+                double without = split.positiveWithout(leaf.without());
                 left += left(now, leaf.present() * with, leaf.absent() * without) + left(now, leaf.present() * (1 - with), leaf.absent() * (1 - without));
             }
             return Math.max(0, Foresight.entropy(now) - left);
@@ -125,11 +104,11 @@ public final class JointInformation {
         Outlook with(TestId test, Split split) {
             List<Leaf> further = new ArrayList<>();
             for (Leaf leaf : leaves) {
-                double with = split.positiveWith(leaf);
-                double without = split.positiveWithout(leaf);
+                double with = split.positiveWith(leaf.with());
+                double without = split.positiveWithout(leaf.without());
                 for (boolean positive : new boolean[] {true, false}) {
                     further.add(new Leaf(leaf.present() * (positive ? with : 1 - with), leaf.absent() * (positive ? without : 1 - without),
-                            split.alone() ? leaf.with() : leaf.with().with(split.withNext(), positive), split.alone() ? leaf.without() : leaf.without().with(split.withoutNext(), positive)));
+                            split.with(leaf.with(), positive), split.without(leaf.without(), positive)));
                 }
             }
             return of(now, testsWith(test), further.size() > MOST ? together(further) : further);

@@ -5,8 +5,6 @@ import java.util.Optional;
 import java.util.function.DoubleSupplier;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.evidence.Belief;
-import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.examination.TestReading;
 
 /**
@@ -49,22 +47,16 @@ public final class Rehearsal {
         Possible without = Possible.of(combination, link, false, Kernel.Rule.COARSE);
         double logRatio = 0;
         for (TestId test : tests) {
-            Optional<Belief> belief = weighing.catalogue().test(test).readingFor(model.condition().id()).flatMap(reads -> weighing.evidence().inUse(test, model.condition().id(), visit.schools())).map(EvidenceInUse::belief);
-            if (belief.isEmpty()) {
+            Optional<Split> split = Split.of(weighing, visit, model, test, Kernel.Rule.COARSE);
+            if (split.isEmpty()) {
                 continue;
             }
-            double sensitivity = belief.get().sensitivity();
-            double falsely = 1 - belief.get().specificity();
-            boolean alone = model.builder().worthless(belief.get());
-            Optional<Correlation> correlation = model.correlations().of(test, model.condition().id());
-            Possible.Next withNext = Possible.next(correlation, link, true, sensitivity, Kernel.Rule.COARSE);
-            Possible.Next withoutNext = Possible.next(correlation, link, false, falsely, Kernel.Rule.COARSE);
-            double ifPresent = alone ? sensitivity : with.positive(withNext);
-            double ifAbsent = alone ? falsely : without.positive(withoutNext);
+            double ifPresent = split.get().positiveWith(with);
+            double ifAbsent = split.get().positiveWithout(without);
             boolean positive = random.getAsDouble() < (present ? ifPresent : ifAbsent);
             logRatio += Math.log(positive ? ifPresent / ifAbsent : (1 - ifPresent) / (1 - ifAbsent));
-            with = alone ? with : with.with(withNext, positive);
-            without = alone ? without : without.with(withoutNext, positive);
+            with = split.get().with(with, positive);
+            without = split.get().without(without, positive);
         }
         return LogOdds.ofChance(model.now()).times(Math.exp(logRatio)).chance();
     }

@@ -36,7 +36,7 @@ class CommandCheck {
     void check(String field, CommandJson command, Record record) {
         List<FieldFault> faults = new ArrayList<>();
         if (!knownTest(command.standAt())) {
-            faults.add(new FieldFault(field + ".standAt", unknownTest(command.standAt())));
+            faults.add(new FieldFault(field + ".standAt", unknownTest(catalogue, command.standAt())));
         }
         boolean undo = command.kind() == CommandKind.UNDO;
         if (undo && (command.undoes() == null || !record.commands().containsKey(command.undoes()))) {
@@ -60,7 +60,7 @@ class CommandCheck {
 
     private void checkAttempt(String field, AttemptJson attempt, Set<UUID> attempts, List<FieldFault> faults) {
         if (!knownTest(attempt.testId())) {
-            faults.add(new FieldFault(field + ".testId", unknownTest(attempt.testId())));
+            faults.add(new FieldFault(field + ".testId", unknownTest(catalogue, attempt.testId())));
             return;
         }
         if (attempts.contains(attempt.id())) {
@@ -94,7 +94,8 @@ class CommandCheck {
         return catalogue.tests().keySet().stream().anyMatch(test -> test.value().equals(id));
     }
 
-    private String unknownTest(String id) {
+    /** Why an id is that of no test, and what is allowed. */
+    static String unknownTest(Catalogue catalogue, String id) {
         return "'" + id + "' is not in the catalogue; allowed: the id of a test in the library, such as " + catalogue.tests().keySet().iterator().next();
     }
 }

@@ -107,15 +107,11 @@ class PlanDesk {
     /** Whether a test may be done in an order: now, or once what it follows on, which is in the order too, calls for it. */
     private boolean doable(Table table, List<TestId> own, TestId test) {
         return table.situation().doable().contains(test)
-                || !table.open().closed(test) && !done(table, test) && catalogue.test(test).conduct().after().stream().anyMatch(after -> own.contains(after.test()));
-    }
-
-    private static boolean done(Table table, TestId test) {
-        return table.situation().found().stream().anyMatch(reading -> reading.test().equals(test) && reading.answered());
+                || !table.open().closed(test) && !table.situation().done().contains(test) && catalogue.test(test).conduct().after().stream().anyMatch(after -> own.contains(after.test()));
     }
 
     private String whyNot(Table table, TestId test) {
-        if (done(table, test)) {
+        if (table.situation().done().contains(test)) {
             return "done";
         }
         if (table.open().closed(test)) {
@@ -163,7 +159,7 @@ class PlanDesk {
         List<TestId> known = new ArrayList<>();
         for (String test : tests) {
             known.add(catalogue.tests().keySet().stream().filter(id -> id.value().equals(test)).findFirst()
-                    .orElseThrow(() -> new BadInput(field, "'" + test + "' is not in the catalogue; allowed: the id of a test in the library, such as " + catalogue.tests().keySet().iterator().next())));
+                    .orElseThrow(() -> new BadInput(field, CommandCheck.unknownTest(catalogue, test))));
         }
         return known;
     }

@@ -40,8 +40,7 @@ class RoutineController {
     List<RoutineJson> routines(@RequestParam String region) {
         requireRegion(region);
         Map<TestId, Double> learnt = laps.learnt();
-        return Stream.concat(settings.now().routines().stream().map(routine -> RoutineJson.of(routine, true, learnt, catalogue)), ready.routines().stream().map(routine -> RoutineJson.of(routine, false, learnt, catalogue)))
-                .filter(routine -> routine.region().equals(region)).toList();
+        return Stream.concat(of(region, settings.now().routines()).map(routine -> RoutineJson.of(routine, true, learnt, catalogue)), of(region, ready.routines()).map(routine -> RoutineJson.of(routine, false, learnt, catalogue))).toList();
     }
 
     /** What a routine would take, and what speaks against it. */
@@ -53,6 +52,10 @@ class RoutineController {
         } catch (WorkRoutine.Unreadable fault) {
             throw new BadInput("text", fault.getMessage());
         }
+    }
+
+    private static Stream<WorkRoutine> of(String region, List<WorkRoutine> routines) {
+        return routines.stream().filter(routine -> routine.region().equals(region));
     }
 
     private void requireRegion(String region) {

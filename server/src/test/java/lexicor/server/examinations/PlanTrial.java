@@ -108,7 +108,7 @@ class PlanTrial {
     /** The catalogue's order in its usual positions until the time is up. */
     private Doing habit(Case each) {
         List<TestId> tests = new ArrayList<>();
-        String at = catalogue.routine(each.situation().visit().region()).steps().get(0).position();
+        String at = catalogue.routine(each.situation().visit().region()).beginsIn();
         int moves = 0;
         double seconds = 0;
         for (TestId id : each.order()) {

@@ -1,0 +1,44 @@
+package lexicor.core.weighing;
+
+import java.util.Optional;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.Belief;
+import lexicor.core.evidence.EvidenceInUse;
+
+/** An open test as it speaks of one condition; one that is worthless there is taken to know nothing of the others. */
+record Split(boolean alone, double sensitivity, double falsely, Possible.Next withNext, Possible.Next withoutNext) {
+
+    /** Empty where the test has no figures for the condition. */
+    static Optional<Split> of(Weighing weighing, Visit visit, Weighing.Model model, TestId test, Kernel.Rule rule) {
+        ConditionId condition = model.condition().id();
+        return weighing.catalogue().test(test).readingFor(condition).flatMap(reads -> weighing.evidence().inUse(test, condition, visit.schools())).map(EvidenceInUse::belief).map(belief -> of(belief, visit, model, test, rule));
+    }
+
+    private static Split of(Belief belief, Visit visit, Weighing.Model model, TestId test, Kernel.Rule rule) {
+        Optional<Correlation> correlation = model.correlations().of(test, model.condition().id());
+        double link = visit.assumptions().link();
+        double falsely = 1 - belief.specificity();
+        return new Split(model.builder().worthless(belief), belief.sensitivity(), falsely, Possible.next(correlation, link, true, belief.sensitivity(), rule), Possible.next(correlation, link, false, falsely, rule));
+    }
+
+    /** Chance of a positive with the condition. */
+    double positiveWith(Possible with) {
+        return alone ? sensitivity : with.positive(withNext);
+    }
+
+    /** Chance of a positive without it. */
+    double positiveWithout(Possible without) {
+        return alone ? falsely : without.positive(withoutNext);
+    }
+
+    /** What stands with the condition after an answer. */
+    Possible with(Possible with, boolean positive) {
+        return alone ? with : with.with(withNext, positive);
+    }
+
+    /** What stands without it after an answer. */
+    Possible without(Possible without, boolean positive) {
+        return alone ? without : without.with(withoutNext, positive);
+    }
+}
