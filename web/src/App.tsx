@@ -12,6 +12,7 @@ import { PlanView } from "./plan/PlanView";
 import { SessionGate } from "./session/SessionGate";
 import { usePerson } from "./session/session";
 import { Waiting } from "./shared/ui/Message";
+import { Safe } from "./shared/ui/Safe";
 import { NoSuchPage } from "./shared/ui/NoSuchPage";
 import { WeighingView } from "./weighing/WeighingView";
 
@@ -31,6 +32,7 @@ function Views() {
   const { roles } = usePerson();
   const therapist = roles.includes("THERAPIST");
   return (
+    <Safe>
     <Routes>
       {therapist ? (
         <>
@@ -53,5 +55,6 @@ function Views() {
       <Route path="/setup/*" element={<Suspense fallback={<Waiting page what="the setup" />}><SetupRoutes /></Suspense>} />
       <Route path="*" element={<NoSuchPage />} />
     </Routes>
+    </Safe>
   );
 }

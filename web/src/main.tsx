@@ -1,17 +1,20 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { App } from "./App";
-import { Refused } from "./shared/api/client";
+import { watchConnection } from "./examination/queues";
+import { cache } from "./shared/api/cache";
 import { keepPage } from "./shared/offline/keepPage";
+import { answerOtherTabs } from "./shared/offline/pageKey";
 import { followTheme } from "./shared/theme";
 import "./shared/theme.css";
 
 followTheme();
 keepPage();
+answerOtherTabs();
+watchConnection();
 
-const cache = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: true, retry: (failures, error) => !(error instanceof Refused) && failures < 3, networkMode: "always" } } });
 const root = document.getElementById("root");
 
 if (root) {

@@ -75,7 +75,7 @@ export function BenchView() {
   const leftOpen = bench.order.find((section) => beat && section.position !== beat.position && section.items.includes(bench.previous ?? row))?.items.filter((item) => bench.progress(item) === "OPEN" && !bench.locked(item)).map((item) => item.name) ?? [];
   return (
     <main className={`grid min-h-0 flex-1 grid-cols-1 ${reachLeft ? "lg:grid-cols-[21rem_minmax(0,1fr)_13rem] lg:[&>aside]:order-first lg:[&>nav]:order-last" : "lg:grid-cols-[13rem_minmax(0,1fr)_21rem]"}`}>
-      <OrderRail region={region} order={bench.order} locked={bench.locked} progress={bench.progress} current={state.standAt ?? row.id} elapsed={elapsed} planned={plannedMinutes(region, bench.order)}
+      <OrderRail gone={live.examination.gone} region={region} order={bench.order} locked={bench.locked} progress={bench.progress} current={state.standAt ?? row.id} elapsed={elapsed} planned={plannedMinutes(region, bench.order)}
         onGo={bench.go} onMove={bench.moveRow} onUsual={bench.usualOrder}><PathwayOffers offers={bench.ways.offers} onFollow={bench.ways.follow} /><AgainList live={live} onGo={bench.go} /></OrderRail>
       <div className="flex min-w-0 flex-col gap-1 px-4 py-1 lg:overflow-y-auto lg:px-5">
         {bench.ways.following && <PathwayStrip following={bench.ways.following} current={sheet.length > 0 ? "" : test.id} waiting={live.queue.status === "waiting"} testName={(id) => names.get(id)?.shortName ?? id} onGo={bench.go} />}

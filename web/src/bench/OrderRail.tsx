@@ -8,6 +8,8 @@ import { ADDED, unplaced, type OrderItem, type OrderSection } from "./order";
 
 interface OrderRailProps {
   region: Schemas["RegionJson"];
+  /** Tests on record that the library no longer has. */
+  gone: readonly Schemas["GoneJson"][];
   order: OrderSection[];
   progress: (item: OrderItem) => Progress;
   /** Whether a row is closed and nobody decided otherwise. */
@@ -25,7 +27,7 @@ interface OrderRailProps {
 }
 
 /** The order of the tests, gathered by the patient's position: the position at hand is open, the others are a line each. */
-export function OrderRail({ region, order, progress, locked, current, elapsed, planned, onGo, onMove, onUsual, children }: OrderRailProps) {
+export function OrderRail({ region, gone, order, progress, locked, current, elapsed, planned, onGo, onMove, onUsual, children }: OrderRailProps) {
   const here = useRef<HTMLButtonElement>(null);
   const [opened, setOpened] = useState<string>();
   const [changing, setChanging] = useState(false);
@@ -74,6 +76,13 @@ export function OrderRail({ region, order, progress, locked, current, elapsed, p
       })}
       <AddTest tests={region.tests.filter((test) => !inOrder.has(test.id))} onGo={onGo} />
       {children}
+      {gone.length > 0 && (
+        <section aria-label="No longer in the library" className="shrink-0 border-t border-line px-3 py-2 text-note text-soft">
+          <h2 className="font-semibold">On record, not weighed</h2>
+          <ul>{gone.map((test) => <li key={test.testId}>{test.name}</li>)}</ul>
+          <p>What was found stands in the note.</p>
+        </section>
+      )}
       <div className="flex shrink-0 items-center gap-1 pr-3 lg:mt-auto lg:flex-wrap lg:px-3">
         <Button look="choice" chosen={changing} className="text-note" onClick={() => { setChanging(!changing); }}>{changing ? "Done" : "Reorder"}</Button>
         {changing && onUsual && <Button className="text-note" onClick={onUsual}>Usual order</Button>}

@@ -1,9 +1,11 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useDeferredValue, useState } from "react";
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useDeferredValue, useEffect, useState, useSyncExternalStore } from "react";
 import { Link, useNavigate } from "react-router";
+import { onQueues, waitingCount } from "../examination/queues";
 import { TopBar } from "../session/TopBar";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
+import { onMoved } from "../shared/live/moved";
 import { affected, capital, inHundred, REGIONS, when, whoIs } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
@@ -25,6 +27,9 @@ export function CasesView() {
     placeholderData: keepPreviousData,
     staleTime: 0,
   });
+  const cache = useQueryClient();
+  useEffect(() => onMoved(() => { void cache.invalidateQueries({ queryKey: keys.allCases }); }), [cache]);
+  const waiting = useSyncExternalStore(onQueues, waitingCount);
   const searching = typed !== "" || address.state !== "" || address.region !== "";
   return (
     <div className="mx-auto max-w-6xl px-5 pb-10">
@@ -42,6 +47,7 @@ export function CasesView() {
           <Filter label="State" value={address.state} options={STATES.map((state) => [state, stateWord(state)])} onChange={(state) => { setAddress({ state, page: "1" }); }} />
           <Filter label="Region" value={address.region} options={REGIONS.map((region) => [region, capital(region)])} onChange={(region) => { setAddress({ region, page: "1" }); }} />
         </div>
+        {waiting > 0 && <p role="status" className="mb-3 border-l-4 border-ink pl-3 text-read"><strong>{waiting} {waiting === 1 ? "entry is" : "entries are"} kept in this browser</strong> and not on the server yet. {waiting === 1 ? "It is" : "They are"} sent as soon as it is reached.</p>}
         {list.isError && <Message title="The list could not be fetched" action={<Button look="primary" onClick={() => void list.refetch()}>Try again</Button>}>Nothing was lost. The server may have stopped.</Message>}
         {list.isPending && <Waiting what="the cases" />}
         {list.data && (list.data.total === 0 ? <Nothing searching={searching} onAll={() => { setTyped(""); setAddress({ state: "", region: "", page: "1" }); }} /> : (

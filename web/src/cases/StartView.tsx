@@ -5,6 +5,7 @@ import { TopBar } from "../session/TopBar";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";
+import { keepDraft, keptDraft } from "../shared/offline/draft";
 import { affected, settingWords } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
@@ -16,7 +17,7 @@ import { DetailFields, detailsOf, EMPTY_DETAILS, type DetailDraft } from "./Deta
 type NewCase = Schemas["NewCase"];
 type Visit = Schemas["VisitRequest"];
 
-const DRAFT = "lexicor.new-case";
+const DRAFT = "new-case";
 
 interface Draft {
   caseId: string;
@@ -30,9 +31,8 @@ interface Draft {
 }
 
 function restore(): Draft {
-  const kept = window.sessionStorage.getItem(DRAFT);
-  return kept ? (JSON.parse(kept) as Draft)
-    : { caseId: crypto.randomUUID(), visitId: crypto.randomUUID(), code: undefined, details: EMPTY_DETAILS, region: undefined, side: undefined, worse: undefined, setting: lastSetting() };
+  return (keptDraft(DRAFT, window.sessionStorage) as Draft | undefined)
+    ?? { caseId: crypto.randomUUID(), visitId: crypto.randomUUID(), code: undefined, details: EMPTY_DETAILS, region: undefined, side: undefined, worse: undefined, setting: lastSetting() };
 }
 
 /** Begins a case: one tap on the figure is enough. What is typed survives a reload. */
@@ -44,7 +44,7 @@ export function StartView() {
   const start = useMutation({
     mutationFn: (body: NewCase) => dataOf(api.POST("/api/cases", { body })),
     onSuccess: (examination) => {
-      window.sessionStorage.removeItem(DRAFT);
+      keepDraft(DRAFT, undefined, window.sessionStorage);
       rememberSetting(examination.setting);
       cache.setQueryData(keys.examination(examination.id), examination);
       void navigate(`/examinations/${examination.id}/intake`);
@@ -54,7 +54,7 @@ export function StartView() {
   const faults = { ...faultsOf(start.error), ...local };
   const change = (part: Partial<Draft>) => {
     const changed = { ...draft, ...part };
-    window.sessionStorage.setItem(DRAFT, JSON.stringify(changed));
+    keepDraft(DRAFT, changed, window.sessionStorage);
     setDraft(changed);
     setLocal({});
     start.reset();

@@ -1,6 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
+import { usePerson } from "../session/session";
 import type { LiveExamination } from "../examination/useExamination";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
@@ -16,6 +17,10 @@ const WHERE: Record<Schemas["HindranceJson"]["kind"], [string, string] | undefin
 export function SignPanel({ live, hindrances }: { live: LiveExamination; hindrances: readonly Schemas["HindranceJson"][] }) {
   const { id, signing, commands } = live.examination;
   const waiting = live.queue.pending.length > 0;
+  const person = usePerson();
+  const { findingsBy } = live.examination;
+  const colleagues = findingsBy.filter((each) => each.name !== person.name).map((each) => each.displayName);
+  const countersigns = findingsBy.length > 0 && colleagues.length === findingsBy.length;
   const sign = useMutation({
     mutationFn: () => dataOf(api.POST("/api/examinations/{id}/signature", { params: { path: { id } }, body: { knows: commands.at(-1)?.number ?? 0 } })),
     onSuccess: live.signed,
@@ -35,9 +40,10 @@ export function SignPanel({ live, hindrances }: { live: LiveExamination; hindran
               })}
             </ul>
           ) : <p className="text-read">Keeps what was found, what it came to, and by which evidence. Nothing can be added afterwards, except by an amendment.</p>}
+          {colleagues.length > 0 && <p className="mt-1 text-read">{countersigns ? "You entered none of the findings: this countersigns those of " : "Findings were entered also by "}{colleagues.join(", ")}. Every name stands in the note and the report.</p>}
           {waiting && <p className="mt-1 border-l-4 border-ink pl-3 text-read"><strong>The server does not have your last entries yet.</strong> Sign once all is saved.</p>}
           <div className="mt-2 flex flex-wrap items-center gap-3">
-            <Button look="primary" className="px-6" disabled={hindrances.length > 0 || waiting || sign.isPending} onClick={() => { sign.mutate(); }}>Sign</Button>
+            <Button look="primary" className="px-6" disabled={hindrances.length > 0 || waiting || sign.isPending} onClick={() => { sign.mutate(); }}>{countersigns ? "Countersign" : "Sign"}</Button>
             <span role="status" className="text-read">{sign.isPending ? "Signing …" : ""}</span>
             <Link to="../note" relative="path" className="inline-flex min-h-12 items-center text-read underline">To the note</Link>
           </div>

@@ -13,7 +13,7 @@ export function VersionList({ id, signing }: { id: string; signing: Schemas["Sig
       <ol className="mt-1 flex max-w-3xl flex-col">
         {[...signing.versions].reverse().map((version) => (
           <li key={version.version} className="border-t border-line py-2 text-read">
-            <p><strong>Version {version.version}</strong>, signed by {version.author}, {when(version.at)}. <Link to={`../note?version=${String(version.version)}`} relative="path" className="inline-flex min-h-11 items-center underline">Read it</Link></p>
+            <p><strong>Version {version.version}</strong>, {version.countersigned ? "countersigned" : "signed"} by {version.author}, {when(version.at)}.{version.enteredBy.length > 0 && version.enteredBy.join() !== version.author && ` Findings by ${version.enteredBy.join(", ")}.`} <Link to={`../note?version=${String(version.version)}`} relative="path" className="inline-flex min-h-11 items-center underline">Read it</Link></p>
             {version.amended && <p>Amended by {version.amended.author}: {version.amended.reason}</p>}
             <Recomputed id={id} version={version.version} />
             <p className="text-note text-soft">{version.lastNumber} entries · tests {version.catalogueRevision} · evidence {version.evidenceRevision} · settings {version.settingsRevision} · seed {version.seed}</p>

@@ -5,8 +5,9 @@ import { AccountMenu } from "../session/AccountMenu";
 import { affected, whoIs } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
+import { Safe } from "../shared/ui/Safe";
 import { Wordmark } from "../shared/ui/Wordmark";
-import { SavedState } from "./SavedState";
+import { Responsible, SavedState, SavingTrouble } from "./SavedState";
 import { SigningStrip } from "./SigningStrip";
 import { useExamination, type LiveExamination } from "./useExamination";
 
@@ -51,9 +52,11 @@ function Frame({ id }: { id: string }) {
           <AccountMenu />
         </div>
         <SigningStrip signing={live.examination.signing} />
+        <Responsible live={live} />
+        <SavingTrouble live={live} />
       </header>
       <p className="print-head hidden px-5 text-note print:block">{person.code} · {whoIs(person)} · {what} · decision support, the therapist concludes</p>
-      <Outlet context={live} />
+      <Safe><Outlet context={live} /></Safe>
     </div>
   );
 }

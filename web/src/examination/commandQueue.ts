@@ -1,58 +1,84 @@
-import { Refused, type Problem } from "../shared/api/client";
-import { forgetAll } from "../shared/offline/memory";
+import { Failed, Refused, type Problem } from "../shared/api/client";
+import type { Entry, EntryStore } from "./entryStore";
 import type { Command } from "./history";
 
-/** Sends commands in order and returns the number of each. */
-export type Send = (commands: Command[]) => Promise<{ id: string; number: number }[]>;
+/** What the server has of a command: its number, and its time by the server's clock. */
+export interface Receipt {
+  id: string;
+  number: number;
+  at: string;
+}
+
+/** Sends commands in order and returns what the server has of each. */
+export type Send = (commands: Command[]) => Promise<Receipt[]>;
 
 /** The server was reached and cannot take the commands for the time being: they are kept, and sent again. */
-export class Held extends Error {}
+export class Held extends Error {
+  /** What the person can do about it. */
+  readonly remedy: "take-over" | "wait";
+
+  constructor(message: string, remedy: "take-over" | "wait" = "wait") {
+    super(message);
+    this.remedy = remedy;
+  }
+}
 
 /** What the queue holds and how it is doing. */
 export interface QueueState {
   /** Not yet acknowledged, oldest first. */
   pending: readonly Command[];
-  /** saved: all is on the server. saving: on its way. waiting: the server is not reached or cannot take them, commands are kept here. */
-  status: "saved" | "saving" | "waiting";
-  /** Why the server cannot take them; absent where it is not reached. */
-  held?: string;
-  /** The last refusal, with the command it concerns; nothing of it was lost, it is shown to the therapist. */
-  refused: { command: Command; problem: Problem } | undefined;
+  /** opening: what was left is being read. saved: all is on the server. saving: on its way. waiting: not reached or not taken for now. */
+  status: "opening" | "saved" | "saving" | "waiting";
+  /** Commands of `pending` that are nowhere but on this page: the browser has no room for them, or lets the page keep nothing. */
+  unkept: number;
+  /** Why the server cannot take them for now, and what can be done; absent where it is not reached. */
+  held?: { why: string; remedy: Held["remedy"] };
+  /** Commands that the server does not take; nothing of them is lost. */
+  aside: readonly Required<Entry>[];
 }
 
 const RETRY_FIRST_MS = 500;
 const RETRY_MOST_MS = 3000;
+/** A command on which the server failed so often in a row is set aside, so that it holds up no other. */
+const MOST_FAILURES = 4;
+/** The server says so of itself, not of the command. */
+const OF_THE_SERVER = [502, 503, 504, 507];
+
+interface QueueParts {
+  store: EntryStore | undefined;
+  send: Send;
+  /** Told of commands that the server has acknowledged, before they leave the queue. */
+  saved: (commands: Command[], receipts: ReadonlyMap<string, Receipt>) => void;
+  /** Told when what is kept in the browser has changed, so that other tabs look again. */
+  kept?: () => void;
+}
 
 /**
  * Keeps commands until the server has them. Each is written to the browser's storage before it is sent, so that reload,
- * lost connection and killed server lose nothing; the server counts a command sent twice once.
+ * lost connection and killed server lose nothing; the server counts a command sent twice once. There is one queue for each
+ * person and examination on a page, whatever view is open.
  */
 export class CommandQueue {
-  readonly #prefix: string;
-  readonly #key: string;
-  readonly #storage: Storage;
-  readonly #send: Send;
-  readonly #saved: (commands: Command[], numbers: Map<string, number>) => void;
+  readonly #parts: QueueParts;
   readonly #listeners = new Set<() => void>();
-  #state: QueueState;
-  #sending = false;
+  readonly #places = new Map<string, number>();
+  /** Commands that have not yet reached the browser's database. */
+  readonly #onPage = new Set<string>();
+  /** Those of them that a reload would lose, or the closing of the tab. */
+  readonly #unkept = new Set<string>();
+  /** Resolved once what earlier loads and other tabs left behind is taken over. */
+  readonly ready: Promise<void>;
+  #state: QueueState = { pending: [], status: "opening", unkept: 0, aside: [] };
+  #sending: Promise<void> | undefined;
+  #failures = 0;
   #delay = RETRY_FIRST_MS;
   #timer: ReturnType<typeof setTimeout> | undefined;
+  #closed = false;
 
-  /**
-   * @param examination whose commands these are, and the person who gives them
-   * @param client      this page load; what earlier loads left behind is taken over
-   * @param saved       told of commands that the server has acknowledged
-   */
-  constructor(examination: string, client: string, storage: Storage, send: Send, saved: (commands: Command[], numbers: Map<string, number>) => void) {
-    this.#prefix = `lexicor.queue.${examination}.`;
-    this.#key = this.#prefix + client;
-    this.#storage = storage;
-    this.#send = send;
-    this.#saved = saved;
-    const left = this.#takeOver();
-    this.#state = { pending: left, status: left.length > 0 ? "saving" : "saved", refused: undefined };
-    this.#persist();
+  constructor(parts: QueueParts) {
+    this.#parts = parts;
+    this.ready = this.look();
+    void this.flush();
   }
 
   get state(): QueueState {
@@ -66,109 +92,161 @@ export class CommandQueue {
 
   /** Keeps a command and sends it as soon as may be. */
   add(command: Command): void {
-    this.#change({ pending: [...this.#state.pending, command], status: this.#state.status === "waiting" ? "waiting" : "saving", refused: undefined, ...(this.#state.held ? { held: this.#state.held } : {}) });
-    void this.flush();
+    const keeping = this.#parts.store?.add(command) ?? { place: this.#places.size, kept: false, stored: Promise.reject(new Error("this page may keep nothing")) };
+    this.#places.set(command.id, keeping.place);
+    this.#onPage.add(command.id);
+    if (!keeping.kept) {
+      this.#unkept.add(command.id);
+    }
+    this.#change({ pending: [...this.#state.pending, command], status: this.#state.status === "waiting" ? "waiting" : "saving" });
+    void this.#keep(command, keeping.stored);
+  }
+
+  /** Reads again what is kept in the browser: another tab has added to it, or taken from it. */
+  async look(): Promise<void> {
+    const opening = this.#state.status === "opening";
+    const entries = await this.#parts.store?.all() ?? [];
+    const waiting = entries.filter((entry) => !entry.aside).map((entry) => entry.command);
+    const ids = new Set(entries.map((entry) => entry.command.id));
+    const own = this.#state.pending.filter((command) => this.#onPage.has(command.id) && !ids.has(command.id));
+    entries.forEach((entry) => this.#places.set(entry.command.id, entry.place));
+    const pending = [...waiting, ...own].sort((a, b) => this.#place(a) - this.#place(b));
+    const aside = entries.filter((entry): entry is Required<Entry> => entry.aside !== undefined);
+    const idle = this.#state.status === "opening" || this.#state.status === "saved";
+    this.#change({ pending, aside, status: pending.length === 0 ? "saved" : idle ? "saving" : this.#state.status });
+    if (idle && pending.length > 0 && !opening) {
+      void this.flush();
+    }
   }
 
   /** Sends what is kept, now. */
   async flush(): Promise<void> {
-    if (this.#sending || this.#state.pending.length === 0) {
+    await this.ready; // what was left behind goes first
+    if (this.#closed) {
       return;
     }
-    this.#sending = true;
-    clearTimeout(this.#timer);
-    const batch = [...this.#state.pending];
-    try {
-      const receipts = await this.#send(batch);
-      this.#delay = RETRY_FIRST_MS;
-      this.#settle(batch, receipts);
-    } catch (fault) {
-      if (fault instanceof Refused) {
-        await this.#refuse(batch, fault.problem);
-      } else {
-        this.#wait(fault);
-      }
-    } finally {
-      this.#sending = false;
-    }
-    if (this.#state.status === "saving" && this.#state.pending.length > 0) {
+    this.#sending ??= this.#sendAll().finally(() => { this.#sending = undefined; });
+    await this.#sending;
+  }
+
+  /** Sends a command that was set aside once more. */
+  async again(id: string): Promise<void> {
+    const entry = this.#state.aside.find((each) => each.command.id === id);
+    if (entry) {
+      await this.#parts.store?.setAside(entry.command, entry.place, undefined);
+      this.#change({ aside: this.#state.aside.filter((each) => each !== entry), pending: [...this.#state.pending, entry.command], status: "saving" });
       await this.flush();
     }
   }
 
+  /** Gives up a command that was set aside, or the first one that is held. */
+  async giveUp(id: string): Promise<void> {
+    await this.#parts.store?.remove([id]).catch(() => undefined);
+    this.#forget(id);
+    this.#change({ aside: this.#state.aside.filter((each) => each.command.id !== id), pending: this.#state.pending.filter((each) => each.id !== id) });
+    this.#parts.kept?.();
+    void this.flush();
+  }
+
   /** Stops trying; what is kept stays kept. */
   close(): void {
+    this.#closed = true;
     clearTimeout(this.#timer);
     this.#listeners.clear();
   }
 
-  /** The server is not reached: what is kept is tried again, less and less often. */
+  async #keep(command: Command, stored: Promise<void>): Promise<void> {
+    try {
+      await stored;
+      this.#onPage.delete(command.id);
+      this.#unkept.delete(command.id);
+      this.#change({});
+      this.#parts.kept?.();
+    } catch {
+      if (this.#onPage.has(command.id)) {
+        this.#unkept.add(command.id); // it stays on the page and is sent all the same; the state says that it is kept nowhere
+        this.#change({});
+      }
+    }
+    await this.flush();
+  }
+
+  async #sendAll(): Promise<void> {
+    clearTimeout(this.#timer);
+    while (!this.#closed && this.#state.pending.length > 0) {
+      const batch = this.#failures === 0 ? [...this.#state.pending] : this.#state.pending.slice(0, 1);
+      try {
+        await this.#settle(batch, await this.#parts.send(batch));
+      } catch (fault) {
+        if (!await this.#cope(batch, fault)) {
+          return;
+        }
+      }
+    }
+  }
+
+  /** What to do about a fault. Returns whether to go on at once. */
+  async #cope(batch: Command[], fault: unknown): Promise<boolean> {
+    const [first, ...rest] = batch;
+    if (fault instanceof Refused && first) {
+      if (rest.length > 0) {
+        this.#failures = Math.max(1, this.#failures); // one of them is at fault: they go one by one
+        return true;
+      }
+      await this.#setAside(first, fault.problem);
+      return true;
+    }
+    const ofCommand = fault instanceof Failed && !OF_THE_SERVER.includes(fault.status);
+    this.#failures = ofCommand ? this.#failures + 1 : this.#failures;
+    if (ofCommand && first && rest.length === 0 && this.#failures >= MOST_FAILURES) {
+      await this.#setAside(first, { status: 500, title: "The server fails on it", detail: `The server failed on this entry ${String(this.#failures)} times: ${fault.message}`, errors: [] });
+      return true;
+    }
+    this.#wait(fault);
+    return false;
+  }
+
+  /** The server is not reached, or cannot take it for now: what is kept is tried again, less and less often. */
   #wait(fault: unknown): void {
-    const { pending, refused } = this.#state;
-    this.#change({ pending, refused, status: "waiting", ...(fault instanceof Held ? { held: fault.message } : {}) });
+    const held = fault instanceof Held ? { why: fault.message, remedy: fault.remedy } : fault instanceof Failed ? { why: fault.message, remedy: "wait" as const } : undefined;
+    this.#change({ status: "waiting", held });
     this.#timer = setTimeout(() => void this.flush(), this.#delay);
     this.#delay = Math.min(RETRY_MOST_MS, this.#delay * 2);
   }
 
-  #settle(batch: Command[], receipts: { id: string; number: number }[]): void {
-    const numbers = new Map(receipts.map((receipt) => [receipt.id, receipt.number]));
-    this.#saved(batch, numbers);
+  async #settle(batch: Command[], receipts: Receipt[]): Promise<void> {
+    this.#delay = RETRY_FIRST_MS;
+    this.#failures = 0;
+    const numbers = new Map(receipts.map((receipt) => [receipt.id, receipt]));
+    this.#parts.saved(batch, numbers);
+    numbers.forEach((_, id) => { this.#forget(id); });
     const pending = this.#state.pending.filter((command) => !numbers.has(command.id));
-    this.#change({ pending, refused: this.#state.refused, status: pending.length > 0 ? "saving" : "saved" });
+    this.#change({ pending, status: pending.length > 0 ? "saving" : "saved", held: undefined });
+    await this.#parts.store?.remove([...numbers.keys()]).catch(() => undefined); // sent once more, it counts once
+    this.#parts.kept?.();
   }
 
-  /** A batch was refused as a whole: its commands are tried one by one, and only the one at fault is set aside. */
-  async #refuse(batch: Command[], problem: Problem): Promise<void> {
-    const [first, ...rest] = batch;
-    if (first && rest.length > 0) {
-      try {
-        const receipts = await this.#send([first]);
-        this.#settle([first], receipts);
-        return;
-      } catch (fault) {
-        if (!(fault instanceof Refused)) {
-          this.#wait(fault);
-          return;
-        }
-        problem = fault.problem;
-      }
-    }
-    if (first) {
-      const pending = this.#state.pending.filter((command) => command.id !== first.id);
-      this.#change({ pending, status: pending.length > 0 ? "saving" : "saved", refused: { command: first, problem } });
-    }
+  async #setAside(command: Command, problem: Problem): Promise<void> {
+    this.#failures = 0;
+    await this.#parts.store?.setAside(command, this.#place(command), problem).catch(() => undefined);
+    this.#forget(command.id);
+    const pending = this.#state.pending.filter((each) => each.id !== command.id);
+    this.#change({ pending, aside: [...this.#state.aside, { command, place: this.#place(command), aside: problem }], status: pending.length > 0 ? "saving" : "saved", held: undefined });
+    this.#parts.kept?.();
   }
 
-  #change(state: QueueState): void {
-    this.#state = state;
-    this.#persist();
+  #place(command: Command): number {
+    return this.#places.get(command.id) ?? 0;
+  }
+
+  #forget(id: string): void {
+    this.#onPage.delete(id);
+    this.#unkept.delete(id);
+  }
+
+  #change(part: Omit<Partial<QueueState>, "held"> & { held?: QueueState["held"] | undefined }): void {
+    const { held, ...rest } = { ...this.#state, ...part };
+    this.#state = { ...rest, unkept: rest.pending.filter((command) => this.#unkept.has(command.id)).length, ...(held ? { held } : {}) };
     this.#listeners.forEach((listener) => { listener(); });
-  }
-
-  #persist(): void {
-    if (this.#state.pending.length > 0) {
-      const text = JSON.stringify(this.#state.pending);
-      try {
-        this.#storage.setItem(this.#key, text);
-      } catch {
-        forgetAll(this.#storage); // the browser is full: copies make room for what is on record nowhere else
-        this.#storage.setItem(this.#key, text);
-      }
-    } else {
-      this.#storage.removeItem(this.#key);
-    }
-  }
-
-  /** What other page loads of this browser left behind, oldest first. */
-  #takeOver(): Command[] {
-    const left: Command[] = [];
-    const found = Array.from({ length: this.#storage.length }, (_, index) => this.#storage.key(index)).filter((key) => key?.startsWith(this.#prefix));
-    for (const key of found) {
-      if (key) {
-        left.push(...(JSON.parse(this.#storage.getItem(key) ?? "[]") as Command[]));
-        this.#storage.removeItem(key);
-      }
-    }
-    return left.sort((a, b) => a.at.localeCompare(b.at) || a.order - b.order);
   }
 }

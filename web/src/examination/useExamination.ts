@@ -3,10 +3,11 @@ import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import { usePerson } from "../session/session";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { remember, remembering } from "../shared/offline/memory";
-import { CommandQueue, Held, type QueueState } from "./commandQueue";
-import { CLIENT } from "./commands";
+import { onMoved } from "../shared/live/moved";
+import { remembering } from "../shared/offline/memory";
+import type { CommandQueue, QueueState } from "./commandQueue";
 import { inForce, type Command, type InForce } from "./history";
+import { merged, queueOf } from "./queues";
 
 type Examination = Schemas["ExaminationJson"];
 
@@ -16,6 +17,10 @@ export interface LiveExamination {
   region: Schemas["RegionJson"];
   state: InForce;
   queue: QueueState;
+  /** The queue itself: to send again or give up what was set aside. */
+  entries: CommandQueue;
+  /** Whether the person here is responsible for it; a colleague looks on, and may add findings. */
+  mine: boolean;
   /** Where it stands, as far as the server knows; undefined until first heard. */
   weighing: Schemas["WeighingJson"] | undefined;
   /** Whether the weighing includes everything recorded. */
@@ -24,58 +29,12 @@ export interface LiveExamination {
   readOnly: boolean;
   /** Takes over what the server says of its signing. */
   signed: (signing: Schemas["SigningJson"]) => void;
+  /** Takes over what the server says after somebody took it over. */
+  takenOver: (examination: Examination) => void;
   /** Asks the server for it anew. */
   refresh: () => void;
   add: (command: Command) => void;
   retry: () => void;
-}
-
-function useQueue(id: string): CommandQueue {
-  const cache = useQueryClient();
-  const person = usePerson();
-  const queue = useMemo(
-    () =>
-      new CommandQueue(`${person.name}.${id}`, CLIENT, window.localStorage,
-        (commands) => held(dataOf(api.POST("/api/examinations/{id}/commands", { params: { path: { id } }, body: { commands } })), () => void cache.invalidateQueries({ queryKey: keys.examination(id), exact: true })),
-        (commands, numbers) => {
-          const next = cache.setQueryData<Examination>(keys.examination(id), (known) => known && { ...known, commands: merged(known.commands, commands, numbers) });
-          if (next) {
-            remember(`examination.${id}`, next);
-          }
-        }),
-    [id, cache, person.name],
-  );
-  useEffect(() => {
-    const flush = () => void queue.flush();
-    window.addEventListener("online", flush);
-    flush();
-    return () => {
-      window.removeEventListener("online", flush);
-    };
-  }, [queue]);
-  return queue;
-}
-
-/** A refusal of the person or of the moment says nothing about the commands: they are kept and sent again. */
-async function held<T>(answer: Promise<T>, onSigned: () => void): Promise<T> {
-  try {
-    return await answer;
-  } catch (fault) {
-    if (fault instanceof Refused && fault.problem.status === SIGNED) {
-      onSigned();
-    }
-    throw fault instanceof Refused && [403, 429, SIGNED].includes(fault.problem.status) ? new Held(fault.message) : fault;
-  }
-}
-
-/** What the server answers where an examination is signed. */
-const SIGNED = 423;
-
-/** The server's commands with newly acknowledged ones at their numbers. */
-export function merged(known: Command[], sent: Command[], numbers: Map<string, number>): Command[] {
-  const ids = new Set(known.map((command) => command.id));
-  const added = sent.filter((command) => !ids.has(command.id) && numbers.has(command.id)).map((command) => ({ ...command, number: numbers.get(command.id) }));
-  return [...known, ...added].sort((a, b) => (a.number ?? 0) - (b.number ?? 0));
 }
 
 /**
@@ -83,14 +42,15 @@ export function merged(known: Command[], sent: Command[], numbers: Map<string, n
  * commands were acknowledged must not take them off the screen.
  */
 export function grown(before: Examination | undefined, fetched: Examination): Examination {
-  const numbers = new Map(before?.commands.map((command) => [command.id, command.number ?? 0]));
+  const numbers = new Map(before?.commands.map((command) => [command.id, { number: command.number ?? 0 }]));
   return before ? { ...fetched, commands: merged(fetched.commands, before.commands, numbers) } : fetched;
 }
 
 /** Follows an examination. Returns the fault where there is one, undefined while it is being fetched. */
 export function useExamination(id: string): { live: LiveExamination | undefined; fault: Error | null } {
-  const queue = useQueue(id);
+  const queue = useMemo(() => queueOf(id), [id]);
   const cache = useQueryClient();
+  const person = usePerson();
   const queued = useSyncExternalStore(queue.subscribe, () => queue.state);
   const examination = useQuery({
     queryKey: keys.examination(id),
@@ -116,6 +76,11 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
     retry: true,
     retryDelay: (times) => Math.min(3000, 500 * 2 ** times),
   });
+  useEffect(() => onMoved((moved) => {
+    if (moved === "reconnected" || moved.examination === id) {
+      void cache.invalidateQueries({ queryKey: keys.examination(id), exact: true });
+    }
+  }), [id, cache]);
   const readOnly = examination.data?.signing.closed ?? false;
   const [walked, setWalked] = useState<Command>();
   const state = useMemo(() => {
@@ -123,13 +88,14 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
     return inForce([...(known ?? []), ...queued.pending.filter((command) => !ids.has(command.id)), ...(readOnly && walked ? [walked] : [])]);
   }, [known, queued.pending, readOnly, walked]);
   const fault = examination.error ?? region.error;
-  if (!examination.data || !region.data) {
+  if (!examination.data || !region.data || queued.status === "opening") {
     return { live: undefined, fault };
   }
   return {
     fault: null,
     live: {
-      examination: examination.data, region: region.data, state, queue: queued, weighing: weighing.data,
+      examination: examination.data, region: region.data, state, queue: queued, entries: queue, weighing: weighing.data,
+      mine: examination.data.responsible.name === person.name,
       upToDate: queued.pending.length === 0 && (weighing.data?.knows ?? -1) >= number,
       readOnly,
       add: (command) => {
@@ -142,6 +108,10 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
       signed: (signing) => {
         cache.setQueryData<Examination>(keys.examination(id), (before) => before && { ...before, signing });
         void cache.invalidateQueries({ queryKey: keys.allCases });
+        void queue.flush();
+      },
+      takenOver: (taken) => {
+        cache.setQueryData<Examination>(keys.examination(id), (before) => grown(before, taken));
         void queue.flush();
       },
       refresh: () => void cache.invalidateQueries({ queryKey: keys.examination(id), exact: true }),

@@ -1,4 +1,5 @@
 import type { Schemas } from "../shared/api/client";
+import { keepDraft, keptDraft } from "../shared/offline/draft";
 
 type Test = Schemas["TestJson"];
 
@@ -55,16 +56,10 @@ export interface Draft {
   gone?: string[];
 }
 
-const KEPT = "lexicor.plan.";
-
 /** The draft kept for an examination in this browser; undefined where there is none that can be read. */
-export function keptDraft(examination: string): Draft | undefined {
-  try {
-    const kept: unknown = JSON.parse(window.localStorage.getItem(KEPT + examination) ?? "null");
-    return isDraft(kept) ? kept : undefined;
-  } catch {
-    return undefined;
-  }
+export function keptPlan(examination: string): Draft | undefined {
+  const kept = keptDraft(`plan.${examination}`);
+  return isDraft(kept) ? kept : undefined;
 }
 
 function isDraft(kept: unknown): kept is Draft {
@@ -72,10 +67,6 @@ function isDraft(kept: unknown): kept is Draft {
 }
 
 /** Keeps a draft over a reload; undefined forgets it. */
-export function keepDraft(examination: string, draft: Draft | undefined): void {
-  if (draft) {
-    window.localStorage.setItem(KEPT + examination, JSON.stringify(draft));
-  } else {
-    window.localStorage.removeItem(KEPT + examination);
-  }
+export function keepPlan(examination: string, draft: Draft | undefined): void {
+  keepDraft(`plan.${examination}`, draft);
 }

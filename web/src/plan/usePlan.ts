@@ -3,14 +3,14 @@ import { useState } from "react";
 import type { LiveExamination } from "../examination/useExamination";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { keepDraft, keptDraft, moved, withTest, type Draft } from "./ordering";
+import { keepPlan, keptPlan, moved, withTest, type Draft } from "./ordering";
 
 /** The proposal for the time there is, the therapist's own order beside it, and how to change it. */
 export function usePlan(live: LiveExamination) {
   const { id, commands } = live.examination;
   const number = commands.at(-1)?.number ?? 0;
   const [minutes, setMinutes] = useState<number | undefined>(15);
-  const [draft, setDraft] = useState<Draft | undefined>(() => keptDraft(id));
+  const [draft, setDraft] = useState<Draft | undefined>(() => keptPlan(id));
   const [earlier, setEarlier] = useState<readonly (Draft | undefined)[]>([]);
   const ask = (budget: number | undefined) => ({
     queryKey: keys.plan(id, number, budget ?? -1),
@@ -33,7 +33,7 @@ export function usePlan(live: LiveExamination) {
   const set = (next: Draft | undefined) => {
     setEarlier([...earlier, draft]);
     setDraft(next);
-    keepDraft(id, next);
+    keepPlan(id, next);
   };
   const begun = (): Draft => draft ?? { tests: proposed.data?.steps.map((step) => step.testId) ?? [], byHand: [], from: "the proposal" };
   const change = (tests: string[], hand: string) => {
@@ -54,8 +54,8 @@ export function usePlan(live: LiveExamination) {
       const last = earlier.at(-1);
       setEarlier(earlier.slice(0, -1));
       setDraft(last);
-      keepDraft(id, last);
+      keepPlan(id, last);
     },
-    forget: () => { keepDraft(id, undefined); },
+    forget: () => { keepPlan(id, undefined); },
   };
 }

@@ -1,10 +1,9 @@
-import { useMutation } from "@tanstack/react-query";
-import { useId, useRef, useState } from "react";
+import { useId, useRef, useState, useSyncExternalStore } from "react";
 import { Link } from "react-router";
-import { api, dataOf } from "../shared/api/client";
-import { forgetAll } from "../shared/offline/memory";
+import { onQueues, waitingCount } from "../examination/queues";
 import { chooseTheme, theme, THEMES } from "../shared/theme";
 import { Button } from "../shared/ui/Button";
+import { leave } from "./leaving";
 import { usePerson } from "./session";
 
 const ITEM = "flex min-h-12 w-full items-center px-4 text-left text-read hover:bg-tan";
@@ -15,7 +14,7 @@ export function AccountMenu() {
   const id = useId();
   const [chosen, setChosen] = useState(theme);
   const menu = useRef<HTMLDivElement>(null);
-  const signOut = useMutation({ mutationFn: () => dataOf(api.DELETE("/api/session")), onSettled: () => { forgetAll(); window.location.assign("/"); } });
+  const waiting = useSyncExternalStore(onQueues, waitingCount);
   const close = () => menu.current?.hidePopover();
   return (
     <>
@@ -23,12 +22,13 @@ export function AccountMenu() {
         {person.displayName} <span aria-hidden="true" className="text-note">▾</span>
       </button>
       <div ref={menu} id={id} popover="auto" className="fixed inset-auto top-14 right-4 min-w-52 border border-ink bg-sheet py-1 text-ink">
-        <Link to="/setup/password" className={ITEM} onClick={close}>Change password</Link>
+        <Link to="/setup/password" className={ITEM} onClick={close}>My sign-in</Link>
         <Link to="/setup/schools" className={ITEM} onClick={close}>Setup</Link>
         <div role="group" aria-label="Theme" className="flex flex-wrap gap-1 border-t border-line px-3 py-2">
           {THEMES.map((each) => <Button key={each.value} look="choice" chosen={chosen === each.value} onClick={() => { chooseTheme(each.value); setChosen(each.value); }}>{each.label}</Button>)}
         </div>
-        <button type="button" className={`${ITEM} border-t border-line`} onClick={() => { signOut.mutate(); }}>Sign out</button>
+        {waiting > 0 && <p className="max-w-64 border-t border-line px-4 py-2 text-note">{waiting} {waiting === 1 ? "entry is" : "entries are"} not on the server yet. Signed out, they stay sealed in this browser and are sent when you sign in here again.</p>}
+        <button type="button" className={`${ITEM} border-t border-line`} onClick={() => { leave("signed-out"); }}>Sign out</button>
       </div>
     </>
   );

@@ -1,6 +1,6 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
-import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
+import { api, dataOf, Failed, Refused, type Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
 import { TextField } from "../shared/ui/TextField";
 import { roleWord } from "./session";
@@ -18,20 +18,24 @@ interface SignInFormProps {
 export function SignInForm({ demoPeople, name: known, onSignedIn }: SignInFormProps) {
   const [name, setName] = useState(known ?? "");
   const [password, setPassword] = useState("");
+  const [code, setCode] = useState("");
   const signIn = useMutation({
     mutationFn: (body: Schemas["SignIn"]) => dataOf(api.POST("/api/session", { body })),
     onSuccess: onSignedIn,
   });
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    signIn.mutate({ name, password });
+    signIn.mutate({ name, password, ...(code === "" ? {} : { code }) });
   };
+  const problem = signIn.error instanceof Refused ? signIn.error.problem : undefined;
+  const codeAsked = problem?.field === "code" || code !== "";
   return (
     <>
       <form onSubmit={submit} className="flex flex-col gap-4">
         <TextField id="sign-in-name" label="Sign-in name" value={name} autoComplete="username" autoFocus={!known} onChange={setName} />
         <TextField id="sign-in-password" label="Password" type="password" value={password} autoComplete="current-password" autoFocus={known !== undefined} onChange={setPassword} />
-        {signIn.isError && <p role="alert" className="border-l-4 border-for pl-3 text-read">{signIn.error instanceof Refused ? signIn.error.problem.detail : "The server was not reached. Try again."}</p>}
+        {codeAsked && <TextField id="sign-in-code" label="Code" hint="From your authenticator, or a recovery code." value={code} autoComplete="one-time-code" autoFocus onChange={setCode} />}
+        {signIn.isError && <p role="alert" className="border-l-4 border-for pl-3 text-read">{problem?.detail ?? (signIn.error instanceof Failed ? signIn.error.message : "The server was not reached. Try again.")}</p>}
         <Button type="submit" look="primary" disabled={signIn.isPending} className="justify-center text-xl">{signIn.isPending ? "Signing in …" : "Sign in"}</Button>
       </form>
       {demoPeople.length > 0 && (

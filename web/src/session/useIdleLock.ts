@@ -1,36 +1,45 @@
 import { useEffect } from "react";
-import { api } from "../shared/api/client";
-import { gate } from "../shared/api/gate";
-import { forgetAll, touch } from "../shared/offline/memory";
+import { lastTouch, touch } from "../shared/offline/memory";
+import { leave } from "./leaving";
 
 const SIGNS_OF_LIFE = ["pointerdown", "keydown", "wheel"] as const;
+/** Signs of life that follow each other more closely count as one. */
+const ONE_SIGN_MS = 1000;
 
 /**
- * Covers the page and ends the session after some minutes without a touch. While the server is out of reach it does not:
- * nobody could sign in again.
+ * Covers the page and ends the session after some minutes without a touch, in whichever tab. While the server is out of reach
+ * it does not: nobody could sign in again.
  */
 export function useIdleLock(minutes: number): void {
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const lock = () => {
-      if (!navigator.onLine) {
-        start();
-        return;
-      }
-      gate.close();
-      forgetAll();
-      api.DELETE("/api/session").catch(() => undefined); // the cover stands either way
-    };
-    const start = () => {
+    let noted = 0;
+    const wait = (ms: number) => {
       clearTimeout(timer);
-      timer = setTimeout(lock, minutes * 60_000);
-      touch();
+      timer = setTimeout(look, ms);
     };
-    start();
-    SIGNS_OF_LIFE.forEach((sign) => { window.addEventListener(sign, start, { passive: true }); });
+    const look = () => {
+      const idle = Date.now() - Math.max(noted, lastTouch());
+      if (idle < minutes * 60_000) {
+        wait(minutes * 60_000 - idle); // somebody was there since, here or in another tab
+      } else if (navigator.onLine) {
+        leave("locked");
+      } else {
+        wait(minutes * 60_000);
+      }
+    };
+    const note = () => {
+      if (Date.now() - noted >= ONE_SIGN_MS) {
+        noted = Date.now();
+        touch(noted);
+      }
+    };
+    note();
+    wait(minutes * 60_000);
+    SIGNS_OF_LIFE.forEach((sign) => { window.addEventListener(sign, note, { passive: true }); });
     return () => {
       clearTimeout(timer);
-      SIGNS_OF_LIFE.forEach((sign) => { window.removeEventListener(sign, start); });
+      SIGNS_OF_LIFE.forEach((sign) => { window.removeEventListener(sign, note); });
     };
   }, [minutes]);
 }

@@ -4,6 +4,7 @@ import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";
 import { onDay } from "../shared/format";
+import { PASSWORD_HINT } from "../session/PasswordForm";
 import { RoleChoice } from "../session/RoleChoice";
 import { roleWord, type Role } from "../session/session";
 import { Button } from "../shared/ui/Button";
@@ -24,7 +25,7 @@ export function AccountsView() {
         {accounts.data?.map((account) => (
           <li key={account.id} className="border-t border-line py-2">
             <div className="flex flex-wrap items-center gap-x-4">
-              <span className="min-w-0 flex-1 text-read"><strong>{account.displayName}</strong> ({account.name}){!account.active && ", switched off"}<br /><span className="text-note text-soft">{account.roles.map(roleWord).join(", ")} · since {onDay(account.createdAt)}</span></span>
+              <span className="min-w-0 flex-1 text-read"><strong>{account.displayName}</strong> ({account.name}){!account.active && ", switched off"}{account.mustChangePassword && ", to change the password"}<br /><span className="text-note text-soft">{account.roles.map(roleWord).join(", ")} · {account.secondFactor && "second factor · "}since {onDay(account.createdAt)}</span></span>
               <Button onClick={() => { setOpen(open === account.id ? undefined : account.id); }}>{open === account.id ? "Close" : "Change"}</Button>
             </div>
             {open === account.id && <Editor key={account.version} account={account} onDone={() => { setOpen(undefined); }} />}
@@ -45,10 +46,10 @@ function useSaved(onDone: () => void) {
 }
 
 function Editor({ account, onDone }: { account: Account; onDone: () => void }) {
-  const [draft, setDraft] = useState({ displayName: account.displayName, roles: account.roles, active: account.active, password: "" });
+  const [draft, setDraft] = useState({ displayName: account.displayName, roles: account.roles, active: account.active, password: "", forgetSecondFactor: false });
   const saved = useSaved(onDone);
   const save = useMutation({
-    mutationFn: () => dataOf(api.PUT("/api/accounts/{id}", { params: { path: { id: account.id } }, body: { displayName: draft.displayName, roles: draft.roles, active: draft.active, version: account.version, ...(draft.password ? { password: draft.password } : {}) } })),
+    mutationFn: () => dataOf(api.PUT("/api/accounts/{id}", { params: { path: { id: account.id } }, body: { displayName: draft.displayName, roles: draft.roles, active: draft.active, version: account.version, ...(draft.forgetSecondFactor ? { forgetSecondFactor: true } : {}), ...(draft.password ? { password: draft.password } : {}) } })),
     onSuccess: saved,
   });
   const faults = faultsOf(save.error);
@@ -57,8 +58,9 @@ function Editor({ account, onDone }: { account: Account; onDone: () => void }) {
     <form noValidate onSubmit={submit} className="mt-3 mb-2 flex max-w-xl flex-col gap-4 border-l-4 border-line pl-5">
       <TextField id={`${account.name}-display`} label="Name as others see it" value={draft.displayName} fault={faults.displayName} onChange={(displayName) => { setDraft({ ...draft, displayName }); }} />
       <RoleChoice roles={draft.roles} fault={faults.roles} onChange={(roles) => { setDraft({ ...draft, roles }); }} />
-      <TextField id={`${account.name}-password`} label="New password" hint="Leave empty to keep the present one." type="password" autoComplete="new-password" value={draft.password} fault={faults.password} onChange={(password) => { setDraft({ ...draft, password }); }} />
+      <TextField id={`${account.name}-password`} label="New password" hint="Leave empty to keep the present one. The person has to change yours at the next sign-in." type="password" autoComplete="new-password" value={draft.password} fault={faults.password} onChange={(password) => { setDraft({ ...draft, password }); }} />
       <Button look="choice" chosen={!draft.active} className="self-start" onClick={() => { setDraft({ ...draft, active: !draft.active }); }}>Switched off</Button>
+      {account.secondFactor && <Button look="choice" chosen={draft.forgetSecondFactor} className="self-start" onClick={() => { setDraft({ ...draft, forgetSecondFactor: !draft.forgetSecondFactor }); }}>Take the second factor away: the phone is lost</Button>}
       {faults.active && <p role="alert" className="text-note text-for">{faults.active}</p>}
       {faults.other && <p role="alert" className="border-l-4 border-for pl-3 text-read">{faults.other}</p>}
       <Button type="submit" look="primary" disabled={save.isPending} className="self-start">Save</Button>
@@ -77,7 +79,7 @@ function NewAccount({ onDone }: { onDone: () => void }) {
       <h2 className="text-xl font-semibold">New account</h2>
       <TextField id="new-name" label="Sign-in name" hint="Small letters, digits, full stops and hyphens." value={draft.name} fault={faults.name} onChange={(name) => { setDraft({ ...draft, name }); }} />
       <TextField id="new-display" label="Name as others see it" value={draft.displayName} fault={faults.displayName} onChange={(displayName) => { setDraft({ ...draft, displayName }); }} />
-      <TextField id="new-password" label="First password" hint="At least 10 characters. Ask the person to change it." type="password" autoComplete="new-password" value={draft.password} fault={faults.password} onChange={(password) => { setDraft({ ...draft, password }); }} />
+      <TextField id="new-password" label="First password" hint={`${PASSWORD_HINT} The person changes it at the first sign-in.`} type="password" autoComplete="new-password" value={draft.password} fault={faults.password} onChange={(password) => { setDraft({ ...draft, password }); }} />
       <RoleChoice roles={draft.roles} fault={faults.roles} onChange={(roles) => { setDraft({ ...draft, roles }); }} />
       {faults.other && <p role="alert" className="border-l-4 border-for pl-3 text-read">{faults.other}</p>}
       <div className="flex gap-2"><Button type="submit" look="primary" disabled={add.isPending}>Make the account</Button><Button onClick={onDone}>Cancel</Button></div>

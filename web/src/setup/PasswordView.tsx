@@ -1,29 +1,16 @@
-import { useMutation } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
-import { api, dataOf } from "../shared/api/client";
-import { faultsOf } from "../shared/api/faults";
-import { Button } from "../shared/ui/Button";
-import { TextField } from "../shared/ui/TextField";
+import { useQueryClient } from "@tanstack/react-query";
+import { PasswordForm } from "../session/PasswordForm";
+import { keys } from "../shared/api/keys";
+import { SecondFactor } from "./SecondFactor";
 import { SetupPart } from "./SetupPart";
 
-/** One's own password. */
+/** How one signs in: the password, and a second factor for those who want one. */
 export function PasswordView() {
-  const [present, setPresent] = useState("");
-  const [fresh, setFresh] = useState("");
-  const change = useMutation({
-    mutationFn: () => dataOf(api.POST("/api/session/password", { body: { present, fresh } })),
-    onSuccess: () => { setPresent(""); setFresh(""); },
-  });
-  const faults = faultsOf(change.error);
-  const submit = (event: FormEvent) => { event.preventDefault(); change.mutate(); };
+  const cache = useQueryClient();
   return (
-    <SetupPart title="My password" about="Other devices on which you are signed in will ask for it." shared={false}>
-      <form noValidate onSubmit={submit} className="flex max-w-md flex-col gap-4">
-        <TextField id="present" label="Present password" type="password" autoComplete="current-password" value={present} fault={faults.present} onChange={setPresent} />
-        <TextField id="fresh" label="New password" hint="At least 10 characters." type="password" autoComplete="new-password" value={fresh} fault={faults.fresh} onChange={setFresh} />
-        {faults.other && <p role="alert" className="border-l-4 border-for pl-3 text-read">{faults.other}</p>}
-        <div className="flex items-center gap-4"><Button type="submit" look="primary" disabled={change.isPending}>Change password</Button>{change.isSuccess && <span role="status" className="text-read">Changed</span>}</div>
-      </form>
+    <SetupPart title="My sign-in" about="Other devices on which you are signed in will ask for the new password." shared={false}>
+      <PasswordForm onChanged={(session) => { cache.setQueryData(keys.session, session); }} />
+      <SecondFactor />
     </SetupPart>
   );
 }

@@ -10,7 +10,7 @@ export function SetupFrame() {
     ["schools", "Schools"], ["thresholds", "Thresholds"], ["estimates", "Starting estimates"], ["weighing", "Weighing"], ["routines", "Routines"], ["notes", "Notes"], ["noise", "Measurement noise"], ["screen", "Screen and units"],
     ...(administrator || roles.includes("STEWARD") ? [["changes", "Who changed what"]] : []),
     ...(administrator ? [["accounts", "Accounts"], ["audit", "Audit"]] : []),
-    ["password", "My password"],
+    ["password", "My sign-in"],
   ];
   return (
     <div className="mx-auto max-w-6xl px-5 pb-12">

@@ -39,17 +39,26 @@ export function decimal(value: number): string {
 const day = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short" });
 const clock = new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" });
 
+/** What stands for a time that no clock can show. */
+const NO_TIME = "time unknown";
+
 /** A time as "21 Nov, 14:05". */
 export function when(iso: string): string {
   const date = new Date(iso);
-  return `${day.format(date)}, ${clock.format(date)}`;
+  return isShown(date) ? `${day.format(date)}, ${clock.format(date)}` : NO_TIME;
+}
+
+/** A date that a calendar can show; others are shown in words, and never throw. */
+function isShown(date: Date): boolean {
+  return !Number.isNaN(date.getTime());
 }
 
 const fullDay = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric" });
 
 /** A day as "21 Nov 2026". */
 export function onDay(iso: string): string {
-  return fullDay.format(new Date(iso));
+  const date = new Date(iso);
+  return isShown(date) ? fullDay.format(date) : NO_TIME;
 }
 
 /** The regions as they are named, from the trunk outwards. */

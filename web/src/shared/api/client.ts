@@ -10,6 +10,8 @@ export interface Problem {
   status: number;
   title: string;
   detail: string;
+  /** The field at fault; absent where it is none. */
+  field?: string;
   errors: { field: string; message: string }[];
 }
 
@@ -24,12 +26,33 @@ export class Refused extends Error {
   }
 }
 
+/** A request on which the server failed, or for which it had no room: the same request may succeed later. */
+export class Failed extends Error {
+  readonly status: number;
+
+  constructor(status: number, detail: string) {
+    super(detail);
+    this.name = "Failed";
+    this.status = status;
+  }
+}
+
 /** Sends a request with the token of the moment. */
-function withToken(request: Request): Promise<Response> {
+async function withToken(request: Request): Promise<Response> {
+  const before = token();
+  const response = await sent(request, before);
+  // a token of an earlier session is answered with a new one
+  return response.status === 403 && token() !== before ? sent(request, token()) : response;
+}
+
+function token(): string | undefined {
+  return /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+}
+
+function sent(request: Request, withThis: string | undefined): Promise<Response> {
   const copy = request.clone();
-  const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
-  if (token) {
-    copy.headers.set("X-XSRF-TOKEN", decodeURIComponent(token));
+  if (withThis) {
+    copy.headers.set("X-XSRF-TOKEN", decodeURIComponent(withThis));
   }
   return fetch(copy);
 }
@@ -60,7 +83,7 @@ interface Answer<T> {
 /**
  * The data of an answer.
  *
- * @throws Refused if the server refused; any other error means that it was not reached or failed, and may be tried again
+ * @throws Refused if the server refused, Failed if it could not do it; any other error means that it was not reached
  */
 export async function dataOf<T>(answer: Promise<Answer<T>>): Promise<T> {
   const { data, error, response } = await answer;
@@ -74,9 +97,10 @@ export async function dataOf<T>(answer: Promise<Answer<T>>): Promise<T> {
       title: said.title ?? "Not accepted",
       detail: said.detail ?? "The server did not accept this.",
       errors: said.errors ?? [],
+      ...(said.field ? { field: said.field } : {}),
     });
   }
-  throw new Error(said.detail ?? `The server answered ${String(response.status)}.`);
+  throw new Failed(response.status, said.detail ?? `The server answered ${String(response.status)}.`);
 }
 
 export const api = client;

@@ -1,51 +1,75 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import { Refused } from "../api/client";
-import { forgetAll, remembering, touch, touchedWithin } from "./memory";
+import { freshBrowser, signIn } from "../testing/browser";
 import { MemoryStorage } from "../testing/MemoryStorage";
+import { database } from "./database";
+import { forgetAll, remember, remembering, touch, touchedWithin } from "./memory";
+import { closePageKey } from "./pageKey";
 
-let storage: MemoryStorage;
-beforeEach(() => { storage = new MemoryStorage(2000); });
+beforeEach(async () => {
+  await freshBrowser();
+  signIn();
+});
 
 const away = () => Promise.reject(new TypeError("no connection"));
 const refused = () => Promise.reject(new Refused({ status: 404, title: "", detail: "not here", errors: [] }));
 
+async function kept(name: string, value: unknown): Promise<void> {
+  await remembering(name, () => Promise.resolve(value));
+  await remember(name, value); // the copy is made beside the answer: this one is waited for
+}
+
 describe("what the page keeps", () => {
   it("serves the last answer while the server is away", async () => {
-    await remembering("a", () => Promise.resolve({ one: 1 }), storage);
-    await expect(remembering("a", away, storage)).resolves.toEqual({ one: 1 });
+    await kept("a", { one: 1 });
+    await expect(remembering("a", away)).resolves.toEqual({ one: 1 });
   });
 
   it("makes nothing up: without a copy the fault is passed on", async () => {
-    await expect(remembering("a", away, storage)).rejects.toThrow("no connection");
+    await expect(remembering("a", away)).rejects.toThrow("no connection");
   });
 
   it("takes a refusal for an answer and drops the copy", async () => {
-    await remembering("a", () => Promise.resolve(1), storage);
-    await expect(remembering("a", refused, storage)).rejects.toThrow("not here");
-    await expect(remembering("a", away, storage)).rejects.toThrow("no connection");
+    await kept("a", 1);
+    await expect(remembering("a", refused)).rejects.toThrow("not here");
+    await expect.poll(() => remembering("a", away).catch(() => "gone")).toBe("gone");
   });
 
-  it("still answers where the browser has no room", async () => {
-    await expect(remembering("a", () => Promise.resolve("x".repeat(3000)), storage)).resolves.toHaveLength(3000);
+  it("still answers where the browser lets the page keep nothing", async () => {
+    Object.defineProperty(globalThis, "indexedDB", { configurable: true, get: () => { throw new DOMException("denied", "SecurityError"); } });
+    await expect(remembering("a", () => Promise.resolve(1))).resolves.toBe(1);
   });
 
   it("keeps the latest copies and lets the oldest go", async () => {
     for (let index = 0; index < 14; index++) {
-      await remembering(`examination.${String(index)}`, () => Promise.resolve(index), storage);
+      await kept(`examination.${String(index)}`, index);
+      await new Promise((resolve) => { setTimeout(resolve, 2); }); // copies are told apart by milliseconds
     }
-    await expect(remembering("examination.13", away, storage)).resolves.toBe(13);
-    await expect(remembering("examination.0", away, storage)).rejects.toThrow();
+    await expect(remembering("examination.13", away)).resolves.toBe(13);
+    await expect(remembering("examination.0", away)).rejects.toThrow();
   });
 
-  it("is forgotten at once, and what waits to be sent is not", async () => {
-    storage.setItem("lexicor.queue.x", "[]");
-    await remembering("a", () => Promise.resolve(1), storage);
-    forgetAll(storage);
-    await expect(remembering("a", away, storage)).rejects.toThrow();
-    expect(storage.getItem("lexicor.queue.x")).toBe("[]");
+  it("is forgotten at once", async () => {
+    await kept("a", 1);
+    await forgetAll();
+    await expect(remembering("a", away)).rejects.toThrow();
+  });
+
+  it("cannot be read from the browser, nor by anybody else", async () => {
+    await kept("examination.1", { occupation: "Sail mender" });
+    const rows = await (await database()).getAll("copies");
+    expect(rows).toHaveLength(1);
+    expect(JSON.stringify(rows)).not.toContain("Sail");
+    closePageKey();
+    await expect(remembering("examination.1", away)).rejects.toThrow("no connection");
+    signIn("brook", 2);
+    await expect(remembering("examination.1", away)).rejects.toThrow("no connection");
+    signIn("dale", 1);
+    await expect(remembering("examination.1", away)).resolves.toEqual({ occupation: "Sail mender" });
   });
 
   it("knows whether somebody was there lately", () => {
+    const storage = new MemoryStorage();
     expect(touchedWithin(10, 1_000_000_000, storage)).toBe(false);
     touch(1_000_000_000, storage);
     expect(touchedWithin(10, 1_000_000_000 + 599_000, storage)).toBe(true);

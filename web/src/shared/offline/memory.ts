@@ -1,10 +1,9 @@
 import { Refused } from "../api/client";
+import { database } from "./database";
+import { pageKey } from "./pageKey";
 
-const PREFIX = "lexicor.memory.";
 const TOUCH = "lexicor.touch";
 const IDLE = "lexicor.idle-minutes";
-
-const ORDER = "lexicor.memory-order";
 
 /** So many copies are kept, the latest ones: three or four examinations beside what all of them share. */
 const COPIES = 12;
@@ -13,71 +12,103 @@ const COPIES = 12;
 const MOST = 1_500_000;
 
 /**
- * Fetches, and keeps a copy in this browser; without a connection the copy serves. A refusal is an answer: it is passed on,
- * and the copy goes.
+ * Fetches, and keeps a sealed copy in this browser; without a connection the copy serves. A refusal is an answer: it is passed
+ * on, and the copy goes.
  */
-export async function remembering<T>(name: string, fetching: () => Promise<T>, storage: Storage = window.localStorage): Promise<T> {
+export async function remembering<T>(name: string, fetching: () => Promise<T>): Promise<T> {
   try {
     const fresh = await fetching();
-    remember(name, fresh, storage);
+    void remember(name, fresh);
     return fresh;
   } catch (fault) {
     if (fault instanceof Refused) {
-      storage.removeItem(PREFIX + name);
+      void forget(name);
       throw fault;
     }
-    const kept = storage.getItem(PREFIX + name);
-    if (kept === null) {
+    const kept = await recall<T>(name);
+    if (kept === undefined) {
       throw fault;
     }
-    return JSON.parse(kept) as T;
+    return kept;
   }
 }
 
-/** Keeps a copy. Where the browser has no more room the copy is left out: it is a convenience, never the record. */
-export function remember(name: string, value: unknown, storage: Storage = window.localStorage): void {
+/** Keeps a sealed copy. Where there is no room, no key or no storage it is left out: it is a convenience, never the record. */
+export async function remember(name: string, value: unknown): Promise<void> {
+  const key = pageKey();
+  const text = JSON.stringify(value);
+  if (!key || text.length > MOST) {
+    return;
+  }
   try {
-    const text = JSON.stringify(value);
-    if (text.length <= MOST) {
-      storage.setItem(PREFIX + name, text);
-      keepLatest(name, storage);
+    const kept = await database();
+    if (pageKey() !== key) {
+      return; // somebody left meanwhile
     }
+    await kept.put("copies", { name, at: Date.now(), sealed: key.seal(text) });
+    const names = await kept.getAllKeysFromIndex("copies", "at");
+    await Promise.all(names.slice(0, -COPIES).map((old) => kept.delete("copies", old)));
   } catch {
-    storage.removeItem(PREFIX + name);
+    await forget(name);
   }
 }
 
-function keepLatest(name: string, storage: Storage): void {
-  const names = [name, ...(JSON.parse(storage.getItem(ORDER) ?? "[]") as string[]).filter((each) => each !== name)];
-  names.slice(COPIES).forEach((old) => { storage.removeItem(PREFIX + old); });
-  storage.setItem(ORDER, JSON.stringify(names.slice(0, COPIES)));
+/** The copy kept under a name; undefined where there is none that can be read. */
+export async function recall<T>(name: string): Promise<T | undefined> {
+  try {
+    const row = await (await database()).get("copies", name);
+    const text = row && pageKey()?.unseal(row.sealed);
+    return text === undefined ? undefined : JSON.parse(text) as T;
+  } catch {
+    return undefined;
+  }
 }
 
-/** Forgets every copy: somebody signed out, or the page was locked. What waits to be sent is kept elsewhere and stays. */
-export function forgetAll(storage: Storage = window.localStorage): void {
-  Array.from({ length: storage.length }, (_, index) => storage.key(index)).forEach((key) => {
-    if (key?.startsWith(PREFIX)) {
-      storage.removeItem(key);
-    }
-  });
+async function forget(name: string): Promise<void> {
+  await database().then((kept) => kept.delete("copies", name)).catch(() => undefined);
 }
 
-/** Notes that somebody is at the page. */
+/** Forgets every copy: somebody signed out, the page was locked, or room is needed. What waits to be sent stays, sealed. */
+export async function forgetAll(): Promise<void> {
+  await database().then((kept) => kept.clear("copies")).catch(() => undefined);
+}
+
+/** Notes that somebody is at the page, in whichever tab. */
 export function touch(now = Date.now(), storage: Storage = window.localStorage): void {
-  storage.setItem(TOUCH, String(now));
+  try {
+    storage.setItem(TOUCH, String(now));
+  } catch {
+    // a browser that keeps nothing counts each tab by itself
+  }
+}
+
+/** When somebody was last at the page, in any tab; 0 where nobody knows. */
+export function lastTouch(storage: Storage = window.localStorage): number {
+  try {
+    return Number(storage.getItem(TOUCH) ?? 0);
+  } catch {
+    return 0;
+  }
 }
 
 /** Whether somebody was at the page within so many minutes. */
 export function touchedWithin(minutes: number, now = Date.now(), storage: Storage = window.localStorage): boolean {
-  const at = Number(storage.getItem(TOUCH) ?? 0);
-  return now - at <= minutes * 60_000;
+  return now - lastTouch(storage) <= minutes * 60_000;
 }
 
 /** The clinic's idle time, as last heard. */
 export function idleMinutes(storage: Storage = window.localStorage): number {
-  return Number(storage.getItem(IDLE) ?? 10);
+  try {
+    return Number(storage.getItem(IDLE) ?? 10);
+  } catch {
+    return 10;
+  }
 }
 
 export function keepIdleMinutes(minutes: number, storage: Storage = window.localStorage): void {
-  storage.setItem(IDLE, String(minutes));
+  try {
+    storage.setItem(IDLE, String(minutes));
+  } catch {
+    // then the usual time holds without a connection
+  }
 }

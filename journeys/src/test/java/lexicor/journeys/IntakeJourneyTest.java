@@ -85,7 +85,7 @@ class IntakeJourneyTest extends TabletJourney {
         assertThat(bench.involved()).isVisible();
         bench.tap(bench.involved(), "No pain").tap(bench.involved(), "Full").settled();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
-        assertThat(page.getByText("Done against a lock: Empty can, by tarn")).isVisible();
+        assertThat(page.getByText("Done against a lock: Empty can, by R. Tarn")).isVisible();
         assertThat(page.getByText("Surgeon agrees, isometric only")).isVisible();
         assertThat(page.getByText(Pattern.compile("Not done: .*resisted ext. rotation \\(.*the repair could fail"))).isVisible();
     }

@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** Killed server, lost connection, closed browser. */
@@ -20,6 +21,7 @@ class NothingIsLostJourneyTest {
             Page page = context.newPage();
             page.navigate(server.address());
             assertThat(page.getByText("Nobody can sign in yet")).isVisible();
+            page.getByLabel("Code").fill(server.firstCode());
             page.getByLabel("Sign-in name").fill("becket");
             page.getByLabel("Name as others see it").fill("L. Becket");
             page.getByLabel("Password").fill("seven quiet herons");
@@ -88,12 +90,151 @@ class NothingIsLostJourneyTest {
             here.tap(here.involved(), "No pain").settled();
             other.setOffline(false);
             there.settled();
-            first.reload();
             assertThat(first.getByText("Recorded differently on two devices: which one holds?")).isVisible();
             first.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("two devices")).getByRole(AriaRole.LISTITEM)
                     .filter(new Locator.FilterOptions().setHasText("familiar pain")).getByRole(AriaRole.BUTTON).click();
             here.settled();
             assertThat(first.getByText("Recorded differently")).isHidden();
+            assertThat(here.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Familiar pain").setPressed(true))).isVisible();
+        }
+    }
+
+    @Test
+    void leaving_an_examination_without_a_connection_and_coming_back_loses_nothing() {
+        try (var context = Suite.therapist(Suite.tablet())) {
+            Page page = context.newPage();
+            Bench bench = Bench.startExamination(page, Suite.server().address(), "LV-1");
+            bench.settled();
+            String address = page.url();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Lexicor").setExact(true)).click();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases"))).isVisible();
+            page.goBack();
+            bench.settled();
+            context.setOffline(true);
+            bench.tap("Nothing, both sides");
+            assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Lexicor").setExact(true)).click();
+            assertThat(page.getByText("1 entry is kept in this browser")).isVisible();
+            page.goBack();
+            bench.tap("Nothing, both sides");
+            assertThat(page.getByText("2 kept here, nothing is lost.")).isVisible();
+            page.reload();
+            assertThat(page.getByText("2 kept here, nothing is lost.")).isVisible();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Lexicor").setExact(true)).click();
+            context.setOffline(false);
+            assertThat(page.getByText("kept in this browser")).isHidden();
+            page.navigate(address);
+            bench.settled();
+            assertThat(bench.ranking()).containsText("0 of 2 positive so far");
+        }
+    }
+
+    @Test
+    void two_tabs_without_a_connection_keep_what_each_records_and_show_it_to_each_other() {
+        try (var context = Suite.therapist(Suite.tablet())) {
+            Page first = context.newPage();
+            Bench here = Bench.startExamination(first, Suite.server().address(), "TT-1");
+            here.settled();
+            Page second = context.newPage();
+            second.navigate(first.url());
+            Bench there = new Bench(second).settled();
+            context.setOffline(true);
+            here.tap("Nothing, both sides");
+            assertThat(first.getByText("1 kept here, nothing is lost.")).isVisible();
+            assertThat(second.getByText("1 kept here, nothing is lost.")).isVisible();
+            there.stand("Empty can").tap(there.involved(), "Familiar pain");
+            assertThat(first.getByText("kept here, nothing is lost.")).not().hasText("1 kept here, nothing is lost.");
+            second.close();
+            first.reload();
+            assertThat(first.getByText("kept here, nothing is lost.")).isVisible();
+            context.setOffline(false);
+            here.settled();
+            first.reload();
+            here.settled().stand("Empty can");
+            assertThat(here.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Familiar pain").setPressed(true))).isVisible();
+            here.stand("Painful arc");
+            assertThat(here.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("No pain").setPressed(true))).isVisible();
+        }
+    }
+
+    @Test
+    void a_reload_right_after_each_tap_loses_no_tap() {
+        try (var context = Suite.therapist(Suite.tablet())) {
+            Page page = context.newPage();
+            Bench bench = Bench.startExamination(page, Suite.server().address(), "RL-1");
+            bench.settled();
+            for (String test : List.of("Painful arc", "Resisted ext. rotation")) {
+                bench.stand(test).tap("Nothing, both sides");
+                page.reload();
+                assertThat(bench.title()).isVisible();
+            }
+            bench.settled().stand("Empty can");
+            context.setOffline(true);
+            for (String answer : List.of("Familiar pain", "Weak")) {
+                bench.tap(bench.involved(), answer);
+                page.reload();
+                assertThat(bench.title()).isVisible();
+            }
+            assertThat(page.getByText("2 kept here, nothing is lost.")).isVisible();
+            context.setOffline(false);
+            bench.settled();
+            page.reload();
+            assertThat(bench.settled().title()).hasText("Empty can");
+            assertThat(bench.reading()).containsText("familiar pain, strength weak");
+            assertThat(bench.ranking()).containsText("1 of 3 positive so far");
+        }
+    }
+
+    @Test
+    void after_signing_out_the_browser_holds_nothing_that_can_be_read_and_what_waits_flows_at_the_next_sign_in() {
+        try (var context = Suite.therapist(Suite.tablet())) {
+            Page page = context.newPage();
+            Bench bench = Bench.startExamination(page, Suite.server().address(), "SO-1");
+            bench.settled();
+            String address = page.url();
+            context.setOffline(true);
+            bench.tap("Nothing, both sides");
+            assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
+            String script = "async () => { const db = await new Promise((ok, no) => { const open = indexedDB.open('lexicor'); open.onsuccess = () => ok(open.result); open.onerror = no; });"
+                    + " const all = name => new Promise(ok => { db.transaction(name).objectStore(name).getAll().onsuccess = event => ok(event.target.result); });"
+                    + " return JSON.stringify([await all('entries'), await all('copies'), {...localStorage}, {...sessionStorage}]); }";
+            page.getByText("R. Tarn").first().click();
+            assertThat(page.getByText("1 entry is not on the server yet.")).isVisible();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign out")).click();
+            assertThat(page.getByText("The server is not answering")).isVisible();
+            String left = (String) page.evaluate(script);
+            org.assertj.core.api.Assertions.assertThat(left).contains("sealed").doesNotContain("SO-1", "sh-arc", "Sail mender", "page-key");
+            context.setOffline(false);
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Try again")).click();
+            if (page.getByLabel("Sign-in name").isVisible()) {
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("R. Tarn, therapist")).click();
+            }
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases"))).isVisible();
+            assertThat(page.getByText("kept in this browser")).isHidden();
+            page.navigate(address);
+            bench.settled();
+            bench.stand("Painful arc");
+            assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("No pain").setPressed(true))).isVisible();
+        }
+    }
+
+    @Test
+    void a_colleague_takes_an_examination_over_to_change_what_was_found() {
+        try (var one = Suite.therapist(Suite.tablet()); var other = Suite.signedIn("S. Wold, therapist", Suite.tablet())) {
+            Page first = one.newPage();
+            Bench here = Bench.startExamination(first, Suite.server().address(), "TO-1");
+            here.tap("Nothing, both sides").settled();
+            Page second = other.newPage();
+            second.navigate(first.url());
+            Bench there = new Bench(second).settled();
+            assertThat(second.getByText("R. Tarn examines.")).isVisible();
+            there.stand("Painful arc").tap(there.involved(), "Familiar pain");
+            assertThat(second.getByText("This replaces what tarn entered.").first()).isVisible();
+            second.getByRole(AriaRole.ALERT).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take over from R. Tarn")).click();
+            there.settled();
+            assertThat(second.getByText("Taken over from R. Tarn by you.")).isVisible();
+            assertThat(first.getByText("S. Wold examines.")).isVisible();
+            here.stand("Painful arc");
             assertThat(here.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Familiar pain").setPressed(true))).isVisible();
         }
     }
@@ -110,7 +251,6 @@ class NothingIsLostJourneyTest {
             here.tap("Nothing, both sides").settled();
             there.next().tap("Nothing, both sides").settled();
             for (Page page : new Page[] {first, second}) {
-                page.reload();
                 assertThat(new Bench(page).ranking()).containsText("0 of 2 positive so far");
             }
         }

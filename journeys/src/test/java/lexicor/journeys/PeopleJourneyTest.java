@@ -83,7 +83,7 @@ class PeopleJourneyTest {
             page.getByLabel("Name as others see it").fill("P. Marsh");
             page.getByLabel("First password").fill("short");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account")).click();
-            assertThat(page.getByText("Allowed: 10 to 72 characters.")).isVisible();
+            assertThat(page.getByText("Allowed: 15 to 256 characters")).isVisible();
             page.getByLabel("First password").fill("nine slow barges");
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account")).click();
             assertThat(page.getByText("'gill' is in use")).isVisible();
@@ -96,11 +96,15 @@ class PeopleJourneyTest {
             own.getByLabel("Sign-in name").fill("marsh");
             own.getByLabel("Password").fill("nine slow barges");
             own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in").setExact(true)).click();
-            assertThat(own.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases"))).isVisible();
-            own.getByText("P. Marsh").click();
-            own.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Change password")).click();
+            assertThat(own.getByText("The administrator has set your password, P. Marsh.")).isVisible();
             own.getByLabel("Present password").fill("nine slow barges");
             own.getByLabel("New password").fill("ten slower barges");
+            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change password")).click();
+            assertThat(own.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases"))).isVisible();
+            own.getByText("P. Marsh").click();
+            own.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("My sign-in")).click();
+            own.getByLabel("Present password").fill("ten slower barges");
+            own.getByLabel("New password").fill("eleven slower barges");
             own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change password")).click();
             assertThat(own.getByText("Changed")).isVisible();
             own.getByText("P. Marsh").click();

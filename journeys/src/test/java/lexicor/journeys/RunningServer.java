@@ -19,12 +19,16 @@ final class RunningServer implements AutoCloseable {
     private static final Pattern READY = Pattern.compile("Lexicor is ready at (http://localhost:\\d+)");
     private static final Duration PATIENCE = Duration.ofSeconds(120);
 
+    private static final Pattern FIRST_CODE = Pattern.compile("to make the first account: ([A-Z2-7-]+)");
+
     private final Process process;
     private final String address;
+    private final StringBuffer said;
 
-    private RunningServer(Process process, String address) {
+    private RunningServer(Process process, String address, StringBuffer said) {
         this.process = process;
         this.address = address;
+        this.said = said;
     }
 
     /** Starts on a port and waits until the server says that it is ready. Port 0 takes any free one. */
@@ -35,10 +39,11 @@ final class RunningServer implements AutoCloseable {
                     "-XX:SharedArchiveFile=" + jar.resolveSibling("lexicor.jsa"), "-Xshare:auto", "-jar", jar.toString(),
                     "--server.port=" + port, "--lexicor.data=" + data, "--lexicor.demo=" + demo).redirectErrorStream(true).start();
             CompletableFuture<String> ready = new CompletableFuture<>();
-            Thread reader = new Thread(() -> follow(process, ready), "server output");
+            StringBuffer said = new StringBuffer();
+            Thread reader = new Thread(() -> follow(process, ready, said), "server output");
             reader.setDaemon(true);
             reader.start();
-            return new RunningServer(process, ready.get(PATIENCE.toSeconds(), TimeUnit.SECONDS));
+            return new RunningServer(process, ready.get(PATIENCE.toSeconds(), TimeUnit.SECONDS), said);
         } catch (IOException fault) {
             throw new UncheckedIOException(fault);
         } catch (InterruptedException | ExecutionException | TimeoutException fault) {
@@ -54,8 +59,7 @@ final class RunningServer implements AutoCloseable {
         }
     }
 
-    private static void follow(Process process, CompletableFuture<String> ready) {
-        StringBuilder said = new StringBuilder();
+    private static void follow(Process process, CompletableFuture<String> ready, StringBuffer said) {
         try (BufferedReader output = process.inputReader()) {
             for (String line = output.readLine(); line != null; line = output.readLine()) {
                 said.append(line).append('\n');
@@ -68,6 +72,15 @@ final class RunningServer implements AutoCloseable {
             // the process has ended
         }
         ready.completeExceptionally(new IllegalStateException("the server ended: " + said));
+    }
+
+    /** The code that the server printed for whoever makes the first account. */
+    String firstCode() {
+        Matcher code = FIRST_CODE.matcher(said);
+        if (!code.find()) {
+            throw new IllegalStateException("the server printed no code: " + said);
+        }
+        return code.group(1);
     }
 
     String address() {

@@ -4,6 +4,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
+import lexicor.core.intake.ContentWords;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.pathway.PathwayReader;
 import lexicor.core.pathway.Pathways;
@@ -12,6 +13,7 @@ import lexicor.core.tracking.NoiseTable;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Weighing;
 import lexicor.core.weighing.WeighingSettings;
+import lexicor.server.start.StoredWords;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -19,9 +21,17 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class CoreContent {
 
+    /** The content that ships, and by their words those tests and conditions that an earlier one had. */
     @Bean
-    Catalogue catalogue() {
-        return CatalogueReader.shipped();
+    Catalogue catalogue(StoredWords stored) {
+        Catalogue shipped = CatalogueReader.shipped();
+        return shipped.with(stored.all().gone(shipped));
+    }
+
+    /** The words of the content, and of what is no longer part of it. */
+    @Bean
+    ContentWords words(StoredWords stored, Catalogue catalogue, IntakeForm form, Pathways pathways) {
+        return ContentWords.of(catalogue, form, pathways).over(stored.all());
     }
 
     @Bean

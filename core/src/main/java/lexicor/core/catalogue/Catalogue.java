@@ -11,20 +11,31 @@ import java.util.stream.Stream;
  *
  * @param revision short fingerprint of the content, the same for the same content
  * @param patterns by condition
+ * @param retired  what records may still name
  */
 public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map<ConditionId, Condition> conditions,
         Map<ConditionId, Pattern> patterns, List<Cluster> clusters, List<DependencyGroup> groups, List<Schools.Question> schools, List<Lock> locks, List<RedFlag> redFlags,
-        Map<String, Pattern.Clue> clues, List<SharedName> sharedNames, Thresholds thresholds, Effort effort, Map<String, Routine> routines) {
+        Map<String, Pattern.Clue> clues, List<SharedName> sharedNames, Thresholds thresholds, Effort effort, Map<String, Routine> routines, Retired retired) {
 
-    /** The test, or {@link IllegalArgumentException} that names it. Never null. */
+    /** The same content, with more that records may name although it is not part of it. */
+    public Catalogue with(Retired more) {
+        return new Catalogue(revision, tests, conditions, patterns, clusters, groups, schools, locks, redFlags, clues, sharedNames, thresholds, effort, routines, retired.with(more));
+    }
+
+    /** Whether a test is part of the content, so that it can be done. */
+    public boolean has(TestId test) {
+        return tests.containsKey(test);
+    }
+
+    /** The test, also one that is no longer part of the content, or {@link IllegalArgumentException} that names it. Never null. */
     public ExaminationTest test(TestId id) {
-        return Optional.ofNullable(tests.get(id))
+        return Optional.ofNullable(tests.get(id)).or(() -> Optional.ofNullable(retired.tests().get(id)))
                 .orElseThrow(() -> new IllegalArgumentException("test '" + id + "' is not in the catalogue; allowed: " + tests.keySet()));
     }
 
-    /** The condition, or {@link IllegalArgumentException} that names it. Never null. */
+    /** The condition, also one that is no longer part of the content, or {@link IllegalArgumentException} that names it. Never null. */
     public Condition condition(ConditionId id) {
-        return Optional.ofNullable(conditions.get(id))
+        return Optional.ofNullable(conditions.get(id)).or(() -> Optional.ofNullable(retired.conditions().get(id)))
                 .orElseThrow(() -> new IllegalArgumentException("condition '" + id + "' is not in the catalogue; allowed: " + conditions.keySet()));
     }
 
@@ -69,6 +80,11 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
     /** The schools in force where nobody chose another. */
     public Schools usualSchools() {
         return Schools.usual(schools);
+    }
+
+    /** Whether a school's question is asked, and this is one of its answers. */
+    public boolean hasSchool(String question, String choice) {
+        return schools.stream().anyMatch(each -> each.id().equals(question) && each.choice(choice).isPresent());
     }
 
     /** The red flags asked for a region, in the order of the content. */

@@ -54,7 +54,7 @@ public final class CatalogueReader {
 
     private Catalogue read() {
         SourceNode index = open("index.yaml").allowing("parts", "schools", "thresholds", "clues", "conditions", "tests", "patterns", "clusters",
-                "groups", "locks", "red-flags", "shared-names", "routines");
+                "groups", "locks", "red-flags", "shared-names", "routines", "retired");
         PartVocabulary vocabulary = PartVocabulary.read(open(index.text("parts")));
         SchoolReader schools = new SchoolReader(open(index.text("schools")));
         SourceNode working = open(index.text("thresholds")).allowing("set-aside", "test", "act", "serious", "change-position-seconds", "least-bits");
@@ -74,11 +74,15 @@ public final class CatalogueReader {
         each(index, "red-flags", this::redFlag);
         each(index, "shared-names", this::sharedName);
         each(index, "routines", this::routine);
+        RetiredReader retired = new RetiredReader(known);
+        if (index.has("retired")) {
+            each(index, "retired", retired::read);
+        }
         requireReadCriteria();
         requireExplainedNames(index);
         return new Catalogue(Fingerprint.of(texts), Collections.unmodifiableMap(known.tests), Collections.unmodifiableMap(known.conditions),
                 Collections.unmodifiableMap(patterns), List.copyOf(known.clusters.values()), List.copyOf(groups), schools.questions(),
-                List.copyOf(locks), List.copyOf(redFlags.values()), Map.copyOf(known.clues), List.copyOf(sharedNames), thresholds, effort, Collections.unmodifiableMap(routines));
+                List.copyOf(locks), List.copyOf(redFlags.values()), Map.copyOf(known.clues), List.copyOf(sharedNames), thresholds, effort, Collections.unmodifiableMap(routines), retired.retired());
     }
 
     /** A file holds one entry or a list of them. */
@@ -99,7 +103,7 @@ public final class CatalogueReader {
         return SourceNode.parse(file, text);
     }
 
-    private static <K, V> void once(SourceNode node, Map<K, V> map, V value, Function<V, K> id, String what) {
+    static <K, V> void once(SourceNode node, Map<K, V> map, V value, Function<V, K> id, String what) {
         if (map.put(id.apply(value), value) != null) {
             throw node.fault(what + " '" + id.apply(value) + "' stands in the catalogue twice");
         }

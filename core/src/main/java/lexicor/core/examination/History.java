@@ -103,6 +103,11 @@ public final class History {
                 && !Set.copyOf(a.parts()).equals(Set.copyOf(b.parts()));
     }
 
+    /** Everybody who entered an attempt that counts, in the order of their first. */
+    public List<String> authors() {
+        return entries.stream().map(Entry::author).distinct().toList();
+    }
+
     public List<Attempt> attempts(TestId test, Side side) {
         return attempts().stream().filter(attempt -> attempt.test().equals(test) && attempt.side() == side).toList();
     }

@@ -1,5 +1,6 @@
 package lexicor.core.intake;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -34,6 +35,10 @@ public final class AnswerCheck {
     /** Shortest words that count as a reason. */
     static final int SHORTEST_REASON = 3;
 
+    /** Days that somebody living may speak of. */
+    private static final LocalDate EARLIEST_DAY = LocalDate.of(1900, 1, 1);
+    private static final LocalDate LATEST_DAY = LocalDate.of(2199, 12, 31);
+
     private static final String NOT_ASKED = "'%s' is not asked here; allowed: %s";
 
     /** A fault of an answer: the field of it, and what is allowed. */
@@ -52,6 +57,9 @@ public final class AnswerCheck {
 
     /** The first fault of an answer in an examination of {@code region}; empty where it can be kept. */
     public Optional<Fault> fault(String region, Answer answer) {
+        if (answer.number().isPresent() && !Double.isFinite(answer.number().getAsDouble())) {
+            return wrong("number", "allowed: a finite number");
+        }
         if (answer.empty()) {
             return kinds(region).contains(answer.kind()) ? Optional.empty() : unknown(region, answer);
         }
@@ -60,7 +68,7 @@ public final class AnswerCheck {
             case "pain-areas", "tingling-areas" -> values(answer, form.drawingsOf(region).stream().flatMap(drawing -> drawing.areas().keySet().stream()).toList(), true);
             case IntakeFolder.RED_FLAGS -> values(answer, withNone(catalogue.redFlagsOf(region).stream().map(flag -> flag.id()).toList()), true);
             case IntakeFolder.FACTS -> values(answer, withNone(factsOf(region)), true);
-            case "fact-date" -> about(answer, factsOf(region)).or(() -> answer.on().isPresent() ? Optional.empty() : wrong("on", "allowed: a day"));
+            case "fact-date" -> about(answer, factsOf(region)).or(() -> day(answer));
             case "release" -> about(answer, catalogue.redFlagsOf(region).stream().map(flag -> flag.id()).toList()).or(() -> reason(answer));
             case "override" -> about(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList()).or(() -> reason(answer));
             case ORDER, PLAN, BY_HAND, KEPT -> values(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList(), true);
@@ -75,11 +83,18 @@ public final class AnswerCheck {
             case ConclusionQuestions.RIVALS, ConclusionQuestions.STEPS -> values(answer, conditionsOf(region), true);
             case ConclusionQuestions.MARKERS -> values(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList(), true);
             case ConclusionQuestions.CONFIDENCE -> chance(answer);
-            case ConclusionQuestions.AGAIN -> answer.on().isPresent() ? Optional.empty() : wrong("on", "allowed: a day");
+            case ConclusionQuestions.AGAIN -> day(answer);
             case ConclusionQuestions.WHY, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE -> reason(answer);
             default -> form.question(answer.question()).filter(question -> form.questionsOf(region).contains(question)).map(question -> question(region, question, answer))
                     .orElseGet(() -> unknown(region, answer));
         };
+    }
+
+    /** What of an answer can be kept in an examination of {@code region} by today's questions; empty where nothing can. */
+    public Optional<Answer> stillAsked(String region, Answer answer) {
+        List<String> values = answer.values().stream().filter(value -> fault(region, new Answer(answer.question(), List.of(value), answer.number(), answer.on(), answer.words())).isEmpty()).toList();
+        Answer kept = new Answer(answer.question(), values, answer.number(), answer.on(), answer.words());
+        return kept.empty() || fault(region, kept).isPresent() ? Optional.empty() : Optional.of(kept);
     }
 
     private Optional<Fault> question(String region, IntakeForm.Question question, Answer answer) {
@@ -103,6 +118,11 @@ public final class AnswerCheck {
     private static Optional<Fault> chance(Answer answer) {
         double chance = answer.number().orElse(Double.NaN);
         return chance >= 0.001 && chance <= 0.999 ? Optional.empty() : wrong("number", "allowed: a chance from 0.001 to 0.999");
+    }
+
+    private static Optional<Fault> day(Answer answer) {
+        return answer.on().filter(day -> !day.isBefore(EARLIEST_DAY) && !day.isAfter(LATEST_DAY)).isPresent() ? Optional.empty()
+                : wrong("on", "allowed: a day from " + EARLIEST_DAY + " to " + LATEST_DAY);
     }
 
     private static Optional<Fault> reason(Answer answer) {

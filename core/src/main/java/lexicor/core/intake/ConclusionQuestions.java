@@ -1,5 +1,7 @@
 package lexicor.core.intake;
 
+import java.util.Set;
+
 /** The questions of the record by which a therapist concludes. */
 public final class ConclusionQuestions {
 
@@ -32,6 +34,9 @@ public final class ConclusionQuestions {
 
     /** The day of the next visit. */
     public static final String AGAIN = "again-on";
+
+    /** All of them. */
+    public static final Set<String> ALL = Set.of(WORKING, RIVALS, CONFIDENCE, WHY, STEPS, OWN_STEPS, ADVICE, MARKERS, AGAIN);
 
     private ConclusionQuestions() {
     }

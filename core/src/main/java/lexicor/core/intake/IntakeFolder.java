@@ -175,9 +175,10 @@ public final class IntakeFolder {
         return told.values("width").stream().findFirst().map(value -> StartingOdds.Width.valueOf(value.toUpperCase(Locale.ROOT))).orElse(StartingOdds.Width.USUAL);
     }
 
-    private static Map<String, String> schools(Told told) {
+    private Map<String, String> schools(Told told) {
         Map<String, String> schools = new LinkedHashMap<>();
-        told.about("school").forEach((question, heard) -> heard.answer().values().stream().findFirst().ifPresent(choice -> schools.put(question, choice)));
+        told.about("school").forEach((question, heard) -> heard.answer().values().stream().filter(choice -> catalogue.hasSchool(question, choice)).findFirst()
+                .ifPresent(choice -> schools.put(question, choice)));
         return schools;
     }
 }

@@ -122,7 +122,7 @@ class ConclusionTest {
         assertThat(CHECK.fault("shoulder", Answer.number("confidence", 1))).hasValueSatisfying(fault -> assertThat(fault.field()).isEqualTo("number"));
         assertThat(CHECK.fault("shoulder", Answer.number("confidence", 0.9))).isEmpty();
         assertThat(CHECK.fault("shoulder", Answer.because("advice", "x"))).isPresent();
-        assertThat(CHECK.fault("shoulder", Answer.of("again-on", "soon"))).hasValueSatisfying(fault -> assertThat(fault.message()).isEqualTo("allowed: a day"));
+        assertThat(CHECK.fault("shoulder", Answer.of("again-on", "soon"))).hasValueSatisfying(fault -> assertThat(fault.message()).isEqualTo("allowed: a day from 1900-01-01 to 2199-12-31"));
         assertThat(CHECK.fault("shoulder", Answer.of("working", "open"))).isEmpty();
     }
 

@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.EnumSet;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.hibernate.envers.AuditTable;
@@ -39,6 +40,15 @@ class Account {
     private boolean active;
 
     @NotAudited
+    private boolean mustChange;
+
+    @NotAudited
+    private String secondFactor;
+
+    @NotAudited
+    private long lastStep;
+
+    @NotAudited
     @Column(nullable = false, updatable = false)
     private Instant createdAt;
 
@@ -63,8 +73,26 @@ class Account {
         this.active = active;
     }
 
-    void password(String hash) {
+    /** @param byAnother whether somebody else chose it, so that the person has to change it at the next sign-in */
+    void password(String hash, boolean byAnother) {
         this.passwordHash = hash;
+        this.mustChange = byAnother;
+    }
+
+    /** The same password under a newer kind of hash. */
+    void rehashed(String hash) {
+        this.passwordHash = hash;
+    }
+
+    /** @param secret of an authenticator in Base32; null for none */
+    void secondFactor(String secret) {
+        this.secondFactor = secret;
+        this.lastStep = 0;
+    }
+
+    /** A code of this step was used. */
+    void usedStep(long step) {
+        this.lastStep = step;
     }
 
     UUID id() {
@@ -85,6 +113,18 @@ class Account {
 
     String passwordHash() {
         return passwordHash;
+    }
+
+    boolean mustChange() {
+        return mustChange;
+    }
+
+    Optional<String> secondFactor() {
+        return Optional.ofNullable(secondFactor);
+    }
+
+    long lastStep() {
+        return lastStep;
     }
 
     boolean active() {

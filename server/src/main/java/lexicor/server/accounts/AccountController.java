@@ -34,13 +34,11 @@ class AccountController {
 
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    @Traced(action = Action.ENTERED, subject = "account")
     AccountJson add(@Valid @RequestBody AccountJson.NewAccount request) {
         return service.add(request);
     }
 
     @PutMapping("/{id}")
-    @Traced(action = Action.CHANGED, subject = "account")
     AccountJson change(@PathVariable UUID id, @Valid @RequestBody AccountJson.ChangedAccount request) {
         return service.change(id, request);
     }

@@ -3,26 +3,22 @@ package lexicor.server.accounts;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
-import java.net.InetAddress;
-import java.net.UnknownHostException;
-import java.time.Duration;
 import java.util.Locale;
 import java.util.Optional;
 import lexicor.server.audit.Action;
-import lexicor.server.audit.Trail;
 import lexicor.server.audit.Traced;
-import lexicor.server.problems.Forbidden;
+import lexicor.server.audit.Trail;
 import lexicor.server.problems.NotSignedIn;
-import lexicor.server.problems.TooManyTries;
+import lexicor.server.problems.SecondFactorNeeded;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.Authentication;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -31,24 +27,30 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Signing in and out. */
+/** Signing in and out, and what a person may change of the own account. */
 @RestController
 @RequestMapping("/api")
 class SessionController {
 
+    private static final int LONGEST_NAME = 40;
+
     private final AccountService accounts;
     private final AuthenticationManager authentication;
     private final SecurityContextRepository sessions;
+    private final CsrfTokenRepository tokens;
     private final SignInThrottle throttle;
+    private final KnownDevices devices;
     private final DemoPeople demoPeople;
     private final Trail trail;
 
-    SessionController(AccountService accounts, AuthenticationManager authentication, SecurityContextRepository sessions, SignInThrottle throttle,
-            DemoPeople demoPeople, Trail trail) {
+    SessionController(AccountService accounts, AuthenticationManager authentication, SecurityContextRepository sessions, CsrfTokenRepository tokens, SignInThrottle throttle,
+            KnownDevices devices, DemoPeople demoPeople, Trail trail) {
         this.accounts = accounts;
         this.authentication = authentication;
         this.sessions = sessions;
+        this.tokens = tokens;
         this.throttle = throttle;
+        this.devices = devices;
         this.demoPeople = demoPeople;
         this.trail = trail;
     }
@@ -63,21 +65,38 @@ class SessionController {
     @PostMapping("/session")
     SessionJson signIn(@Valid @RequestBody SessionJson.SignIn request, HttpServletRequest http, HttpServletResponse response) {
         String name = request.name().strip().toLowerCase(Locale.ROOT);
-        Optional<Duration> wait = throttle.wait(name, http.getRemoteAddr());
-        if (wait.isPresent()) {
-            throw new TooManyTries(wait.get());
-        }
+        SignInThrottle.Try paid = throttle.pay(name, http.getRemoteAddr(), devices.of(name, http).orElse(null));
+        SignedIn person;
         try {
-            Authentication person = authentication.authenticate(UsernamePasswordAuthenticationToken.unauthenticated(name, request.password()));
-            throttle.succeeded(name);
-            begin((SignedIn) person.getPrincipal(), http, response);
-            trail.add(Action.SIGNED_IN, "session", "", "");
-            return answer((SignedIn) person.getPrincipal());
+            authentication.authenticate(UsernamePasswordAuthenticationToken.unauthenticated(name, request.password()));
+            person = (SignedIn) accounts.loadUserByUsername(name); // the hash may have been renewed just now
         } catch (AuthenticationException refused) {
-            throttle.failed(name, http.getRemoteAddr());
-            trail.addFor(name.length() > 40 ? name.substring(0, 40) : name, Action.REFUSED, "session", "", "sign-in failed");
+            refused(name, "sign-in failed");
             throw new NotSignedIn("Name and password do not go together.");
         }
+        if (person.secondFactor()) {
+            person = secondFactor(person, Optional.ofNullable(request.code()).map(String::strip).orElse(""), paid);
+        }
+        paid.succeeded();
+        devices.mark(name, http, response);
+        begin(person, http, response);
+        trail.add(Action.SIGNED_IN, "session", "", "");
+        return answer(person);
+    }
+
+    private SignedIn secondFactor(SignedIn person, String code, SignInThrottle.Try paid) {
+        if (code.isEmpty()) {
+            paid.takenBack();
+            throw new SecondFactorNeeded("Type the code that your authenticator shows.");
+        }
+        return accounts.useCode(person, code).orElseThrow(() -> {
+            refused(person.name(), "second factor wrong");
+            return new SecondFactorNeeded("This code is not right, or was used before. Type the one that your authenticator shows now, or a recovery code.");
+        });
+    }
+
+    private void refused(String name, String why) {
+        trail.addFor(name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name, Action.REFUSED, "session", "", why);
     }
 
     /** Signs out; what is on the screen stays the page's own business. */
@@ -93,35 +112,53 @@ class SessionController {
     @Traced(action = Action.CHANGED, subject = "own password")
     SessionJson changePassword(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody SessionJson.NewPassword request, HttpServletRequest http,
             HttpServletResponse response) {
-        Optional<Duration> wait = throttle.wait(person.name(), http.getRemoteAddr());
-        if (wait.isPresent()) {
-            throw new TooManyTries(wait.get());
-        }
-        try {
-            SignedIn renewed = accounts.changePassword(person, request.present(), request.fresh());
-            begin(renewed, http, response);
-            return answer(renewed);
-        } catch (lexicor.server.problems.BadInput fault) {
-            throttle.failed(person.name(), http.getRemoteAddr());
-            throw fault;
-        }
+        SignInThrottle.Try paid = throttle.pay(person.name(), http.getRemoteAddr(), devices.of(person.name(), http).orElse(null));
+        SignedIn renewed = accounts.changePassword(person, request.present(), request.fresh());
+        paid.succeeded();
+        begin(renewed, http, response);
+        return answer(renewed);
     }
 
-    /** Makes the first account, at the machine itself, and signs it in. */
+    /** A secret for an authenticator, which counts once it is confirmed. */
+    @PostMapping("/session/second-factor")
+    SessionJson.SecondFactorJson beginSecondFactor(@AuthenticationPrincipal SignedIn person) {
+        return accounts.beginSecondFactor(person);
+    }
+
+    /** From now on a code is asked beside the password. */
+    @PostMapping("/session/second-factor/confirmed")
+    @Traced(action = Action.CHANGED, subject = "second factor on")
+    SessionJson.RecoveryCodesJson confirmSecondFactor(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody SessionJson.ConfirmSecondFactor request, HttpServletRequest http,
+            HttpServletResponse response) {
+        AccountService.Confirmed confirmed = accounts.confirmSecondFactor(person, request.secret(), request.code());
+        begin(confirmed.person(), http, response);
+        return new SessionJson.RecoveryCodesJson(confirmed.recoveryCodes());
+    }
+
+    /** From now on the password alone is asked. */
+    @PostMapping("/session/second-factor/ended")
+    @Traced(action = Action.CHANGED, subject = "second factor off")
+    SessionJson endSecondFactor(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody SessionJson.WithPassword request, HttpServletRequest http, HttpServletResponse response) {
+        SignInThrottle.Try paid = throttle.pay(person.name(), http.getRemoteAddr(), devices.of(person.name(), http).orElse(null));
+        SignedIn renewed = accounts.endSecondFactor(person, request.password());
+        paid.succeeded();
+        begin(renewed, http, response);
+        return answer(renewed);
+    }
+
+    /** Makes the first account, by the code that the server printed when it started, and signs it in. */
     @PostMapping("/first-account")
     @ResponseStatus(HttpStatus.CREATED)
-    SessionJson first(@Valid @RequestBody AccountJson.NewAccount request, HttpServletRequest http, HttpServletResponse response) throws UnknownHostException {
-        if (!InetAddress.getByName(http.getRemoteAddr()).isLoopbackAddress()) {
-            throw new Forbidden("The first account is made at the machine on which Lexicor runs.");
-        }
+    SessionJson first(@Valid @RequestBody AccountJson.FirstAccount request, HttpServletRequest http, HttpServletResponse response) {
+        SignInThrottle.Try paid = throttle.pay("the first account", http.getRemoteAddr(), null);
         AccountJson made = accounts.first(request);
+        paid.succeeded();
         SignedIn person = (SignedIn) accounts.loadUserByUsername(made.name());
         begin(person, http, response);
-        trail.add(Action.ENTERED, "account", made.id().toString(), "the first account");
         return answer(person);
     }
 
-    /** A new session of the person, under a new id. */
+    /** A new session of the person, under a new id and with a new token against cross-site requests. */
     private void begin(SignedIn person, HttpServletRequest http, HttpServletResponse response) {
         http.getSession();
         http.changeSessionId();
@@ -129,9 +166,11 @@ class SessionController {
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities()));
         SecurityContextHolder.setContext(context);
         sessions.saveContext(context, http, response);
+        tokens.saveToken(tokens.generateToken(http), http, response);
     }
 
     private SessionJson answer(SignedIn person) {
-        return new SessionJson(person == null ? null : SessionJson.PersonJson.of(person), accounts.isEmpty(), demoPeople.shown());
+        return person == null ? new SessionJson(null, accounts.isEmpty(), demoPeople.shown(), null)
+                : new SessionJson(SessionJson.PersonJson.of(person), false, demoPeople.shown(), accounts.pageKey(person));
     }
 }

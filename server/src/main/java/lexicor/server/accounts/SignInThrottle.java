@@ -4,66 +4,94 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import io.github.bucket4j.Bucket;
 import io.github.bucket4j.TimeMeter;
-import java.time.Clock;
 import java.time.Duration;
-import java.util.Optional;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
+import lexicor.server.problems.TooManyTries;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
- * Slows down guessing. A name may fail five times at once and then once in half a minute; an address fifty times and then
- * once in five seconds.
+ * Slows down guessing. A try is paid for before the password is looked at, so that many at once are no way round, and is given
+ * back where it succeeds. Each device that signed in as this person before has an allowance of its own; strangers share one by
+ * name and address, and a wider one by name, so that somebody else's tries keep nobody out for more than seconds. An address
+ * may be that of a proxy or a whole clinic, so that its own allowance is wide. Time is the machine's monotonic one.
  */
 @Component
 class SignInThrottle {
 
+    /** Tries at once of a stranger at one address on one name; then one every {@link #STRANGER_EVERY}. */
     static final int TRIES = 5;
 
-    private static final int TRIES_OF_AN_ADDRESS = 50;
-    private static final int MOST_REMEMBERED = 10_000;
+    static final Duration STRANGER_EVERY = Duration.ofSeconds(8);
+    private static final int TRIES_OF_A_DEVICE = 10;
+    private static final Duration DEVICE_EVERY = Duration.ofSeconds(5);
+    private static final int TRIES_ON_A_NAME = 40;
+    private static final Duration NAME_EVERY = Duration.ofSeconds(2);
+    private static final int TRIES_OF_AN_ADDRESS = 300;
+    private static final Duration ADDRESS_EVERY = Duration.ofSeconds(1);
+    private static final int MOST_REMEMBERED = 50_000;
 
     private final Cache<String, Bucket> buckets = Caffeine.newBuilder().maximumSize(MOST_REMEMBERED).expireAfterAccess(1, TimeUnit.HOURS).build();
     private final TimeMeter time;
 
-    SignInThrottle(Clock clock) {
-        this.time = new TimeMeter() {
-            @Override
-            public long currentTimeNanos() {
-                return TimeUnit.MILLISECONDS.toNanos(clock.millis());
-            }
-
-            @Override
-            public boolean isWallClockBased() {
-                return true;
-            }
-        };
+    @Autowired
+    SignInThrottle() {
+        this(TimeMeter.SYSTEM_NANOTIME);
     }
 
-    /** How long to wait before the next try; empty where it may be made now. */
-    Optional<Duration> wait(String name, String address) {
-        long nanos = Math.max(ofName(name).estimateAbilityToConsume(1).getNanosToWaitForRefill(), ofAddress(address).estimateAbilityToConsume(1).getNanosToWaitForRefill());
-        return nanos > 0 ? Optional.of(Duration.ofNanos(nanos)) : Optional.empty();
+    SignInThrottle(TimeMeter time) {
+        this.time = time;
     }
 
-    void failed(String name, String address) {
-        ofName(name).tryConsume(1);
-        ofAddress(address).tryConsume(1);
+    /** A try that was paid for. */
+    final class Try {
+
+        private final List<Bucket> paid;
+
+        private Try(List<Bucket> paid) {
+            this.paid = List.copyOf(paid);
+        }
+
+        /** The try was none: it costs nothing. */
+        void takenBack() {
+            paid.forEach(bucket -> bucket.addTokens(1));
+        }
+
+        /** The try was right: it costs nothing, and what was tried before it is forgiven at the narrowest allowance. */
+        void succeeded() {
+            paid.get(0).reset();
+            paid.stream().skip(1).forEach(bucket -> bucket.addTokens(1));
+        }
     }
 
-    void succeeded(String name) {
-        buckets.invalidate("name " + name);
+    /**
+     * Pays for a try.
+     *
+     * @param device id of a device on which this person signed in before; null for a stranger
+     * @throws TooManyTries where it has to wait, and for how long
+     */
+    Try pay(String name, String address, String device) {
+        List<Bucket> paid = new ArrayList<>();
+        if (device == null) {
+            pay(paid, "stranger " + name + " " + address, TRIES, STRANGER_EVERY);
+            pay(paid, "name " + name, TRIES_ON_A_NAME, NAME_EVERY);
+            pay(paid, "address " + address, TRIES_OF_AN_ADDRESS, ADDRESS_EVERY);
+        } else {
+            pay(paid, "device " + name + " " + device, TRIES_OF_A_DEVICE, DEVICE_EVERY);
+        }
+        return new Try(paid);
     }
 
-    private Bucket ofName(String name) {
-        return bucket("name " + name, TRIES, Duration.ofSeconds(30));
-    }
-
-    private Bucket ofAddress(String address) {
-        return bucket("address " + address, TRIES_OF_AN_ADDRESS, Duration.ofSeconds(5));
-    }
-
-    private Bucket bucket(String key, int tries, Duration each) {
-        return buckets.get(key, missing -> Bucket.builder().withCustomTimePrecision(time)
+    private void pay(List<Bucket> paid, String key, int tries, Duration each) {
+        Bucket bucket = buckets.get(key, missing -> Bucket.builder().withCustomTimePrecision(time)
                 .addLimit(limit -> limit.capacity(tries).refillIntervally(1, each)).build());
+        var probe = bucket.tryConsumeAndReturnRemaining(1);
+        if (!probe.isConsumed()) {
+            paid.forEach(earlier -> earlier.addTokens(1));
+            throw new TooManyTries(Duration.ofNanos(probe.getNanosToWaitForRefill()));
+        }
+        paid.add(bucket);
     }
 }

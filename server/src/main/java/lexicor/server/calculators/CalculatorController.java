@@ -8,6 +8,7 @@ import lexicor.core.weighing.CountedTest;
 import lexicor.core.weighing.PostTest;
 import lexicor.core.weighing.SingleTest;
 import lexicor.core.weighing.TestGroup;
+import lexicor.server.load.InTurn;
 import lexicor.server.problems.BadInput;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -17,6 +18,7 @@ import org.springframework.web.bind.annotation.RestController;
 /** The bare mathematics of accuracy and post-test chance. */
 @RestController
 @RequestMapping("/api/calculate")
+@InTurn(InTurn.Kind.CALCULATOR)
 class CalculatorController {
 
     /** Statistics of a 2x2 table; what its counts leave unknown is null. */
@@ -51,6 +53,10 @@ class CalculatorController {
     /** What the counts behind independent tests leave open of the chance after them. The same seed gives the same answer. */
     @PostMapping("/interval")
     IntervalAnswer interval(@Valid @RequestBody IntervalQuestion question) {
+        long work = (long) question.draws() * Math.max(1, question.tests().size());
+        if (work > IntervalQuestion.MOST_WORK) {
+            throw new BadInput("draws", "times the number of tests is " + work + "; allowed: at most " + IntervalQuestion.MOST_WORK);
+        }
         List<CountedTest> tests = new ArrayList<>();
         for (int test = 0; test < question.tests().size(); test++) {
             IntervalQuestion.Counted asked = question.tests().get(test);

@@ -18,6 +18,9 @@ record IntervalQuestion(
         @NotNull(message = "allowed: a list of tests") @Size(max = 20, message = "allowed: at most 20 tests") List<@NotNull(message = "allowed: a test") @Valid Counted> tests) {
 
     static final String DRAWS = "allowed: a whole number from 100 to 200000";
+    /** Draws times tests: what one question may cost. */
+    static final long MOST_WORK = 1_000_000;
+
     static final String COUNT = AccuracyQuestion.ALLOWED;
 
     /** Counts of one study and the result of the test. */

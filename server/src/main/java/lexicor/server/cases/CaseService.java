@@ -13,8 +13,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Conflict;
@@ -33,8 +31,6 @@ public class CaseService {
 
     /** A search stops counting there: nobody reads on. */
     static final int MOST_FOUND = 500;
-
-    private static final Pattern NUMBER_AT_END = Pattern.compile("^(.*?)(\\d+)$");
 
     private final CaseFiles files;
     private final Episodes episodes;
@@ -115,28 +111,52 @@ public class CaseService {
                 .orElseGet(() -> episodes.save(new Episode(UUID.randomUUID(), file, region, side, at)));
     }
 
+    /** Whether no case has the code. */
+    @Transactional(readOnly = true)
+    public boolean isFree(String code) {
+        return files.findByCode(code).isEmpty();
+    }
+
     /** A code that follows the one used last and is free. */
     @Transactional(readOnly = true)
     public String nextCode() {
-        String last = files.findAllByOrderByCreatedAtDesc(Limit.of(1)).stream().map(CaseFile::code).findFirst().orElse("C-0000");
-        Matcher number = NUMBER_AT_END.matcher(last);
-        String stem = number.matches() ? number.group(1) : last + "-";
-        long next = number.matches() ? Long.parseLong(number.group(2)) : 0;
-        int digits = number.matches() ? number.group(2).length() : 1;
-        String code;
-        do {
-            next++;
-            code = stem + String.format(Locale.ROOT, "%0" + digits + "d", next);
-        } while (files.findByCode(code).isPresent());
-        return code;
+        CaseCode code = CaseCode.after(files.findAllByOrderByCreatedAtDesc(Limit.of(1)).stream().map(CaseFile::code).findFirst().orElse("C-0000"), files.count());
+        while (!isFree(code.text())) {
+            code = code.next();
+        }
+        return code.text();
     }
 
-    /** Notes where the latest examination of a case stands. */
+    /** A visit begins; the list then tells of it. */
     @Transactional
-    public void stands(UUID caseId, UUID examination, String region, VisitState state, Instant at, int done, int total) {
+    public void begins(UUID caseId, UUID examination, String region, Instant at) {
         CaseStanding standing = standings.findById(caseId).orElseGet(() -> new CaseStanding(caseId));
-        standing.stands(examination, region, state, at, done, total);
-        standings.save(standing);
+        standing.begins(examination, region, at);
+        standings.saveAndFlush(standing);
+    }
+
+    /** The record of a visit has grown: the list tells so once {@link #summed} is called. */
+    @Transactional
+    public void grew(UUID caseId, UUID examination, long lastNumber, Instant at) {
+        standings.grew(caseId, examination, lastNumber, at);
+    }
+
+    /** A visit was signed or opened again. */
+    @Transactional
+    public void changed(UUID caseId, UUID examination, Instant at) {
+        standings.changed(caseId, examination, at);
+    }
+
+    /** Examinations of which the list is behind the record, the latest first. */
+    @Transactional(readOnly = true)
+    public List<UUID> behind(int most) {
+        return standings.behind(Limit.of(most));
+    }
+
+    /** How far a visit has got, by its record up to the command {@code knows}. */
+    @Transactional
+    public void summed(UUID examination, long knows, VisitState state, int done, int total) {
+        standings.summed(examination, knows, state, done, total);
     }
 
     /**
@@ -184,6 +204,7 @@ public class CaseService {
         Set<String> words = new LinkedHashSet<>(words(file.occupation()));
         file.name().ifPresent(name -> words.addAll(words(name)));
         words.add(file.code().toLowerCase(Locale.ROOT));
+        words.addAll(words(file.code()));
         jdbc.batchUpdate("insert into case_word (word, case_id) values (?, ?)", words.stream().map(word -> new Object[] {word, file.id()}).toList());
     }
 

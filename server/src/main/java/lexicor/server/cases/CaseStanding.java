@@ -34,6 +34,12 @@ public class CaseStanding {
 
     private int total;
 
+    /** Number of the last command that is summed up here. */
+    private long knows;
+
+    /** Number of the last command of the examination. */
+    private long lastNumber;
+
     protected CaseStanding() {
         // for the mapper
     }
@@ -42,16 +48,17 @@ public class CaseStanding {
         this.caseId = caseId;
     }
 
-    void stands(UUID examination, String inRegion, VisitState now, Instant at, int tests, int of) {
-        if (!examination.equals(examinationId)) {
-            examinationId = examination;
-            visits++;
-        }
+    /** A further visit begins; from now on it is the one that is summed up. */
+    void begins(UUID examination, String inRegion, Instant at) {
+        examinationId = examination;
+        visits++;
         region = inRegion;
-        state = now;
+        state = VisitState.BEGUN;
         lastAt = at;
-        done = tests;
-        total = of;
+        done = 0;
+        total = 1;
+        knows = -1;
+        lastNumber = 0;
     }
 
     public UUID caseId() {

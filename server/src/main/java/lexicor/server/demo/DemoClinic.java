@@ -13,19 +13,25 @@ import lexicor.server.accounts.DemoPeople;
 import lexicor.server.audit.Whoever;
 import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseDetails;
+import lexicor.server.cases.CaseService;
 import lexicor.server.cases.Dominance;
 import lexicor.server.examinations.CommandJson;
+import lexicor.server.examinations.CommandRecorder;
 import lexicor.server.examinations.Signing;
 import lexicor.server.examinations.VisitRequest;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
-/** Fills an empty record with the demo cases; a record that holds them already is left alone. */
+/**
+ * Fills a record with the demo cases before the first request is answered. Each is brought in whole or not at all; those that
+ * are there already are left alone, and so is a case of one's own that has the code of one of them.
+ */
 @Component
 @ConditionalOnProperty(name = "lexicor.demo", havingValue = "true")
-class DemoClinic implements ApplicationRunner {
+class DemoClinic implements SmartInitializingSingleton {
 
     private static final String CASES = "/demo/clinic.yaml";
 
@@ -33,11 +39,17 @@ class DemoClinic implements ApplicationRunner {
     private static final int LATEST = 2100;
 
     private final DemoPeople people;
+    private final CaseService cases;
+    private final TransactionTemplate transaction;
     private final ExaminationService examinations;
+    private final CommandRecorder recorder;
     private final Signing signing;
     private final Catalogue catalogue;
 
-    DemoClinic(DemoPeople people, ExaminationService examinations, Signing signing, Catalogue catalogue) {
+    DemoClinic(DemoPeople people, CaseService cases, PlatformTransactionManager transactions, ExaminationService examinations, CommandRecorder recorder, Signing signing, Catalogue catalogue) {
+        this.cases = cases;
+        this.transaction = new TransactionTemplate(transactions);
+        this.recorder = recorder;
         this.signing = signing;
         this.people = people;
         this.examinations = examinations;
@@ -45,13 +57,13 @@ class DemoClinic implements ApplicationRunner {
     }
 
     @Override
-    public void run(ApplicationArguments arguments) {
+    public void afterSingletonsInstantiated() {
         people.begin();
-        if (!examinations.isEmpty()) {
-            return;
-        }
         for (SourceNode node : SourceNode.parse("clinic.yaml", SourceNode.resourceText(CASES)).items()) {
-            Whoever.being(people.therapist(), () -> replay(node.allowing("case", "born", "hand", "occupation", "region", "side", "worse", "setting", "begins", "steps", "signed", "amended", "again")));
+            node.allowing("case", "born", "hand", "occupation", "region", "side", "worse", "setting", "begins", "steps", "signed", "amended", "again");
+            if (cases.isFree(node.text("case"))) {
+                Whoever.being(people.therapist(), () -> transaction.execute(status -> replay(node)));
+            }
         }
     }
 
@@ -92,7 +104,7 @@ class DemoClinic implements ApplicationRunner {
 
     private void add(UUID id, List<CommandJson> commands) {
         if (!commands.isEmpty()) {
-            examinations.add(id, List.copyOf(commands));
+            recorder.add(id, List.copyOf(commands), null, commands.get(commands.size() - 1).at());
         }
     }
 

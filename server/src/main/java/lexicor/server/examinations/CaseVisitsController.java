@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lexicor.core.catalogue.Catalogue;
 import lexicor.core.weighing.Weighing;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
@@ -35,9 +36,15 @@ class CaseVisitsController {
     private final CaseService cases;
     private final ExaminationService examinations;
     private final Appraisal appraisal;
+    private final StandingKeeper standings;
+    private final People people;
+    private final Catalogue catalogue;
     private final Clock clock;
 
-    CaseVisitsController(CaseService cases, ExaminationService examinations, Appraisal appraisal, Clock clock) {
+    CaseVisitsController(CaseService cases, ExaminationService examinations, Appraisal appraisal, StandingKeeper standings, People people, Catalogue catalogue, Clock clock) {
+        this.standings = standings;
+        this.people = people;
+        this.catalogue = catalogue;
         this.cases = cases;
         this.examinations = examinations;
         this.appraisal = appraisal;
@@ -50,6 +57,7 @@ class CaseVisitsController {
     public CaseListJson list(@RequestParam(defaultValue = "") @Size(max = 80, message = "allowed: at most 80 characters") String find,
             @RequestParam(required = false) VisitState state, @RequestParam(required = false) String region,
             @RequestParam(defaultValue = "0") @Min(value = 0, message = "allowed: 0 or more") @Max(value = 100_000, message = "allowed: at most 100000") int page) {
+        standings.settle();
         CaseService.Page found = cases.find(find, Optional.ofNullable(state), Optional.ofNullable(region), page, PAGE);
         Map<UUID, ExaminationService.Recorded> latest = examinations.examinations(found.standings().stream().map(standing -> standing.examinationId()).toList());
         List<CaseListJson.Line> lines = found.standings().stream().map(standing -> {
@@ -67,7 +75,7 @@ class CaseVisitsController {
     @ResponseStatus(HttpStatus.CREATED)
     @Traced(action = Action.ENTERED, subject = "case")
     public ExaminationJson open(@Valid @RequestBody VisitRequest.NewCase request) {
-        return ExaminationJson.of(examinations.examination(examinations.open(request)));
+        return ExaminationJson.of(examinations.examination(examinations.open(request)), people, catalogue);
     }
 
     @GetMapping("/{id}")
@@ -84,7 +92,7 @@ class CaseVisitsController {
     @ResponseStatus(HttpStatus.CREATED)
     @Traced(action = Action.ENTERED, subject = "examination")
     public ExaminationJson begin(@PathVariable UUID id, @Valid @RequestBody VisitRequest request) {
-        return ExaminationJson.of(examinations.examination(examinations.begin(id, request, clock.instant())));
+        return ExaminationJson.of(examinations.examination(examinations.begin(id, request, clock.instant())), people, catalogue);
     }
 
     private CaseListJson.VisitJson visit(ExaminationService.Recorded recorded) {

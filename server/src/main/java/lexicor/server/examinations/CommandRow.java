@@ -66,14 +66,18 @@ class CommandRow extends AddedOnce {
         // for the mapper
     }
 
-    CommandRow(UUID examination, long number, CommandJson command, String author, Instant receivedAt) {
+    /**
+     * @param at         its time by the server's clock
+     * @param receivedAt when it arrived
+     */
+    CommandRow(UUID examination, long number, CommandJson command, Instant at, String author, Instant receivedAt) {
         super(command.id());
         this.examination = examination;
         this.number = number;
         this.client = command.clientId();
         this.clientOrder = command.order();
         this.author = author;
-        this.at = command.at();
+        this.at = at;
         this.receivedAt = receivedAt;
         this.kind = command.kind();
         this.standAt = command.standAt();
@@ -106,6 +110,11 @@ class CommandRow extends AddedOnce {
 
     Instant at() {
         return at;
+    }
+
+    /** When it arrived at the server. */
+    Instant receivedAt() {
+        return receivedAt;
     }
 
     CommandKind kind() {

@@ -69,14 +69,14 @@ class Conclusions {
             lines.add("- It could also be: " + conclusion.rivals().stream().map(rival -> catalogue.condition(rival).name()).collect(Collectors.joining("; ")));
         }
         Difference.between(conclusion, ranking, thresholds, catalogue).ifPresent(first -> lines.add("- The ranking puts " + first.condition().name() + " first (" + Percent.of(first.now()) + " in 100)"
-                + (conclusion.why().isEmpty() ? "" : "; why otherwise: " + conclusion.why())));
+                + (conclusion.why().isEmpty() ? "" : "; why otherwise: " + Typed.oneLine(conclusion.why()))));
         Stream<String> steps = conclusion.steps().stream().flatMap(step -> settles(step).stream().map(settles -> settles.by() + " (" + catalogue.condition(step).shortName() + ", " + settles.soon() + ")"));
-        String next = Stream.concat(steps, Stream.of(conclusion.ownSteps()).filter(own -> !own.isEmpty())).collect(Collectors.joining("; "));
+        String next = Stream.concat(steps, Stream.of(Typed.oneLine(conclusion.ownSteps())).filter(own -> !own.isEmpty())).collect(Collectors.joining("; "));
         if (!next.isEmpty()) {
             lines.add("- Next: " + next);
         }
         if (!conclusion.advice().isEmpty()) {
-            lines.add("- Advice: " + conclusion.advice());
+            lines.add("- Advice: " + Typed.oneLine(conclusion.advice()));
         }
         if (!conclusion.markers().isEmpty() || conclusion.again().isPresent()) {
             lines.add("- Test again" + conclusion.again().map(day -> " on " + NoteWriter.DAY.format(day)).orElse("")

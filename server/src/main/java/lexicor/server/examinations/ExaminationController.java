@@ -11,10 +11,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import lexicor.core.catalogue.Catalogue;
 import lexicor.core.planning.WorkRoutine;
 import lexicor.core.weighing.Correlation;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
+import lexicor.server.load.InTurn;
 import lexicor.server.notes.NoteLength;
 import lexicor.server.problems.BadInput;
 import lexicor.server.report.ReportPrinter;
@@ -38,12 +40,20 @@ class ExaminationController {
     private static final DateTimeFormatter FILE_DAY = DateTimeFormatter.ISO_LOCAL_DATE.withZone(ZoneId.systemDefault());
 
     private final ExaminationService service;
+    private final CommandRecorder recorder;
+    private final Takeover takeover;
+    private final People people;
+    private final Catalogue catalogue;
     private final Results results;
     private final PlanDesk plans;
     private final ReportPrinter printer;
 
-    ExaminationController(ExaminationService service, Results results, PlanDesk plans, ReportPrinter printer) {
+    ExaminationController(ExaminationService service, CommandRecorder recorder, Takeover takeover, People people, Catalogue catalogue, Results results, PlanDesk plans, ReportPrinter printer) {
         this.plans = plans;
+        this.recorder = recorder;
+        this.takeover = takeover;
+        this.people = people;
+        this.catalogue = catalogue;
         this.service = service;
         this.results = results;
         this.printer = printer;
@@ -52,15 +62,21 @@ class ExaminationController {
     @GetMapping
     @Traced(action = Action.SAW, subject = "examination")
     public ExaminationJson examination(@PathVariable UUID id) {
-        return ExaminationJson.of(service.examination(id));
+        return ExaminationJson.of(service.examination(id), people, catalogue);
     }
 
     /** Adds commands; the answer comes once they are on the disk. */
     @PostMapping("/commands")
     @Traced(action = Action.ENTERED, subject = "examination")
     public List<ExaminationJson.Receipt> add(@PathVariable UUID id, @Valid @RequestBody ExaminationJson.Batch batch) {
-        return service.add(id, batch.commands()).entrySet().stream()
-                .map(entry -> new ExaminationJson.Receipt(entry.getKey(), entry.getValue())).toList();
+        return recorder.add(id, batch.commands(), batch.sentAt()).stream().map(ExaminationJson.Receipt::of).toList();
+    }
+
+    /** Makes the person responsible for an examination of a colleague. */
+    @PostMapping("/takeover")
+    @Traced(action = Action.CHANGED, subject = "responsibility")
+    public ExaminationJson takeOver(@PathVariable UUID id, @Valid @RequestBody ExaminationJson.TakeOver request) {
+        return ExaminationJson.of(takeover.take(id, request.from()), people, catalogue);
     }
 
     /** What follows from the intake. */
@@ -71,6 +87,7 @@ class ExaminationController {
     }
 
     @GetMapping("/weighing")
+    @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
     public WeighingJson weighing(@PathVariable UUID id) {
         return results.weighing(service.examination(id));
@@ -82,6 +99,7 @@ class ExaminationController {
      * @param rho correlations set by hand for this look, each as group:value
      */
     @GetMapping("/weighing/{conditionId}")
+    @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
     public InsightJson insight(@PathVariable UUID id, @PathVariable String conditionId, @RequestParam(defaultValue = "") List<String> rho) {
         Map<String, Double> chosen = new LinkedHashMap<>();
@@ -103,6 +121,7 @@ class ExaminationController {
      * @param with    tests that are to be in
      */
     @GetMapping("/plan")
+    @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
     public PlanJson plan(@PathVariable UUID id,
             @RequestParam(required = false) @Min(value = 0, message = "allowed: 0 to 240 minutes") @Max(value = 240, message = "allowed: 0 to 240 minutes") Integer minutes,
@@ -112,6 +131,7 @@ class ExaminationController {
 
     /** What plans tell against the time that they take. */
     @GetMapping("/plan/curve")
+    @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
     public PlanJson.CurveJson curve(@PathVariable UUID id) {
         return plans.curve(service.examination(id));
@@ -119,6 +139,7 @@ class ExaminationController {
 
     /** An order of one's own, weighed as a proposal is. */
     @GetMapping("/plan/own")
+    @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
     public PlanJson.OwnJson ownPlan(@PathVariable UUID id, @RequestParam(defaultValue = "") @Size(max = WorkRoutine.MOST_TESTS, message = "allowed: at most 60 tests") List<String> test) {
         return plans.own(service.examination(id), test);
@@ -126,6 +147,7 @@ class ExaminationController {
 
     /** What results have changed for the plan that was taken. */
     @GetMapping("/plan/again")
+    @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
     public PlanJson.ReplanJson replanned(@PathVariable UUID id) {
         return plans.again(service.examination(id));
@@ -133,6 +155,7 @@ class ExaminationController {
 
     /** What stands beside the therapist's conclusion. */
     @GetMapping("/conclusion")
+    @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
     public ConclusionJson conclusion(@PathVariable UUID id) {
         return results.conclusion(service.examination(id));
@@ -147,6 +170,7 @@ class ExaminationController {
 
     /** The examination in words, to copy into a record. */
     @GetMapping(value = "/note", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
+    @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.TOOK_OUT, subject = "examination")
     public String note(@PathVariable UUID id, @RequestParam(defaultValue = "full") String length, @RequestParam(required = false) Integer version) {
         NoteLength wanted = NoteLength.of(length).orElseThrow(() -> new BadInput("length", "'" + length + "' is not a length; allowed: short, full, letter"));
@@ -155,6 +179,7 @@ class ExaminationController {
 
     /** The report as a page, to be looked at and printed. Only the clinic's own page may show it within itself. */
     @GetMapping(value = "/report", produces = MediaType.TEXT_HTML_VALUE + ";charset=UTF-8")
+    @InTurn(InTurn.Kind.PAPER)
     @Traced(action = Action.SAW, subject = "report")
     public ResponseEntity<String> report(@PathVariable UUID id, @RequestParam(required = false) Integer version) {
         return ResponseEntity.ok().header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; font-src 'self'; frame-ancestors 'self'")
@@ -163,6 +188,7 @@ class ExaminationController {
 
     /** The report as a PDF. */
     @GetMapping(value = "/report.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    @InTurn(InTurn.Kind.PAPER)
     @Traced(action = Action.TOOK_OUT, subject = "report")
     public ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(required = false) Integer version) {
         ExaminationService.Recorded recorded = service.examination(id);

@@ -4,15 +4,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.History;
 import lexicor.core.examination.Side;
@@ -24,14 +21,13 @@ import lexicor.server.cases.CaseFile;
 import lexicor.server.cases.CaseService;
 import lexicor.server.cases.Episode;
 import lexicor.server.problems.BadInput;
-import lexicor.server.problems.Closed;
-import lexicor.server.problems.Conflict;
 import lexicor.server.problems.NotFound;
 import lexicor.server.settings.ClinicSettings;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Starts examinations and adds commands to them. Whatever is sent twice counts once. */
+/** Begins examinations and reads them with everything that happened in them. */
 @Service
 public class ExaminationService {
 
@@ -40,25 +36,27 @@ public class ExaminationService {
     private final Commands commands;
     private final Signatures signatures;
     private final Amendments amendments;
-    private final Appraisal appraisal;
-    private final TestLaps laps;
+    private final Takeovers takeovers;
+    private final CommandRecorder recorder;
     private final CommandCheck check;
+    private final ApplicationEventPublisher events;
     private final Catalogue catalogue;
     private final Evidence evidence;
     private final IntakeForm form;
     private final ClinicSettings settings;
     private final Clock clock;
 
-    ExaminationService(Examinations examinations, CaseService cases, Commands commands, Signatures signatures, Amendments amendments, Appraisal appraisal, TestLaps laps, CommandCheck check, Catalogue catalogue,
-            Evidence evidence, IntakeForm form, ClinicSettings settings, Clock clock) {
+    ExaminationService(Examinations examinations, CaseService cases, Commands commands, Signatures signatures, Amendments amendments, Takeovers takeovers, CommandRecorder recorder, CommandCheck check,
+            ApplicationEventPublisher events, Catalogue catalogue, Evidence evidence, IntakeForm form, ClinicSettings settings, Clock clock) {
         this.examinations = examinations;
         this.cases = cases;
         this.commands = commands;
         this.signatures = signatures;
         this.amendments = amendments;
-        this.appraisal = appraisal;
-        this.laps = laps;
+        this.takeovers = takeovers;
+        this.recorder = recorder;
         this.check = check;
+        this.events = events;
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.form = form;
@@ -66,16 +64,36 @@ public class ExaminationService {
         this.clock = clock;
     }
 
-    /** An examination with everything that happened in it. */
-    record Recorded(ExaminationRow row, List<CommandRow> commands, History history, Versions versions) {
+    /**
+     * An examination with everything that happened in it.
+     *
+     * @param takeovers by whom it was taken over, the first first
+     */
+    record Recorded(ExaminationRow row, List<CommandRow> commands, History history, Versions versions, List<TakeoverRow> takeovers) {
 
-        static Recorded of(ExaminationRow row, List<CommandRow> commands, Versions versions) {
-            return new Recorded(row, commands, History.of(commands.stream().map(CommandJson::of).map(CommandJson::toCore).toList()), versions);
+        static Recorded of(ExaminationRow row, List<CommandRow> commands, Versions versions, List<TakeoverRow> takeovers) {
+            return new Recorded(row, commands, History.of(commands.stream().map(CommandJson::of).map(CommandJson::toCore).toList()), versions, takeovers);
         }
 
         /** The examination as it was up to a command. */
         Recorded upTo(long number) {
-            return of(row, commands.stream().filter(command -> command.number() <= number).toList(), versions);
+            return of(row, commands.stream().filter(command -> command.number() <= number).toList(), versions, takeovers);
+        }
+
+        /** The examination as it was when it was signed. */
+        Recorded asSigned(SignatureRow signature) {
+            Recorded then = upTo(signature.lastNumber());
+            return new Recorded(row, then.commands(), then.history(), versions, takeovers.stream().filter(takeover -> !takeover.at().isAfter(signature.at())).toList());
+        }
+
+        /** Sign-in name of who is responsible for it: who took it over last, or who began it. */
+        String responsible() {
+            return takeovers.isEmpty() ? row.author() : takeovers.get(takeovers.size() - 1).author();
+        }
+
+        /** Sign-in names of everybody who entered a finding that counts, in the order of their first. */
+        List<String> findingsBy() {
+            return history.authors();
         }
 
         /** Number of the last command, 0 before the first. */
@@ -110,8 +128,9 @@ public class ExaminationService {
             Side side = request.side() == Affected.BOTH ? request.worse() : Side.valueOf(request.side().name());
             examinations.saveAndFlush(new ExaminationRow(episode, request, side, Whoever.isHere(), at,
                     new ExaminationRow.Revisions(catalogue.revision(), evidence.revision(), String.valueOf(settings.now().revision()))));
+            cases.begins(file.id(), request.id(), request.region(), at);
             carryOver(request, file, at);
-            noteStanding(request.id());
+            events.publishEvent(new ExaminationMoved(request.id(), file.id(), 0, ExaminationMoved.What.BEGUN));
         }
         return request.id();
     }
@@ -134,11 +153,12 @@ public class ExaminationService {
         if (!last.row().caseFile().id().equals(file.id()) || !last.row().region().equals(request.region())) {
             throw new BadInput("follows", "allowed: an earlier examination of the same case and region");
         }
-        List<AnswerJson> kept = Told.of(last.history().heard()).answers().stream().filter(form::keeps).map(AnswerJson::of).toList();
+        List<AnswerJson> kept = Told.of(last.history().heard()).answers().stream().filter(form::keeps)
+                .flatMap(answer -> check.stillAsked(request.region(), answer).stream()).map(AnswerJson::of).toList();
         if (!kept.isEmpty()) {
             CommandJson carried = new CommandJson(UUID.randomUUID(), request.id(), 1L, at, CommandKind.TELL, catalogue.routine(request.region()).order().get(0).value(), null,
                     List.of(), kept, null, null);
-            add(request.id(), List.of(carried));
+            recorder.add(request.id(), List.of(carried), null, at);
         }
     }
 
@@ -154,14 +174,15 @@ public class ExaminationService {
         Map<UUID, List<CommandRow>> byExamination = new LinkedHashMap<>();
         commands.findByExaminationInOrderByNumber(ids).forEach(command -> byExamination.computeIfAbsent(command.examination(), id -> new ArrayList<>()).add(command));
         Map<UUID, Versions> versions = Versions.of(ids, signatures, amendments);
-        return examinations.findByIdIn(ids).stream()
-                .collect(Collectors.toMap(ExaminationRow::getId, row -> Recorded.of(row, byExamination.getOrDefault(row.getId(), List.of()), versions.get(row.getId()))));
+        Map<UUID, List<TakeoverRow>> taken = takeovers.findByExaminationInOrderByOrdinal(ids).stream().collect(Collectors.groupingBy(TakeoverRow::examination));
+        return examinations.findByIdIn(ids).stream().collect(Collectors.toMap(ExaminationRow::getId,
+                row -> Recorded.of(row, byExamination.getOrDefault(row.getId(), List.of()), versions.get(row.getId()), taken.getOrDefault(row.getId(), List.of()))));
     }
 
     /** Number of the last command of an examination, 0 before the first. */
     @Transactional(readOnly = true)
     public long lastNumber(UUID id) {
-        return examination(id).lastNumber();
+        return commands.lastNumber(id);
     }
 
     /** The examinations of a case, latest first. */
@@ -176,11 +197,8 @@ public class ExaminationService {
     @Transactional(readOnly = true)
     Recorded examination(UUID id) {
         ExaminationRow row = examinations.findById(id).orElseThrow(() -> missing(id));
-        return Recorded.of(row, commands.findByExaminationOrderByNumber(id), versions(id));
-    }
-
-    private Versions versions(UUID id) {
-        return Versions.of(List.of(id), signatures, amendments).get(id);
+        return Recorded.of(row, commands.findByExaminationOrderByNumber(id), Versions.of(List.of(id), signatures, amendments).get(id),
+                takeovers.findByExaminationInOrderByOrdinal(List.of(id)));
     }
 
     /** The examination, held so that nobody else adds to it or signs it until the present work is done. */
@@ -194,66 +212,7 @@ public class ExaminationService {
         return new ExaminationRow.Revisions(catalogue.revision(), evidence.revision(), String.valueOf(recorded.row().settingsRevision()));
     }
 
-    /**
-     * Adds commands in their order and returns the number of each. A command that is on record already keeps its number.
-     * Either all are added or none.
-     */
-    @Transactional
-    public Map<UUID, Long> add(UUID examination, List<CommandJson> sent) {
-        ExaminationRow held = examinations.findForRecording(examination).orElseThrow(() -> missing(examination));
-        List<CommandRow> earlier = commands.findByExaminationOrderByNumber(examination);
-        long number = earlier.isEmpty() ? 0 : earlier.get(earlier.size() - 1).number();
-        Map<UUID, Long> numbers = new LinkedHashMap<>();
-        Map<UUID, CommandRow> known = earlier.stream().collect(Collectors.toMap(CommandRow::getId, command -> command));
-        Set<UUID> attempts = earlier.stream().flatMap(command -> command.attempts().stream()).map(AttemptRow::id)
-                .collect(Collectors.toCollection(HashSet::new));
-        Versions versions = versions(examination);
-        for (int index = 0; index < sent.size(); index++) {
-            CommandJson command = sent.get(index);
-            CommandRow row = known.get(command.id());
-            if (row == null) {
-                refuseForeign(command);
-                refuseSigned(versions);
-                check.check("commands[" + index + "]", command, new CommandCheck.Record(held.region(), known, attempts));
-                number++;
-                row = commands.save(new CommandRow(examination, number, command, Whoever.isHere(), clock.instant()));
-                known.put(command.id(), row);
-                command.attempts().forEach(attempt -> attempts.add(attempt.id()));
-            }
-            numbers.put(command.id(), row.number());
-        }
-        commands.flush();
-        Recorded recorded = examination(examination);
-        noteStanding(recorded);
-        laps.keep(recorded, sent.stream().flatMap(command -> command.attempts().stream()).map(attempt -> TestId.of(attempt.testId())).collect(Collectors.toSet()));
-        return numbers;
-    }
-
-    private void refuseForeign(CommandJson command) {
-        if (commands.existsById(command.id())) {
-            throw new Conflict("Command " + command.id() + " belongs to another examination.");
-        }
-    }
-
-    private static void refuseSigned(Versions versions) {
-        if (versions.closed()) {
-            SignatureRow last = versions.last().orElseThrow();
-            throw new Closed("Signed by " + last.signedAs() + " on " + NoteWriter.DAY.format(last.at()) + ". Amend it, with a reason, to add to it.");
-        }
-    }
-
-    /** Keeps the list in step with the record. */
-    void noteStanding(UUID id) {
-        noteStanding(examination(id));
-    }
-
-    private void noteStanding(Recorded recorded) {
-        Appraisal.Stage stage = appraisal.stage(recorded);
-        Instant lastAt = recorded.commands().isEmpty() ? recorded.row().startedAt() : recorded.commands().get(recorded.commands().size() - 1).at();
-        cases.stands(recorded.row().caseFile().id(), recorded.row().getId(), recorded.row().region(), stage.state(), lastAt, stage.done(), stage.total());
-    }
-
-    private static NotFound missing(UUID id) {
+    static NotFound missing(UUID id) {
         return new NotFound("There is no examination " + id + " on this server.");
     }
 }

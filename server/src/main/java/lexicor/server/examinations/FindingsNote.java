@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.PartDefinition;
+import lexicor.core.catalogue.Retired;
 import lexicor.core.catalogue.Routine;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
@@ -20,6 +21,7 @@ import lexicor.core.examination.Part;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
 import lexicor.core.examination.WholeAnswer;
+import lexicor.core.intake.ContentWords;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Statement;
@@ -33,12 +35,14 @@ class FindingsNote {
     private final Appraisal appraisal;
     private final Interpreter interpreter;
     private final VisitIntake intake;
+    private final ContentWords words;
 
-    FindingsNote(Catalogue catalogue, Appraisal appraisal, Interpreter interpreter, VisitIntake intake) {
+    FindingsNote(Catalogue catalogue, Appraisal appraisal, Interpreter interpreter, VisitIntake intake, ContentWords words) {
         this.catalogue = catalogue;
         this.appraisal = appraisal;
         this.interpreter = interpreter;
         this.intake = intake;
+        this.words = words;
     }
 
     /**
@@ -126,17 +130,29 @@ class FindingsNote {
                 history.attempts(test.id(), side.other()).stream().reduce((first, last) -> last).map(attempt -> response(test, attempt)).orElse(""), says, false);
     }
 
-    private static String response(ExaminationTest test, Attempt attempt) {
-        List<String> words = new ArrayList<>();
+    private String response(ExaminationTest test, Attempt attempt) {
+        List<String> said = new ArrayList<>();
         for (PartDefinition definition : test.parts()) {
-            List<String> said = attempt.parts().stream().filter(part -> part.key().equals(definition.key())).map(part -> word(definition, part)).distinct().toList();
-            boolean everywhere = said.size() == 1 && !definition.taken().positions().isEmpty()
+            List<String> given = attempt.parts().stream().filter(part -> part.key().equals(definition.key())).map(part -> word(definition, part)).distinct().toList();
+            boolean everywhere = given.size() == 1 && !definition.taken().positions().isEmpty()
                     && attempt.parts().stream().filter(part -> part.key().equals(definition.key())).count() == definition.taken().positions().size();
             attempt.parts().stream().filter(part -> part.key().equals(definition.key())).limit(everywhere ? 1 : Integer.MAX_VALUE)
-                    .forEach(part -> words.add(context(part, everywhere) + word(definition, part)));
+                    .forEach(part -> said.add(context(part, everywhere) + word(definition, part)));
         }
-        attempt.parts().stream().filter(Part.Said.class::isInstance).map(Part.Said.class::cast).forEach(said -> words.add(said.text()));
-        return String.join(", ", words);
+        attempt.parts().stream().filter(part -> !(part instanceof Part.Said) && test.part(part.key()).isEmpty()).forEach(part -> said.add(gone(test.id(), part)));
+        attempt.parts().stream().filter(Part.Said.class::isInstance).map(Part.Said.class::cast).forEach(remark -> said.add(Typed.oneLine(remark.text())));
+        return String.join(", ", said);
+    }
+
+    private static String measure(Part.Measured measured) {
+        double value = measured.value();
+        return (value == Math.rint(value) ? String.valueOf(Math.round(value)) : String.valueOf(value)) + ("°%".contains(measured.unit()) ? "" : " ") + measured.unit();
+    }
+
+    /** A part that the test no longer records, by the words it had. */
+    private String gone(TestId test, Part part) {
+        String label = inSentence(words.part(test, part.key()));
+        return (part instanceof Part.Measured measured ? label + " " + measure(measured) : label + " " + inSentence(words.option(test, part.key(), ((Part.Chosen) part).choice()))) + Retired.MARK;
     }
 
     private static String context(Part part, boolean everywhere) {
@@ -147,9 +163,7 @@ class FindingsNote {
 
     private static String word(PartDefinition definition, Part part) {
         if (part instanceof Part.Measured measured) {
-            double value = measured.value();
-            return inSentence(definition.label()) + " " + (value == Math.rint(value) ? String.valueOf(Math.round(value)) : String.valueOf(value))
-                    + ("°%".contains(measured.unit()) ? "" : " ") + measured.unit();
+            return inSentence(definition.label()) + " " + measure(measured);
         }
         if (part instanceof Part.Chosen chosen && definition instanceof PartDefinition.Choice choice) {
             String label = choice.option(chosen.choice()).map(PartDefinition.Option::label).orElse(chosen.choice()).toLowerCase(Locale.UK);
@@ -161,7 +175,7 @@ class FindingsNote {
                 default -> inSentence(definition.label()) + " " + label;
             };
         }
-        return part instanceof Part.Said said ? said.text() : "";
+        return part instanceof Part.Said said ? Typed.oneLine(said.text()) : "";
     }
 
     /** A phrase as it stands within a sentence. */

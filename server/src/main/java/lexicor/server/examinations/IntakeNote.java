@@ -9,6 +9,9 @@ import java.util.Map;
 import java.util.OptionalInt;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Lock;
+import lexicor.core.catalogue.Retired;
+import lexicor.core.examination.Answer;
+import lexicor.core.intake.ContentWords;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.SafetyScreen;
@@ -23,8 +26,12 @@ class IntakeNote {
 
     private final Catalogue catalogue;
     private final IntakeForm form;
+    private final People people;
+    private final ContentWords words;
 
-    IntakeNote(Catalogue catalogue, IntakeForm form) {
+    IntakeNote(Catalogue catalogue, IntakeForm form, People people, ContentWords words) {
+        this.words = words;
+        this.people = people;
         this.catalogue = catalogue;
         this.form = form;
     }
@@ -58,7 +65,31 @@ class IntakeNote {
                 }
             }
         }
+        story.addAll(gone(region, told));
         return story;
+    }
+
+    /** Answers to questions that are no longer asked, or that no longer have this answer, by the words they had. */
+    private List<String> gone(String region, Told told) {
+        List<String> gone = new ArrayList<>();
+        for (Answer answer : told.answers()) {
+            List<String> values = answer.values().stream().filter(value -> isGone(region, answer.question(), value)).map(value -> words.answer(answer.question(), value)).toList();
+            if (!values.isEmpty()) {
+                gone.add(words.question(answer.question()) + ": " + String.join(", ", values) + Retired.MARK);
+            }
+        }
+        return gone;
+    }
+
+    private boolean isGone(String region, String question, String value) {
+        return switch (question) {
+            case "zone" -> form.zones().stream().noneMatch(zone -> zone.id().equals(value));
+            case "pain-areas", "tingling-areas" -> form.drawings().stream().noneMatch(drawing -> drawing.areas().containsKey(value));
+            case "red-flags" -> !value.equals(IntakeForm.NONE) && catalogue.redFlags().stream().noneMatch(flag -> flag.id().equals(value));
+            case "facts" -> !value.equals(IntakeForm.NONE) && catalogue.locks().stream().flatMap(lock -> lock.facts().stream()).noneMatch(fact -> fact.id().equals(value));
+            default -> words.knows(question) && form.question(question).map(asked -> !value.equals(IntakeForm.NONE) && asked.options().stream().noneMatch(option -> option.value().equals(value))).orElse(true)
+                    && !question.startsWith("school:");
+        };
     }
 
     /** Red flags, locks and decisions against them, in lines of plain text. */
@@ -68,7 +99,7 @@ class IntakeNote {
         screen.present().forEach(flag -> {
             SafetyScreen.Release release = screen.releases().get(flag.id());
             safety.add("Red flag: " + flag.sign() + ". Think of: " + flag.thinkOf() + ". " + (release == null ? flag.then() + ". Testing is suspended."
-                    : "Released by " + release.by() + " on " + DAY.format(release.at()) + ": " + release.reason()));
+                    : "Released by " + people.name(release.by()) + " on " + DAY.format(release.at()) + ": " + Typed.oneLine(release.reason())));
         });
         if (screen.state() == SafetyScreen.State.OPEN && screen.present().isEmpty()) {
             safety.add("Red flags asked: none");
@@ -79,8 +110,8 @@ class IntakeNote {
             lock.facts().stream().filter(fact -> state.facts().stream().anyMatch(finding -> finding.fact().equals(fact.id())))
                     .forEach(fact -> safety.add(fact.label() + ". Locked or lightened: " + lock.kinds().toLowerCase(Locale.UK)));
         }
-        state.overrides().forEach((test, override) -> safety.add("Done against a lock: " + catalogue.test(test).name() + ", by " + override.by() + " on " + DAY.format(override.at())
-                + ": " + override.reason()));
+        state.overrides().forEach((test, override) -> safety.add("Done against a lock: " + catalogue.test(test).name() + ", by " + people.name(override.by()) + " on " + DAY.format(override.at())
+                + ": " + Typed.oneLine(override.reason())));
         return safety.stream().map(line -> "- " + line).toList();
     }
 }

@@ -4,10 +4,12 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Cluster;
@@ -22,7 +24,6 @@ import lexicor.core.weighing.PatternReading;
 import lexicor.core.weighing.Percent;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
-import lexicor.server.accounts.AccountService;
 import lexicor.server.notes.NoteBlock;
 import lexicor.server.notes.NoteLength;
 import lexicor.server.settings.ClinicSettings;
@@ -53,10 +54,10 @@ class NoteWriter {
     private final IntakeNote intakeNote;
     private final Retests retests;
     private final ClinicSettings settings;
-    private final AccountService accounts;
+    private final People people;
 
     NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote, PathwayGuide pathways, Conclusions conclusions, ShortNote shortly, Retests retests,
-            ClinicSettings settings, AccountService accounts) {
+            ClinicSettings settings, People people) {
         this.shortly = shortly;
         this.conclusions = conclusions;
         this.pathways = pathways;
@@ -66,7 +67,7 @@ class NoteWriter {
         this.findings = findings;
         this.retests = retests;
         this.settings = settings;
-        this.accounts = accounts;
+        this.people = people;
     }
 
     /**
@@ -85,7 +86,7 @@ class NoteWriter {
         blocks.put(NoteBlock.REGION, row.region());
         blocks.put(NoteBlock.DAY, DAY.format(row.startedAt()));
         blocks.put(NoteBlock.CASE, who(row));
-        blocks.put(NoteBlock.THERAPIST, accounts.displayName(row.author()));
+        blocks.put(NoteBlock.THERAPIST, examiners(recorded));
         blocks.put(NoteBlock.DRAFT, signature.isPresent() ? "" : DRAFT);
         blocks.put(NoteBlock.TOLD, lines(intakeNote.story(recorded)));
         blocks.put(NoteBlock.SAFETY, lines(intakeNote.safety(told)));
@@ -101,6 +102,19 @@ class NoteWriter {
         blocks.put(NoteBlock.CAUTION, CAUTION);
         blocks.put(NoteBlock.SIGNED, signature.map(Signature::words).orElse(""));
         return blocks;
+    }
+
+    /** Who began it, who took it over from whom, and everybody else who entered a finding. */
+    private String examiners(ExaminationService.Recorded recorded) {
+        List<String> said = new ArrayList<>(List.of(people.name(recorded.row().author())));
+        recorded.takeovers().forEach(takeover -> said.add("taken over by " + takeover.takenAs() + " on " + DAY.format(takeover.at())));
+        Set<String> named = recorded.takeovers().stream().map(TakeoverRow::author).collect(Collectors.toCollection(HashSet::new));
+        named.add(recorded.row().author());
+        List<String> others = people.names(recorded.findingsBy().stream().filter(author -> !named.contains(author)).toList());
+        if (!others.isEmpty()) {
+            said.add("findings also by " + String.join(", ", others));
+        }
+        return String.join("; ", said);
     }
 
     /** A draft of the note by the clinic's template, ready to be pasted. */
@@ -120,8 +134,8 @@ class NoteWriter {
 
     /** The person by code, with what helps to know them again. */
     static String who(ExaminationRow row) {
-        return "Case " + row.caseFile().code() + row.caseFile().name().map(name -> " " + name).orElse("") + row.caseFile().birthYear().map(year -> ", born " + year).orElse("")
-                + (row.caseFile().occupation().isEmpty() ? "" : ", " + row.caseFile().occupation()) + ", " + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic");
+        return "Case " + row.caseFile().code() + row.caseFile().name().map(name -> " " + Typed.oneLine(name)).orElse("") + row.caseFile().birthYear().map(year -> ", born " + year).orElse("")
+                + (row.caseFile().occupation().isEmpty() ? "" : ", " + Typed.oneLine(row.caseFile().occupation())) + ", " + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic");
     }
 
     private static List<String> whereItStands(Ranking ranking, Thresholds thresholds) {

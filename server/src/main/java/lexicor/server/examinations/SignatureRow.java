@@ -3,6 +3,7 @@ package lexicor.server.examinations;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
+import java.util.List;
 import org.hibernate.annotations.Immutable;
 
 /** That somebody signed a version of an examination, and by which content it was read. */
@@ -10,6 +11,9 @@ import org.hibernate.annotations.Immutable;
 @Immutable
 @Table(name = "signature")
 class SignatureRow extends VersionStep {
+
+    /** Stands between names; no name holds a line break. */
+    private static final String SEPARATOR = "\n";
 
     private long lastNumber;
 
@@ -24,17 +28,25 @@ class SignatureRow extends VersionStep {
 
     private long seed;
 
+    @Column(nullable = false)
+    private String enteredBy;
+
+    private boolean countersigned;
+
     protected SignatureRow() {
         // for the mapper
     }
 
-    SignatureRow(ExaminationService.Recorded recorded, By by, ExaminationRow.Revisions revisions) {
+    /** @param enteredBy who entered the findings, by the names they now have */
+    SignatureRow(ExaminationService.Recorded recorded, By by, List<String> enteredBy, ExaminationRow.Revisions revisions) {
         super(recorded.row().getId(), recorded.versions().next(), by);
         this.lastNumber = recorded.lastNumber();
         this.catalogueRevision = revisions.catalogue();
         this.evidenceRevision = revisions.evidence();
         this.settingsRevision = revisions.settings();
         this.seed = recorded.row().seed();
+        this.enteredBy = String.join(SEPARATOR, enteredBy);
+        this.countersigned = !enteredBy.isEmpty() && !recorded.findingsBy().contains(by.author());
     }
 
     /** Number of the last command that was signed. */
@@ -44,6 +56,16 @@ class SignatureRow extends VersionStep {
 
     ExaminationRow.Revisions revisions() {
         return new ExaminationRow.Revisions(catalogueRevision, evidenceRevision, settingsRevision);
+    }
+
+    /** Names of those who entered the findings that were signed; none of a record signed before these were kept. */
+    List<String> enteredBy() {
+        return enteredBy.isEmpty() ? List.of() : List.of(enteredBy.split(SEPARATOR));
+    }
+
+    /** Whether who signed entered none of the findings. */
+    boolean countersigned() {
+        return countersigned;
     }
 
     long seed() {

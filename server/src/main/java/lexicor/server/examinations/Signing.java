@@ -3,13 +3,16 @@ package lexicor.server.examinations;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lexicor.core.conclusion.Hindrance;
-import lexicor.server.accounts.AccountService;
-import lexicor.server.audit.Whoever;
+import lexicor.server.cases.CaseService;
 import lexicor.server.problems.Conflict;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -22,16 +25,21 @@ public class Signing {
     private final Amendments amendments;
     private final Results results;
     private final Conclusions conclusions;
-    private final AccountService accounts;
+    private final People people;
+    private final CaseService cases;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Signing(ExaminationService examinations, Signatures signatures, Amendments amendments, Results results, Conclusions conclusions, AccountService accounts, Clock clock) {
+    Signing(ExaminationService examinations, Signatures signatures, Amendments amendments, Results results, Conclusions conclusions, People people, CaseService cases,
+            ApplicationEventPublisher events, Clock clock) {
         this.examinations = examinations;
         this.signatures = signatures;
         this.amendments = amendments;
         this.results = results;
         this.conclusions = conclusions;
-        this.accounts = accounts;
+        this.people = people;
+        this.cases = cases;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -43,7 +51,8 @@ public class Signing {
 
     /**
      * Signs an examination that stands at the command of number {@code knows}, or {@link Conflict} with what stands in the way
-     * and what to do. Of two who sign at once, the second is refused.
+     * and what to do. Of two who sign at once, the second is refused. Nothing is signed before it was entered: a clock that
+     * was set back is put right by the record.
      */
     @Transactional
     public SigningJson sign(UUID id, long knows, Instant at) {
@@ -53,12 +62,12 @@ public class Signing {
         if (!hindrances.isEmpty()) {
             throw new Conflict(hindrances.stream().map(each -> each.what() + ". " + each.then()).collect(Collectors.joining(" ")));
         }
-        SignatureRow row = new SignatureRow(seen, by(at), examinations.revisions(seen));
+        SignatureRow row = new SignatureRow(seen, people.by(notBefore(seen, at)), people.names(seen.findingsBy()), examinations.revisions(seen));
         Snapshot snapshot = results.compute(seen, signature(row, seen.versions()), results.templates());
         requireOpen(examinations.held(id), knows); // computing takes its time, and holds up nobody's entries
         signatures.saveAndFlush(row);
         results.keep(row, snapshot);
-        examinations.noteStanding(id);
+        moved(seen, ExaminationMoved.What.SIGNED, row.at());
         return SigningJson.of(examinations.examination(id).versions());
     }
 
@@ -77,12 +86,13 @@ public class Signing {
     /** Opens a signed examination again, or {@link Conflict} where it is open. */
     @Transactional
     public SigningJson amend(UUID id, String reason, Instant at) {
-        Versions versions = examinations.held(id).versions();
+        ExaminationService.Recorded held = examinations.held(id);
+        Versions versions = held.versions();
         if (!versions.closed()) {
             throw new Conflict(versions.opening(versions.next()).map(row -> "Opened already by " + row.signedAs() + ": " + row.reason()).orElse("It is not signed yet, so it can be changed as it is."));
         }
-        amendments.saveAndFlush(new AmendmentRow(id, versions.next(), by(at), reason.strip()));
-        examinations.noteStanding(id);
+        AmendmentRow row = amendments.saveAndFlush(new AmendmentRow(id, versions.next(), people.by(notBefore(held, at)), Typed.oneLine(reason)));
+        moved(held, ExaminationMoved.What.AMENDED, row.at());
         return SigningJson.of(examinations.examination(id).versions());
     }
 
@@ -98,17 +108,26 @@ public class Signing {
         ExaminationService.Recorded recorded = examinations.examination(id);
         SignatureRow row = Results.row(recorded, version);
         Snapshot signed = results.snapshot(row);
-        ExaminationService.Recorded then = recorded.upTo(row.lastNumber());
+        ExaminationService.Recorded then = recorded.asSigned(row);
         Snapshot now = results.compute(then, signature(row, recorded.versions()), signed.inputs().templates());
         return Recomputation.of(row, examinations.revisions(then), signed, now);
     }
 
-    private VersionStep.By by(Instant at) {
-        return new VersionStep.By(Whoever.isHere(), accounts.displayName(Whoever.isHere()), at);
+    private void moved(ExaminationService.Recorded recorded, ExaminationMoved.What what, Instant at) {
+        ExaminationRow row = recorded.row();
+        cases.changed(row.caseFile().id(), row.getId(), at);
+        events.publishEvent(new ExaminationMoved(row.getId(), row.caseFile().id(), recorded.lastNumber(), what));
+    }
+
+    /** The latest of a time and everything that is on record before it. */
+    private static Instant notBefore(ExaminationService.Recorded recorded, Instant at) {
+        Stream<Instant> earlier = Stream.of(Stream.of(recorded.row().startedAt()), recorded.commands().stream().map(CommandRow::receivedAt), recorded.takeovers().stream().map(TakeoverRow::at),
+                recorded.versions().steps().map(VersionStep::at)).flatMap(Function.identity());
+        return Stream.concat(Stream.of(at), earlier).max(Comparator.naturalOrder()).orElseThrow();
     }
 
     private static Signature signature(SignatureRow row, Versions versions) {
         Optional<AmendmentRow> opening = versions.opening(row.version());
-        return new Signature(row.signedAs(), row.at(), row.version(), opening.map(AmendmentRow::reason).orElse(""));
+        return new Signature(row.signedAs(), row.at(), row.version(), opening.map(AmendmentRow::reason).orElse(""), row.enteredBy(), row.countersigned());
     }
 }

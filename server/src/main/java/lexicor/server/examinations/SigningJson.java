@@ -27,14 +27,16 @@ public record SigningJson(boolean closed, List<VersionJson> versions, @Schema(nu
      *
      * @param lastNumber number of the last command in it
      * @param seed       of everything drawn for it; as text, for it is longer than a page can count
+     * @param enteredBy  names of everybody who entered findings
+     * @param countersigned whether who signed entered none of them
      * @param amended    why it was made after an earlier one; absent for the first
      */
     public record VersionJson(int version, String author, Instant at, long lastNumber, String catalogueRevision, String evidenceRevision, String settingsRevision, String seed,
-            @Schema(nullable = true) AmendingJson amended) {
+            List<String> enteredBy, boolean countersigned, @Schema(nullable = true) AmendingJson amended) {
         static VersionJson of(SignatureRow row, Versions versions) {
             ExaminationRow.Revisions revisions = row.revisions();
             return new VersionJson(row.version(), row.signedAs(), row.at(), row.lastNumber(), revisions.catalogue(), revisions.evidence(), revisions.settings(), String.valueOf(row.seed()),
-                    versions.opening(row.version()).map(AmendingJson::of).orElse(null));
+                    row.enteredBy(), row.countersigned(), versions.opening(row.version()).map(AmendingJson::of).orElse(null));
         }
     }
 

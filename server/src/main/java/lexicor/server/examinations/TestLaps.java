@@ -1,14 +1,15 @@
 package lexicor.server.examinations;
 
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicReference;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.planning.Laps;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /** How long tests take in this clinic, learnt from its own examinations. */
 @Component
@@ -19,30 +20,39 @@ public class TestLaps {
 
     private final Catalogue catalogue;
     private final JdbcTemplate database;
+    private final AtomicReference<Map<TestId, Double>> learnt = new AtomicReference<>();
 
     TestLaps(Catalogue catalogue, JdbcTemplate database) {
         this.catalogue = catalogue;
         this.database = database;
     }
 
-    /** Keeps the times of some tests of an examination as its record now gives them. */
-    void keep(ExaminationService.Recorded recorded, Collection<TestId> tests) {
-        if (tests.isEmpty()) {
-            return;
-        }
+    /** Keeps the times of the tests of an examination as its record now gives them. */
+    @Transactional
+    public void keep(ExaminationService.Recorded recorded) {
         UUID examination = recorded.row().getId();
-        Map<TestId, Double> laps = Laps.of(catalogue, recorded.commands().stream().map(CommandJson::of).map(CommandJson::toCore).toList());
-        for (TestId test : tests) {
-            if (laps.containsKey(test)) {
-                database.update("merge into test_lap key (examination_id, test_id) values (?, ?, ?)", examination, test.value(), laps.get(test));
-            } else {
-                database.update("delete from test_lap where examination_id = ? and test_id = ?", examination, test.value());
-            }
-        }
+        Map<TestId, Double> laps = Laps.of(catalogue, recorded.history().commands());
+        database.update("delete from test_lap where examination_id = ?", examination);
+        database.batchUpdate("insert into test_lap (examination_id, test_id, seconds) values (?, ?, ?)",
+                laps.entrySet().stream().map(lap -> new Object[] {examination, lap.getKey().value(), lap.getValue()}).toList());
     }
 
-    /** The median seconds of every test that was timed often enough. */
+    /** Times were kept: what is learnt is read anew when it is next asked for. */
+    void kept() {
+        learnt.set(null);
+    }
+
+    /** The median seconds of every test that was timed often enough. Read once, and again when a time was added. */
     public Map<TestId, Double> learnt() {
+        Map<TestId, Double> known = learnt.get();
+        if (known == null) {
+            known = Map.copyOf(read());
+            learnt.set(known);
+        }
+        return known;
+    }
+
+    private Map<TestId, Double> read() {
         Map<TestId, Double> learnt = new HashMap<>();
         database.query("select test_id, median(seconds) from test_lap group by test_id having count(*) >= ?", row -> {
             learnt.put(TestId.of(row.getString(1)), row.getDouble(2));

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * The signed versions of an examination and why it was opened again, both from the first on.
@@ -30,6 +31,11 @@ record Versions(List<SignatureRow> signed, List<AmendmentRow> amendments) {
         examinations.forEach(id -> versions.put(id, new Versions(signed.stream().filter(row -> row.examination().equals(id)).toList(),
                 opened.stream().filter(row -> row.examination().equals(id)).toList())));
         return versions;
+    }
+
+    /** Every signature and every amendment, in no order. */
+    Stream<VersionStep> steps() {
+        return Stream.concat(signed.stream(), amendments.stream());
     }
 
     Optional<SignatureRow> last() {

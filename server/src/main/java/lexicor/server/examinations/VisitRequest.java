@@ -32,10 +32,10 @@ public record VisitRequest(@NotNull(message = "allowed: a UUID") UUID id,
      * @param id given by the page, like the examination's
      */
     public record NewCase(@NotNull(message = "allowed: a UUID") UUID id,
-            @NotNull(message = CODE) @Pattern(regexp = "[A-Za-z0-9][A-Za-z0-9./-]{0,19}", message = CODE) String code,
+            @NotNull(message = CODE) @Pattern(regexp = "[\\p{L}\\p{N}][\\p{L}\\p{N}\\p{M}\\p{P}\\p{S}]{0,29}", message = CODE) String code,
             @NotNull(message = "allowed: the details") @Valid CaseDetails details,
             @NotNull(message = "allowed: an examination") @Valid VisitRequest visit) {
 
-        static final String CODE = "allowed: letters, digits, full stops, hyphens and strokes, at most 20, no names";
+        static final String CODE = "allowed: letters, digits and signs without spaces, at most 30, beginning with a letter or digit; no names";
     }
 }

@@ -8,22 +8,22 @@ import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.RecordUse;
 import lexicor.core.source.Fingerprint;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
-import org.springframework.core.annotation.Order;
+import lexicor.server.load.DiskRoom;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Brings the shipped ledger into the database when it is new or has changed. */
+/** Brings the shipped ledger into the database when it is new or has changed, before the first request. */
 @Component
-@Order(1)
-class LedgerImport implements ApplicationRunner {
+class LedgerImport implements SmartInitializingSingleton {
 
     private final LedgerRows rows;
     private final Catalogue catalogue;
     private final Evidence evidence;
+    private final DiskRoom room;
 
-    LedgerImport(LedgerRows rows, Catalogue catalogue, Evidence evidence) {
+    LedgerImport(LedgerRows rows, Catalogue catalogue, Evidence evidence, DiskRoom room) {
+        this.room = room;
         this.rows = rows;
         this.catalogue = catalogue;
         this.evidence = evidence;
@@ -31,9 +31,9 @@ class LedgerImport implements ApplicationRunner {
 
     @Override
     @Transactional
-    public void run(ApplicationArguments arguments) {
+    public void afterSingletonsInstantiated() {
         String revision = Fingerprint.of(List.of(evidence.revision(), catalogue.revision()));
-        if (rows.count() == evidence.size() && rows.countOtherThan(revision) == 0) {
+        if (rows.count() == evidence.size() && rows.countOtherThan(revision) == 0 || !room.isThere()) {
             return;
         }
         Map<String, LedgerRow> known = new HashMap<>();

@@ -1,10 +1,14 @@
 package lexicor.server.problems;
 
+import java.io.IOException;
+import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
+import lexicor.server.load.DiskRoom;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
@@ -14,6 +18,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -31,7 +36,16 @@ import tools.jackson.databind.exc.MismatchedInputException;
 @RestControllerAdvice
 class ProblemAnswers extends ResponseEntityExceptionHandler {
 
+    /** SQL's own name for a key that is on record already. */
+    private static final String SAME_KEY = "23505";
+
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAnswers.class);
+
+    private final DiskRoom room;
+
+    ProblemAnswers(DiskRoom room) {
+        this.room = room;
+    }
 
     @ExceptionHandler
     ProblemDetail badInput(BadInput fault) {
@@ -64,6 +78,19 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail secondFactorNeeded(SecondFactorNeeded fault) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, fault.getMessage());
+        problem.setProperty("field", "code");
+        return problem;
+    }
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> busy(Busy fault) {
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).header(HttpHeaders.RETRY_AFTER, String.valueOf(fault.seconds()))
+                .body(ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, fault.getMessage()));
+    }
+
+    @ExceptionHandler
     ResponseEntity<ProblemDetail> tooManyTries(TooManyTries fault) {
         return ResponseEntity.status(HttpStatus.TOO_MANY_REQUESTS).header(HttpHeaders.RETRY_AFTER, String.valueOf(fault.seconds()))
                 .body(ProblemDetail.forStatusAndDetail(HttpStatus.TOO_MANY_REQUESTS, fault.getMessage()));
@@ -75,11 +102,18 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
         return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, "Somebody else changed this in the meantime. Please look at it again.");
     }
 
-    /** Two savers met at the same moment; the second attempt finds what the first has left. */
+    /**
+     * Two savers met at the same moment: the second attempt finds what the first has left. Any other rule of the tables is
+     * broken by what was sent, and would be broken again.
+     */
     @ExceptionHandler
-    ProblemDetail meeting(DataIntegrityViolationException fault) {
-        LOG.info("Two requests saved the same thing at once");
-        return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, "The same thing was being saved at the same moment. Please try again.");
+    ProblemDetail refusedByTheTables(DataIntegrityViolationException fault) {
+        if (fault.getMostSpecificCause() instanceof SQLException refused && SAME_KEY.equals(refused.getSQLState())) {
+            LOG.info("Two requests saved the same thing at once");
+            return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, "The same thing was being saved at the same moment. Please try again.");
+        }
+        LOG.warn("A request broke a rule of the tables: {}", fault.getMostSpecificCause().getMessage());
+        return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, "This cannot be kept as it is. Nothing was changed.");
     }
 
     /** Somebody else has held the same record for longer than one waits. */
@@ -97,9 +131,26 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail unforeseen(Exception fault) {
+        if (!room.isThere() || isFull(fault)) {
+            LOG.warn("The disk is full: {}", fault.toString());
+            return ProblemDetail.forStatusAndDetail(HttpStatus.INSUFFICIENT_STORAGE, DiskRoom.FULL);
+        }
+        if (fault instanceof DataAccessResourceFailureException || fault instanceof CannotCreateTransactionException) {
+            LOG.warn("The database was not there for a request: {}", fault.toString());
+            return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, "The record cannot be reached just now. What was saved is safe; please try again.");
+        }
         LOG.error("A request failed", fault);
         return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR,
                 "Something went wrong on the server. What was saved before is safe; please try again.");
+    }
+
+    private static boolean isFull(Throwable fault) {
+        for (Throwable cause = fault; cause != null; cause = cause.getCause()) {
+            if (cause instanceof IOException && String.valueOf(cause.getMessage()).contains("No space left")) {
+                return true;
+            }
+        }
+        return false;
     }
 
     @Override

@@ -81,11 +81,15 @@ final class ReportPage {
 
     /** Words without what XML cannot hold, cut where they are too long; never within a character. */
     private static String text(String words, int most) {
-        String clean = words.replaceAll(UNPRINTABLE, "");
-        if (clean.codePointCount(0, clean.length()) <= most) {
-            return clean;
+        String clean = Faces.printable(words.replaceAll(UNPRINTABLE, ""));
+        int width = 0;
+        for (int at = 0; at < clean.length(); at += Character.charCount(clean.codePointAt(at))) {
+            width += Faces.width(clean.codePointAt(at));
+            if (width > most) {
+                return clean.substring(0, at).strip() + " … (in full in the note)";
+            }
         }
-        return clean.substring(0, clean.offsetByCodePoints(0, most)).strip() + " … (in full in the note)";
+        return clean;
     }
 
     private static List<Map<String, Object>> ticks() {

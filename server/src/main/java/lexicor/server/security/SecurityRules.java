@@ -4,26 +4,29 @@ import static lexicor.server.accounts.Role.ADMINISTRATOR;
 import static lexicor.server.accounts.Role.STEWARD;
 import static lexicor.server.accounts.Role.THERAPIST;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import lexicor.server.accounts.AccountService;
-import lexicor.server.accounts.SignedIn;
+import lexicor.server.audit.Trail;
+import lexicor.server.problems.PlainProblem;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.core.userdetails.UserDetailsPasswordService;
 import org.springframework.security.core.userdetails.UserDetailsService;
-import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
@@ -51,7 +54,7 @@ class SecurityRules {
     private static final String[] PAGE = {"/", "/{view:[a-z-]+}", "/cases/**", "/examinations/**", "/library/**", "/setup/**", "/assets/**", "/index.html", "/favicon.svg", "/sw.js"};
 
     @Bean
-    SecurityFilterChain rules(HttpSecurity http, AccountService accounts, SecurityContextRepository sessions) throws Exception {
+    SecurityFilterChain rules(HttpSecurity http, AccountService accounts, SecurityContextRepository sessions, CsrfTokenRepository tokens, Trail trail) throws Exception {
         return http
                 .authorizeHttpRequests(requests -> requests
                         .requestMatchers(HttpMethod.GET, PAGE).permitAll()
@@ -63,20 +66,19 @@ class SecurityRules {
                         .requestMatchers("/api/session/**").authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/library/**", "/api/settings", "/api/routines").authenticated()
                         .requestMatchers(HttpMethod.POST, "/api/routines/check").hasRole(STEWARD.name())
-                        .requestMatchers("/api/cases/**", "/api/examinations/**").hasRole(THERAPIST.name())
+                        .requestMatchers("/api/cases/**", "/api/examinations/**", "/api/events").hasRole(THERAPIST.name())
                         .requestMatchers(HttpMethod.GET, "/api/settings/history").hasAnyRole(STEWARD.name(), ADMINISTRATOR.name())
                         .requestMatchers(HttpMethod.PUT, "/api/settings/**").hasRole(STEWARD.name())
                         .requestMatchers(HttpMethod.POST, "/api/settings/note-preview").hasRole(STEWARD.name())
                         .requestMatchers("/api/accounts/**").hasRole(ADMINISTRATOR.name())
                         .requestMatchers(HttpMethod.GET, "/api/audit").hasRole(ADMINISTRATOR.name())
                         .anyRequest().denyAll())
-                .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/calculate/**"))
+                .csrf(csrf -> csrf.spa().csrfTokenRepository(tokens).ignoringRequestMatchers("/api/calculate/**"))
                 .securityContext(context -> context.securityContextRepository(sessions))
-                .addFilterBefore(new SessionCheck(person -> !(person instanceof SignedIn known) || accounts.isCurrent(known)), AuthorizationFilter.class)
+                .addFilterBefore(new SessionCheck(accounts), AuthorizationFilter.class)
                 .exceptionHandling(faults -> faults
-                        .authenticationEntryPoint((request, response, fault) -> refuse(response, HttpStatus.UNAUTHORIZED, "Please sign in."))
-                        .accessDeniedHandler((request, response, fault) -> refuse(response, HttpStatus.FORBIDDEN,
-                                fault instanceof CsrfException ? "The page's token is missing or old. Please try again." : "Your role does not allow this.")))
+                        .authenticationEntryPoint((request, response, fault) -> PlainProblem.write(response, HttpStatus.UNAUTHORIZED, "", "Please sign in."))
+                        .accessDeniedHandler((request, response, fault) -> refuse(request, response, fault, trail)))
                 .headers(headers -> headers
                         .frameOptions(frames -> frames.disable())
                         .addHeaderWriter(new DelegatingRequestMatcherHeaderWriter(REPORT, new XFrameOptionsHeaderWriter(XFrameOptionsMode.SAMEORIGIN)))
@@ -94,8 +96,8 @@ class SecurityRules {
     }
 
     @Bean
-    PasswordEncoder passwordEncoder() {
-        return new BCryptPasswordEncoder();
+    CsrfTokenRepository tokens() {
+        return new SessionTokens();
     }
 
     @Bean
@@ -104,15 +106,19 @@ class SecurityRules {
     }
 
     @Bean
-    AuthenticationManager authenticationManager(UserDetailsService people, PasswordEncoder passwords) {
+    AuthenticationManager authenticationManager(UserDetailsService people, UserDetailsPasswordService renewal, PasswordEncoder passwords) {
         DaoAuthenticationProvider provider = new DaoAuthenticationProvider(people);
         provider.setPasswordEncoder(passwords);
+        provider.setUserDetailsPasswordService(renewal);
         return new ProviderManager(provider);
     }
 
-    private static void refuse(HttpServletResponse response, HttpStatus status, String detail) throws IOException {
-        response.setStatus(status.value());
-        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-        response.getWriter().write("{\"status\":%d,\"title\":\"%s\",\"detail\":\"%s\"}".formatted(status.value(), status.getReasonPhrase(), detail));
+    private static void refuse(HttpServletRequest request, HttpServletResponse response, AccessDeniedException fault, Trail trail) throws IOException {
+        if (fault instanceof CsrfException) {
+            PlainProblem.write(response, HttpStatus.FORBIDDEN, SessionTokens.HEADER, "The page's token is missing or old. Please try again.");
+            return;
+        }
+        trail.refused(request.getMethod() + " " + request.getRequestURI());
+        PlainProblem.write(response, HttpStatus.FORBIDDEN, "", "Your role does not allow this.");
     }
 }

@@ -44,12 +44,11 @@ final class OwnEstimates {
 
     static Optional<Pair> pair(String value) {
         String[] parts = value.split("/", -1);
-        try {
-            Pair pair = new Pair(Double.parseDouble(parts[0]), Double.parseDouble(parts[1]));
-            return parts.length == 2 && within(pair.positive()) && within(pair.negative()) ? Optional.of(pair) : Optional.empty();
-        } catch (NumberFormatException | ArrayIndexOutOfBoundsException notTwoNumbers) {
+        if (parts.length != 2) {
             return Optional.empty();
         }
+        Pair pair = new Pair(PlainNumber.of(parts[0]), PlainNumber.of(parts[1]));
+        return within(pair.positive()) && within(pair.negative()) ? Optional.of(pair) : Optional.empty();
     }
 
     private static boolean within(double ratio) {

@@ -152,7 +152,7 @@ class SettingNames {
         }
         if (name.startsWith(RHO) || WEIGHING.containsKey(name)) {
             double most = name.startsWith(RHO) ? Correlation.MOST : name.equals(LINK) ? Assumptions.MOST_LINK : Assumptions.MOST_BETWEEN_STUDIES;
-            double number = chance(value);
+            double number = PlainNumber.of(value);
             return number >= 0 && number <= most ? Optional.empty() : Optional.of("allowed: a number from 0 to " + most);
         }
         if (name.startsWith(NOTE)) {
@@ -163,10 +163,10 @@ class SettingNames {
         }
         if (name.startsWith(NOISE)) {
             double most = name.endsWith(SHARE) ? 100 : MOST_NOISE;
-            double number = chance(value);
+            double number = PlainNumber.of(value);
             return number > 0 && number <= most ? Optional.empty() : Optional.of("allowed: a number above 0, at most " + Math.round(most));
         }
-        double chance = chance(value);
+        double chance = PlainNumber.of(value);
         if (!(chance >= 0.001 && chance <= 0.999)) {
             return Optional.of("allowed: a chance from 0.001 to 0.999");
         }
@@ -198,14 +198,6 @@ class SettingNames {
 
     private static String inSentence(String label) {
         return label.substring(0, 1).toLowerCase(Locale.UK) + label.substring(1);
-    }
-
-    private static double chance(String value) {
-        try {
-            return Double.parseDouble(value);
-        } catch (NumberFormatException notANumber) {
-            return Double.NaN;
-        }
     }
 
     private static Optional<String> outOfOrder(String name, double chance, Thresholds now) {

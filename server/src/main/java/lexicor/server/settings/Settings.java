@@ -35,7 +35,8 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
     public Schools schools() {
         Schools schools = catalogue.usualSchools();
         for (Schools.Question question : catalogue.schools()) {
-            schools = schools.with(question.id(), chosen.getOrDefault(SettingNames.SCHOOL + question.id(), question.usual()));
+            String choice = chosen.getOrDefault(SettingNames.SCHOOL + question.id(), question.usual());
+            schools = schools.with(question.id(), question.choice(choice).isPresent() ? choice : question.usual());
         }
         return schools;
     }

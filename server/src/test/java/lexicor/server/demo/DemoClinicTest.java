@@ -35,7 +35,7 @@ class DemoClinicTest {
     @Test
     void a_second_start_adds_nothing() throws Exception {
         JsonNode before = list();
-        clinic.run(null);
+        clinic.afterSingletonsInstantiated();
         assertThat(list()).isEqualTo(before);
     }
 

@@ -56,11 +56,11 @@ class BenchApiTest extends AtTheBench {
     void a_position_and_a_go_that_a_test_does_not_have_are_refused_by_name() {
         String id = begin();
         JsonNode fault = therapist.post("/api/examinations/" + id + "/commands",
-                new ExaminationJson.Batch(List.of(visit.record("sh-load-shift", "symptoms@forward=none"), visit.record("sh-belly-press", "force#4=80"))), 400);
+                new ExaminationJson.Batch(List.of(visit.record("sh-load-shift", "symptoms@forward=none"), visit.record("sh-belly-press", "force#4=80")), null), 400);
         assertThat(fault.get("field").asString()).isEqualTo("commands[0].attempts[0].parts[0].key");
-        fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.record("sh-belly-press", "force#4=80"))), 400);
+        fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.record("sh-belly-press", "force#4=80")), null), 400);
         assertThat(fault.get("detail").asString()).contains("allowed: 1 to 3");
-        fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.record("sh-load-shift", "feeling@sideways=none"))), 400);
+        fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.record("sh-load-shift", "feeling@sideways=none")), null), 400);
         assertThat(fault.get("detail").asString()).contains("'sideways' is not a position of 'feeling'; allowed: [forward, backward]");
     }
 
@@ -68,7 +68,7 @@ class BenchApiTest extends AtTheBench {
     void an_order_of_ones_own_is_kept_and_names_only_tests() {
         String id = begin();
         send(id, visit.tell(Answer.of("order", "sh-arc", "sh-look")));
-        JsonNode fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.of("order", "sh-arc", "sh-ark")))), 400);
+        JsonNode fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.of("order", "sh-arc", "sh-ark"))), null), 400);
         assertThat(fault.get("detail").asString()).contains("'sh-ark' is not an answer");
         assertThat(note(id)).doesNotContain("order");
     }

@@ -50,7 +50,7 @@ class DemoReportsTest {
             String code = recorded.row().caseFile().code();
             Report report = printer.print(results.report(recorded, Optional.empty()));
             assertThat(report.pages()).as(code).isBetween(1, ReportPrinter.MOST_PAGES);
-            Signature signature = new Signature("R. Tarn", Instant.parse("2026-11-25T08:00:00Z"), 1, "");
+            Signature signature = new Signature("R. Tarn", Instant.parse("2026-11-25T08:00:00Z"), 1, "", List.of(), false);
             Snapshot first = results.compute(recorded, signature, results.templates());
             String kept = json.writeValueAsString(first);
             Snapshot second = results.compute(examinations.examination(id), signature, results.templates());

@@ -151,7 +151,7 @@ class ExaminationApiTest {
             """)
     void a_fault_in_a_command_is_named_by_its_path(String field, String sound, String faulty, String allowed) throws Exception {
         String id = begin("AA-9." + UUID.randomUUID().toString().substring(0, 8));
-        String batch = json.writeValueAsString(new ExaminationJson.Batch(List.of(visit.record("sh-neer", "pain=none"))));
+        String batch = json.writeValueAsString(new ExaminationJson.Batch(List.of(visit.record("sh-neer", "pain=none")), null));
         assertThat(batch).contains(sound);
         MvcTestResult result = server.post().uri("/api/examinations/" + id + "/commands").with(csrf()).contentType(MediaType.APPLICATION_JSON)
                 .content(batch.replace(sound, faulty)).exchange();
@@ -170,7 +170,7 @@ class ExaminationApiTest {
     void a_command_of_another_examination_is_refused() throws Exception {
         CommandJson command = visit.record("sh-neer", "pain=none");
         send(begin("AA-11"), command);
-        read(post("/api/examinations/" + begin("AA-12") + "/commands", new ExaminationJson.Batch(List.of(command))), 409);
+        read(post("/api/examinations/" + begin("AA-12") + "/commands", new ExaminationJson.Batch(List.of(command), null)), 409);
     }
 
     private String begin(String caseCode) throws Exception {
@@ -178,7 +178,7 @@ class ExaminationApiTest {
     }
 
     private JsonNode send(String id, CommandJson... commands) throws Exception {
-        return read(post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(commands))), 200);
+        return read(post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(commands), null)), 200);
     }
 
     private List<Integer> numbers(JsonNode receipts) {

@@ -62,7 +62,7 @@ class IntakeApiTest extends AtTheBench {
     @Test
     void an_answer_of_the_wrong_shape_is_named_by_its_path_and_nothing_is_kept() {
         String id = begin();
-        JsonNode fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.of("night", "sleeps"), Answer.of("night", "sideways")))), 400);
+        JsonNode fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.of("night", "sleeps"), Answer.of("night", "sideways"))), null), 400);
         assertThat(fault.get("field").asString()).isEqualTo("commands[0].answers[1].values");
         assertThat(fault.get("detail").asString()).contains("'sideways' is not an answer; allowed: [sleeps");
         assertThat(therapist.get("/api/examinations/" + id, 200).get("commands")).isEmpty();

@@ -102,7 +102,7 @@ class PathwayApiTest extends AtTheBench {
     }
 
     private String refused(Answer answer) {
-        return therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(answer))), 400).get("detail").asString();
+        return therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(answer)), null), 400).get("detail").asString();
     }
 
     private JsonNode pathway(String name) {

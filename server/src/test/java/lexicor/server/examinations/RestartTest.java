@@ -27,7 +27,7 @@ class RestartTest {
         try (ConfigurableApplicationContext server = start()) {
             ExaminationService service = server.getBean(ExaminationService.class);
             id = service.open(Visit.start("RS-1"));
-            service.add(id, List.of(arc, neer, visit.undo(neer), visit.move("sh-hawkins")));
+            server.getBean(CommandRecorder.class).add(id, List.of(arc, neer, visit.undo(neer), visit.move("sh-hawkins")), null);
         }
         try (ConfigurableApplicationContext server = start()) {
             ExaminationService service = server.getBean(ExaminationService.class);
@@ -35,7 +35,7 @@ class RestartTest {
             assertThat(found.history().standsAt()).contains(TestId.of("sh-hawkins"));
             assertThat(found.history().attempts()).singleElement().isEqualTo(arc.attempts().get(0).toCore());
             assertThat(found.lastNumber()).isEqualTo(4);
-            assertThat(service.add(id, List.of(arc)).get(arc.id())).as("sent again after the restart").isEqualTo(1);
+            assertThat(server.getBean(CommandRecorder.class).add(id, List.of(arc), null)).as("sent again after the restart").extracting(CommandRecorder.Receipt::number).containsExactly(1L);
         }
     }
 

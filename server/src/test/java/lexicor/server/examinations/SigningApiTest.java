@@ -101,7 +101,7 @@ class SigningApiTest extends AtTheBench {
         String draft = note(id);
         sign(200);
         CommandJson late = visit.record("sh-hawkins", "pain=familiar");
-        ExaminationJson.Batch batch = new ExaminationJson.Batch(List.of(late));
+        ExaminationJson.Batch batch = new ExaminationJson.Batch(List.of(late), null);
         JsonNode refusal = therapist.post("/api/examinations/" + id + "/commands", batch, 423);
         assertThat(refusal.get("detail").asString()).startsWith("Signed by dale on ").contains("Amend it, with a reason");
         assertThat(amend("  ", 400).get("field").asString()).isEqualTo("reason");

@@ -15,6 +15,7 @@ import lexicor.server.cases.CaseDetails;
 public final class Visit {
 
     private final UUID client = UUID.randomUUID();
+    private final Instant begins = Instant.now();
     private long order;
 
     public static VisitRequest.NewCase start(String caseCode) {
@@ -57,7 +58,7 @@ public final class Visit {
 
     private CommandJson command(CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts, List<AnswerJson> answers) {
         order++;
-        return new CommandJson(UUID.randomUUID(), client, order, Instant.parse("2026-11-20T10:00:00Z").plusSeconds(order), kind, standAt, undoes, attempts, answers, null, null);
+        return new CommandJson(UUID.randomUUID(), client, order, begins.plusMillis(order), kind, standAt, undoes, attempts, answers, null, null);
     }
 
     private static AttemptJson attempt(String test, Set<UUID> supersedes, String... answers) {

@@ -62,7 +62,7 @@ class LibraryApiTest {
     @Test
     void a_review_state_set_here_outlives_the_next_start() {
         database.update("update accuracy_record set review_state = 'checked', evidence_revision = 'older', citation = 'x' where id = 'E328'");
-        ledgerImport.run(null);
+        ledgerImport.afterSingletonsInstantiated();
         assertThat(database.queryForObject("select review_state from accuracy_record where id = 'E328'", String.class)).isEqualTo("checked");
         assertThat(database.queryForObject("select citation from accuracy_record where id = 'E328'", String.class)).startsWith("Park");
         database.update("update accuracy_record set review_state = 'unreviewed' where id = 'E328'");

@@ -1,12 +1,15 @@
 package lexicor.server.report;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
 import java.io.IOException;
 import java.text.Normalizer;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -16,6 +19,7 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class ReportPrinterTest {
 
@@ -78,5 +82,17 @@ class ReportPrinterTest {
     @Test
     void control_characters_and_halves_of_characters_do_no_harm() throws IOException {
         assertThat(words(printer.print(report("N.\u0000\u0007 Exa\uD800mple", List.of("a\u000Bb"), List.of())))).contains("N. Example", "ab");
+    }
+
+    static Stream<String> nastyTexts() {
+        return Stream.of("x".repeat(1000), "א".repeat(1000), "אa".repeat(500), "漢".repeat(1000), "한".repeat(1000), "a" + "\u0301".repeat(999), "\u200B".repeat(1000), "\u202E\u202D".repeat(500), "𝒳".repeat(500), "👩‍👩‍👧‍👦".repeat(90));
+    }
+
+    @ParameterizedTest
+    @MethodSource("nastyTexts")
+    void a_report_of_any_text_is_printed_in_seconds_on_two_pages(String text) {
+        List<String> conclusion = IntStream.range(0, 6).mapToObj(i -> "Advice: " + text).toList();
+        List<ReportJson.FindingJson> findings = IntStream.range(0, 30).mapToObj(i -> new ReportJson.FindingJson("Test " + i, text, text, List.of(text))).toList();
+        assertTimeoutPreemptively(Duration.ofSeconds(60), () -> assertThat(printer.print(report("N. Example", conclusion, findings)).pages()).isLessThanOrEqualTo(ReportPrinter.MOST_PAGES));
     }
 }

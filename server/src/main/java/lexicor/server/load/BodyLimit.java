@@ -1,14 +1,14 @@
-package lexicor.server.security;
+package lexicor.server.load;
 
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import lexicor.server.problems.PlainProblem;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -24,10 +24,7 @@ class BodyLimit extends OncePerRequestFilter {
         boolean unsaid = request.getHeader("Transfer-Encoding") != null;
         if (unsaid || request.getContentLengthLong() > MOST) {
             HttpStatus status = unsaid ? HttpStatus.LENGTH_REQUIRED : HttpStatus.CONTENT_TOO_LARGE;
-            response.setStatus(status.value());
-            response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-            response.getWriter().write("{\"status\":%d,\"title\":\"%s\",\"field\":\"body\",\"detail\":\"body: allowed: at most %d bytes, with their length said\"}"
-                    .formatted(status.value(), status.getReasonPhrase(), MOST));
+            PlainProblem.write(response, status, "body", "body: allowed: at most " + MOST + " bytes, with their length said");
             return;
         }
         chain.doFilter(request, response);

@@ -1,0 +1,32 @@
+package lexicor.server.examinations;
+
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import lexicor.server.accounts.AccountService;
+import lexicor.server.audit.Whoever;
+import org.springframework.stereotype.Component;
+
+/** How the people who work on an examination are called. */
+@Component
+class People {
+
+    private final AccountService accounts;
+
+    People(AccountService accounts) {
+        this.accounts = accounts;
+    }
+
+    /** The person at work, with the name that stands in the record. */
+    VersionStep.By by(Instant at) {
+        return new VersionStep.By(Whoever.isHere(), accounts.displayName(Whoever.isHere()), at);
+    }
+
+    String name(String signInName) {
+        return accounts.displayName(signInName);
+    }
+
+    List<String> names(Collection<String> signInNames) {
+        return signInNames.stream().map(this::name).toList();
+    }
+}

@@ -1,0 +1,91 @@
+package lexicor.server.examinations;
+
+import jakarta.annotation.PreDestroy;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
+import lexicor.server.cases.CaseService;
+import lexicor.server.load.DiskRoom;
+import lexicor.server.problems.NotFound;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * Keeps the list's summaries and the times of tests in step with the record, behind the back of those who save: both follow
+ * from the record alone, and the table knows which of them are behind. Whoever needs them asks to {@link #settle} first.
+ */
+@Component
+class StandingKeeper {
+
+    private static final Logger LOG = LoggerFactory.getLogger(StandingKeeper.class);
+
+    /** Summaries made anew at one go. */
+    private static final int MOST = 100;
+
+    private final ExaminationService examinations;
+    private final Appraisal appraisal;
+    private final CaseService cases;
+    private final TestLaps laps;
+    private final DiskRoom room;
+    private final AtomicBoolean asked = new AtomicBoolean();
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "standings");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    StandingKeeper(ExaminationService examinations, Appraisal appraisal, CaseService cases, TestLaps laps, DiskRoom room) {
+        this.examinations = examinations;
+        this.appraisal = appraisal;
+        this.cases = cases;
+        this.laps = laps;
+        this.room = room;
+    }
+
+    /** Something was saved: the summaries follow soon. */
+    @TransactionalEventListener
+    void moved(ExaminationMoved event) {
+        if (asked.compareAndSet(false, true)) {
+            worker.execute(this::follow);
+        }
+    }
+
+    private void follow() {
+        asked.set(false);
+        try {
+            settle();
+        } catch (RuntimeException fault) {
+            LOG.warn("The list could not be brought up to date; it is tried again with the next entry: {}", fault.toString());
+        }
+    }
+
+    /** Makes the summaries anew that are behind the record, the latest first. */
+    synchronized void settle() {
+        if (!room.isThere()) {
+            return; // the list tells what it told before
+        }
+        List<UUID> behind = cases.behind(MOST);
+        behind.forEach(this::sum);
+    }
+
+    private void sum(UUID id) {
+        try {
+            ExaminationService.Recorded recorded = examinations.examination(id);
+            Appraisal.Stage stage = appraisal.stage(recorded);
+            cases.summed(id, recorded.lastNumber(), stage.state(), stage.done(), stage.total());
+            laps.keep(recorded);
+            laps.kept();
+        } catch (NotFound gone) {
+            LOG.debug("Examination {} is gone", id);
+        }
+    }
+
+    @PreDestroy
+    void stop() {
+        worker.shutdownNow();
+    }
+}

@@ -1,0 +1,113 @@
+package lexicor.server.start;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.core.io.Resource;
+import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
+
+/** The file that holds a clinic's record, looked at before anything is started that would write to it. */
+public final class RecordFile {
+
+    /** Error codes of H2. */
+    private static final int IN_USE = 90020;
+    private static final int WRONG_KEY = 90049;
+    private static final int WRONG_PASSWORD = 28000;
+
+    private static final Pattern MIGRATION = Pattern.compile("V(\\d+)__.*\\.sql");
+
+    private final Path file;
+    private final String address;
+
+    private RecordFile(Path data) {
+        this.file = data.resolve("lexicor.mv.db");
+        this.address = "jdbc:h2:file:" + data.toAbsolutePath().resolve("lexicor") + ";IFEXISTS=TRUE";
+    }
+
+    /** The record in a folder, whether or not it is there. */
+    public static RecordFile in(Path data) {
+        return new RecordFile(data);
+    }
+
+    /** Why a server cannot work with a record: what is wrong and what to do, in one line, and the code to exit with. */
+    public record Refusal(String line, int exitCode) {
+    }
+
+    /** Why a server cannot work with it; empty where it can, or where there is no record yet. */
+    public Optional<Refusal> refusal() {
+        if (!Files.exists(file)) {
+            return Optional.empty();
+        }
+        try {
+            if (Files.size(file) == 0) {
+                return Optional.of(new Refusal(file + " is empty, so the clinic's record is not in it. Put the last backup in its place; or take the empty file away to begin a new record.", 4));
+            }
+            if (!Files.isReadable(file) || !Files.isWritable(file)) {
+                return Optional.of(new Refusal(file + " cannot be read and written by this user. Give it the right to.", 6));
+            }
+        } catch (IOException unreadable) {
+            return Optional.of(new Refusal(file + " cannot be looked at: " + unreadable.getMessage() + ".", 6));
+        }
+        try (Connection connection = DriverManager.getConnection(address, "lexicor", "")) {
+            return newer(connection);
+        } catch (SQLException fault) {
+            return Optional.of(refused(fault));
+        }
+    }
+
+    private Refusal refused(SQLException fault) {
+        return switch (fault.getErrorCode()) {
+            case IN_USE -> new Refusal(file + " is in use by another server. Stop that one, or start this one with another folder (--data DIR).", 3);
+            case WRONG_KEY, WRONG_PASSWORD -> new Refusal(file + " is locked by a password that this server does not have.", 6);
+            default -> new Refusal(file + " is damaged and cannot be opened (" + fault.getErrorCode() + "). Keep it aside, and put the last backup in its place.", 4);
+        };
+    }
+
+    private Optional<Refusal> newer(Connection connection) throws SQLException {
+        OptionalInt holds = schema(connection);
+        int knows = known();
+        return holds.isPresent() && holds.getAsInt() > knows
+                ? Optional.of(new Refusal(file + " was written by a newer Lexicor (schema " + holds.getAsInt() + ", this one knows " + knows + "). Start that version, or a later one.", 5))
+                : Optional.empty();
+    }
+
+    /** Number of the last migration that the record has gone through; empty where it has no history of them. */
+    private static OptionalInt schema(Connection connection) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
+            try (ResultSet table = statement.executeQuery("select count(*) from information_schema.tables where table_name = 'flyway_schema_history'")) {
+                table.next();
+                if (table.getInt(1) == 0) {
+                    return OptionalInt.empty();
+                }
+            }
+            try (ResultSet last = statement.executeQuery("select max(cast(\"version\" as integer)) from \"flyway_schema_history\" where \"success\" and \"version\" is not null")) {
+                last.next();
+                return OptionalInt.of(last.getInt(1));
+            }
+        }
+    }
+
+    /** Number of the last migration that this program brings. */
+    static int known() {
+        try {
+            int last = 0;
+            for (Resource migration : new PathMatchingResourcePatternResolver().getResources("classpath:db/migration/V*.sql")) {
+                Matcher name = MIGRATION.matcher(String.valueOf(migration.getFilename()));
+                last = name.matches() ? Math.max(last, Integer.parseInt(name.group(1))) : last;
+            }
+            return last;
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException(unreadable);
+        }
+    }
+}
