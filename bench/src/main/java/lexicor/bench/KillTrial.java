@@ -3,6 +3,10 @@ package lexicor.bench;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,38 +18,71 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Kills the server at random moments of a scripted examination. What it had acknowledged has to be there when it is back;
- * what it had not is sent again, as the page does, and counts once.
+ * Kills the server at random moments while three therapists record. What it had acknowledged has to be there when it is back;
+ * what it had not is sent again, as the page does, and counts once; and every entry has its line in the audit.
  */
 public final class KillTrial {
 
+    private static final int STREAMS = 3;
     private static final int LONGEST_LIFE_MS = 2500;
-    private static final List<String> ANSWERS = List.of("none", "familiar", "other");
     private static final Pattern COMMAND = Pattern.compile("\\{\"id\":\"([0-9a-f-]{36})\",\"clientId\"");
 
     private final Path data;
     private final Random random = new Random(20);
-    private final String examination = UUID.randomUUID().toString();
-    private final String client = UUID.randomUUID().toString();
-    private final Map<String, String> sent = new LinkedHashMap<>();
-    private final List<String> acknowledged = new ArrayList<>();
+    private final List<Stream> streams = new ArrayList<>();
     private int lost;
     private int doubled;
     private int unanswered;
 
     private KillTrial(Path data) {
         this.data = data;
+        for (int i = 0; i < STREAMS; i++) {
+            streams.add(new Stream(new Entries(i)));
+        }
+    }
+
+    /** One therapist at one examination. */
+    private static final class Stream {
+
+        private final String examination = UUID.randomUUID().toString();
+        private final Entries entries;
+        private final Map<String, String> sent = new LinkedHashMap<>();
+        private final List<String> acknowledged = new ArrayList<>();
+
+        private Stream(Entries entries) {
+            this.entries = entries;
+        }
+
+        private void record(Caller caller) throws IOException, InterruptedException {
+            for (String waiting : unacknowledged()) {
+                send(caller, waiting);
+            }
+            while (true) {
+                String id = UUID.randomUUID().toString();
+                sent.put(id, entries.next(id));
+                send(caller, id);
+            }
+        }
+
+        private List<String> unacknowledged() {
+            return sent.keySet().stream().filter(id -> !acknowledged.contains(id)).toList();
+        }
+
+        private void send(Caller caller, String id) throws IOException, InterruptedException {
+            caller.post("/api/examinations/" + examination + "/commands", sent.get(id), 200);
+            acknowledged.add(id);
+        }
     }
 
     /** @param arguments how many kills; 100 where none is given */
-    public static void main(String[] arguments) throws IOException, InterruptedException {
+    public static void main(String[] arguments) throws IOException, InterruptedException, SQLException {
         int kills = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 100;
         KillTrial trial = new KillTrial(Files.createTempDirectory("lexicor-kills"));
         trial.begin();
         for (int kill = 0; kill < kills; kill++) {
             trial.liveAndDie();
             if (kill % 10 == 9) {
-                trial.say(kill + 1);
+                trial.say(kill + 1, "");
             }
         }
         trial.atLast(kills);
@@ -54,8 +91,9 @@ public final class KillTrial {
     private void begin() throws IOException, InterruptedException {
         try (Server server = Server.start(data)) {
             server.begin();
-            server.post("/api/cases", "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"KT-1\",\"details\":{\"occupation\":\"Trial\"},\"visit\":{\"id\":\"" + examination
-                    + "\",\"region\":\"shoulder\",\"side\":\"RIGHT\",\"setting\":\"FIRST_CONTACT\"}}", 201);
+            for (int i = 0; i < STREAMS; i++) {
+                server.post("/api/cases", Entries.start("KT-" + i, streams.get(i).examination), 201);
+            }
         }
     }
 
@@ -72,63 +110,73 @@ public final class KillTrial {
             }
             server.kill();
         });
+        List<Thread> therapists = streams.stream().map(stream -> new Thread(() -> record(server, stream))).toList();
+        therapists.forEach(Thread::start);
         killer.start();
-        try {
-            for (String waiting : unacknowledged()) {
-                send(server, waiting);
-            }
-            while (true) {
-                send(server, next());
-            }
-        } catch (IOException dead) {
-            unanswered += acknowledged.size() < sent.size() ? 1 : 0;
+        for (Thread therapist : therapists) {
+            therapist.join();
         }
         killer.join();
+        unanswered += (int) streams.stream().filter(stream -> stream.acknowledged.size() < stream.sent.size()).count();
     }
 
-    private List<String> unacknowledged() {
-        return sent.keySet().stream().filter(id -> !acknowledged.contains(id)).toList();
-    }
-
-    private String next() {
-        String id = UUID.randomUUID().toString();
-        sent.put(id, String.format(Locale.ROOT, "{\"commands\":[{\"id\":\"%s\",\"clientId\":\"%s\",\"order\":%d,\"at\":\"2026-11-26T10:00:00Z\",\"kind\":\"RECORD\",\"standAt\":\"sh-neer\",\"attempts\":"
-                + "[{\"id\":\"%s\",\"testId\":\"sh-neer\",\"variant\":\"usual\",\"side\":\"RIGHT\",\"tryNumber\":1,\"supersedes\":[],\"parts\":[{\"key\":\"pain\",\"choice\":\"%s\"}]}],\"answers\":[]}]}",
-                id, client, sent.size() + 1, UUID.randomUUID(), ANSWERS.get(random.nextInt(ANSWERS.size()))));
-        return id;
-    }
-
-    private void send(Server server, String id) throws IOException, InterruptedException {
-        server.post("/api/examinations/" + examination + "/commands", sent.get(id), 200);
-        acknowledged.add(id);
+    private static void record(Server server, Stream stream) {
+        try {
+            Caller caller = new Caller(server.address());
+            caller.signIn("bench", Server.PASSWORD);
+            stream.record(caller);
+        } catch (IOException dead) {
+            // the server was killed
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     private void check(Server server) throws IOException, InterruptedException {
-        Matcher commands = COMMAND.matcher(server.get("/api/examinations/" + examination));
-        List<String> found = new ArrayList<>();
-        while (commands.find()) {
-            found.add(commands.group(1));
-        }
-        lost += (int) acknowledged.stream().filter(id -> !found.contains(id)).count();
-        doubled += found.size() - (int) found.stream().distinct().count();
-        List<String> inOrder = sent.keySet().stream().filter(found::contains).toList();
-        if (!found.equals(inOrder)) {
-            throw new IllegalStateException("the record is not in the order in which it was sent");
+        for (Stream stream : streams) {
+            Matcher commands = COMMAND.matcher(server.get("/api/examinations/" + stream.examination));
+            List<String> found = new ArrayList<>();
+            while (commands.find()) {
+                found.add(commands.group(1));
+            }
+            lost += (int) stream.acknowledged.stream().filter(id -> !found.contains(id)).count();
+            doubled += found.size() - (int) found.stream().distinct().count();
+            if (!found.equals(stream.sent.keySet().stream().filter(found::contains).toList())) {
+                throw new IllegalStateException("the record is not in the order in which it was sent");
+            }
         }
     }
 
-    private void atLast(int kills) throws IOException, InterruptedException {
+    private void atLast(int kills) throws IOException, InterruptedException, SQLException {
         try (Server server = Server.start(data)) {
             server.signIn();
-            for (String waiting : unacknowledged()) {
-                send(server, waiting);
-            }
             check(server);
         }
-        say(kills);
+        say(kills, ", entries without their line in the audit " + withoutLine());
     }
 
-    private void say(int kills) {
-        System.out.printf(Locale.UK, "%d kills, %d of them with an entry under way, which was sent again; %d entries: lost %d, doubled %d%n", kills, unanswered, sent.size(), lost, doubled);
+    /** Entries on record beyond those that the audit tells of. Each was sent by itself, so that each has a line of its own. */
+    private int withoutLine() throws SQLException {
+        int missing = 0;
+        try (Connection record = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("lexicor"), "lexicor", "")) {
+            for (Stream stream : streams) {
+                int entries = count(record, "select count(*) from command where examination_id = '" + stream.examination + "'");
+                int lines = count(record, "select count(*) from audit_entry where action = 'ENTERED' and subject = 'examination' and subject_id = '" + stream.examination + "'");
+                missing += Math.max(0, entries - lines);
+            }
+        }
+        return missing;
+    }
+
+    private static int count(Connection record, String question) throws SQLException {
+        try (ResultSet answer = record.createStatement().executeQuery(question)) {
+            answer.next();
+            return answer.getInt(1);
+        }
+    }
+
+    private void say(int kills, String more) {
+        System.out.printf(Locale.UK, "%d kills, %d streams, %d entries under way when killed; %d entries: lost %d, doubled %d%s%n", kills, STREAMS, unanswered,
+                streams.stream().mapToInt(stream -> stream.sent.size()).sum(), lost, doubled, more);
     }
 }

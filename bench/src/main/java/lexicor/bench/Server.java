@@ -2,75 +2,82 @@ package lexicor.bench;
 
 import java.io.BufferedReader;
 import java.io.IOException;
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** The packaged server as a process of its own, with somebody signed in. */
 final class Server implements AutoCloseable {
 
+    static final String PASSWORD = "many many cases of it";
+
     private static final Pattern READY = Pattern.compile("Lexicor is ready at (http://localhost:\\d+)");
-    private static final String PERSON = "{\"name\":\"bench\",\"displayName\":\"Bench\",\"roles\":[\"ADMINISTRATOR\",\"THERAPIST\"],\"password\":\"many many cases\"}";
+    private static final Pattern FIRST_CODE = Pattern.compile("to make the first account: ([A-Z2-7-]+)");
 
     private final Process process;
     private final String address;
-    private final CookieManager cookies = new CookieManager();
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final String firstCode;
+    private final Caller somebody;
 
-    private Server(Process process, String address) {
+    private Server(Process process, String address, String firstCode) {
         this.process = process;
         this.address = address;
+        this.firstCode = firstCode;
+        this.somebody = new Caller(address);
     }
 
-    static Server start(Path data) throws IOException {
-        Process process = new ProcessBuilder("java", "-XX:TieredStopAtLevel=1", "-jar", System.getProperty("lexicor.jar"), "--server.port=0", "--lexicor.data=" + data, "--lexicor.demo=false")
-                .redirectErrorStream(true).start();
+    static Server start(Path data, String... more) throws IOException {
+        List<String> command = new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-jar", System.getProperty("lexicor.jar"), "--server.port=0", "--lexicor.data=" + data));
+        command.addAll(Arrays.asList(more));
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
         BufferedReader output = process.inputReader();
+        String firstCode = "";
         for (String line = output.readLine(); line != null; line = output.readLine()) {
+            Matcher code = FIRST_CODE.matcher(line);
+            firstCode = code.find() ? code.group(1) : firstCode;
             Matcher ready = READY.matcher(line);
             if (ready.find()) {
                 Thread reader = new Thread(() -> output.lines().forEach(each -> { }), "server output");
                 reader.setDaemon(true);
                 reader.start();
-                return new Server(process, ready.group(1));
+                return new Server(process, ready.group(1), firstCode);
             }
         }
         throw new IOException("the server ended before it was ready");
     }
 
+    String address() {
+        return address;
+    }
+
+    int port() {
+        return Integer.parseInt(address.substring(address.lastIndexOf(':') + 1));
+    }
+
     /** Makes the first account. */
     void begin() throws IOException, InterruptedException {
         get("/api/session");
-        post("/api/first-account", PERSON, 201);
+        post("/api/first-account", first("bench"), 201);
+    }
+
+    /** A request for the first account under a name, with the code that the server printed. */
+    String first(String name) {
+        return "{\"code\":\"" + firstCode + "\",\"name\":\"" + name + "\",\"displayName\":\"Called " + name + "\",\"roles\":[\"ADMINISTRATOR\",\"THERAPIST\"],\"password\":\"" + PASSWORD + "\"}";
     }
 
     void signIn() throws IOException, InterruptedException {
-        get("/api/session");
-        post("/api/session", "{\"name\":\"bench\",\"password\":\"many many cases\"}", 200);
+        somebody.signIn("bench", PASSWORD);
     }
 
-    /** The body of an answer; anything but 200 is a fault. */
     String get(String path) throws IOException, InterruptedException {
-        return send(HttpRequest.newBuilder(URI.create(address + path)).build(), 200);
+        return somebody.get(path);
     }
 
     void post(String path, String body, int status) throws IOException, InterruptedException {
-        String token = cookies.getCookieStore().getCookies().stream().filter(cookie -> cookie.getName().equals("XSRF-TOKEN")).findFirst().orElseThrow().getValue();
-        send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json").header("X-XSRF-TOKEN", token)
-                .POST(HttpRequest.BodyPublishers.ofString(body)).build(), status);
-    }
-
-    private String send(HttpRequest request, int status) throws IOException, InterruptedException {
-        HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
-        if (response.statusCode() != status) {
-            throw new IOException(request.uri() + " answered " + response.statusCode() + ": " + response.body());
-        }
-        return response.body();
+        somebody.post(path, body, status);
     }
 
     /** Ends it in the middle of whatever it is doing. */

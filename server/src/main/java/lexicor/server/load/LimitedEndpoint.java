@@ -69,13 +69,15 @@ final class LimitedEndpoint extends NioEndpoint {
         }
         long now = System.nanoTime();
         for (SocketWrapperBase<NioChannel> connection : getConnections()) {
-            if (connection.getCurrentProcessor() instanceof AbstractProcessor processor && isSlow(processor.getRequest(), now)) {
+            if (connection.getCurrentProcessor() instanceof AbstractProcessor processor && !processor.isAsync() && isSlow(processor.getRequest(), now)) {
                 connection.close();
             }
         }
     }
 
+    /** A request that has begun to come in and is neither being served nor waited for: between two bytes Tomcat calls it ended. */
     private static boolean isSlow(Request request, long now) {
-        return request.getRequestProcessor().getStage() == Constants.STAGE_PARSE && request.getStartTimeNanos() > 0 && now - request.getStartTimeNanos() > TimeUnit.SECONDS.toNanos(HEAD_SECONDS);
+        int stage = request.getRequestProcessor().getStage();
+        return (stage == Constants.STAGE_PARSE || stage == Constants.STAGE_ENDED) && request.getStartTimeNanos() > 0 && now - request.getStartTimeNanos() > TimeUnit.SECONDS.toNanos(HEAD_SECONDS);
     }
 }
