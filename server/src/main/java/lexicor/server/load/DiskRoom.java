@@ -26,8 +26,13 @@ public class DiskRoom {
 
     /** Whether something more can be written. Where nobody can tell, it is tried. */
     public boolean isThere() {
+        return isThere(data);
+    }
+
+    /** Whether something more can be written to the disk of a folder. Where nobody can tell, it is tried. */
+    public static boolean isThere(Path folder) {
         try {
-            FileStore disk = Files.getFileStore(Files.exists(data) ? data : Path.of("."));
+            FileStore disk = Files.getFileStore(Files.exists(folder) ? folder : Path.of("."));
             return disk.getUsableSpace() > Math.min(RESERVE, disk.getTotalSpace() / SHARE);
         } catch (IOException unknown) {
             return true;

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import lexicor.server.load.DiskRoom;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
@@ -45,6 +46,9 @@ public final class RecordFile {
 
     /** Why a server cannot work with it; empty where it can, or where there is no record yet. */
     public Optional<Refusal> refusal() {
+        if (!DiskRoom.isThere(file.toAbsolutePath().getParent())) {
+            return Optional.of(new Refusal("The disk that holds " + file + " is full. The record is as it was. Make room there, then start again.", 7));
+        }
         if (!Files.exists(file)) {
             return Optional.empty();
         }
