@@ -53,7 +53,7 @@ function Loaded({ sheet }: { sheet: Sheet }) {
 
 function Details({ person }: { person: Sheet["person"] }) {
   const cache = useQueryClient();
-  const [draft, setDraft] = useState<DetailDraft>({ name: person.name ?? "", birthYear: person.birthYear ? String(person.birthYear) : "", dominance: person.dominance ?? "", occupation: person.occupation });
+  const [draft, setDraft] = useState<DetailDraft>({ name: person.name ?? "", birthYear: person.birthYear ? String(person.birthYear) : "", dominance: person.dominance ?? "", occupation: person.occupation, sex: person.sex ?? "" });
   const [local, setLocal] = useState<Record<string, string>>({});
   const save = useMutation({
     mutationFn: (details: Schemas["CaseDetails"]) => dataOf(api.PUT("/api/cases/{id}", { params: { path: { id: person.id } }, body: { details, version: person.version } })),

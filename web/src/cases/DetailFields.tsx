@@ -11,9 +11,10 @@ export interface DetailDraft {
   birthYear: string;
   dominance: string;
   occupation: string;
+  sex: string;
 }
 
-export const EMPTY_DETAILS: DetailDraft = { name: "", birthYear: "", dominance: "", occupation: "" };
+export const EMPTY_DETAILS: DetailDraft = { name: "", birthYear: "", dominance: "", occupation: "", sex: "" };
 
 /** The details to send, or what is wrong with them by field. */
 export function detailsOf(draft: DetailDraft): { details: Details } | { fault: Record<string, string> } {
@@ -25,11 +26,12 @@ export function detailsOf(draft: DetailDraft): { details: Details } | { fault: R
     details: {
       ...(draft.name.trim() ? { name: draft.name } : {}), ...(year ? { birthYear: Number(year) } : {}),
       ...(draft.dominance ? { dominance: draft.dominance as NonNullable<Details["dominance"]> } : {}), occupation: draft.occupation,
+      ...(draft.sex ? { sex: draft.sex as NonNullable<Details["sex"]> } : {}),
     },
   };
 }
 
-/** Year of birth, leading hand, occupation; a name only where the clinic wants one. */
+/** Year of birth, leading hand, occupation, sex; a name only where the clinic wants one. */
 export function DetailFields({ draft, faults, onChange }: { draft: DetailDraft; faults: Record<string, string>; onChange: (draft: DetailDraft) => void }) {
   const [named, setNamed] = useState(draft.name !== "");
   return (
@@ -40,6 +42,8 @@ export function DetailFields({ draft, faults, onChange }: { draft: DetailDraft; 
       </div>
       <ChoiceGroup id="dominance" label="Leading hand" value={draft.dominance} options={[["RIGHT", "Right"], ["LEFT", "Left"], ["BOTH", "Both"]]}
         onChoose={(dominance) => { onChange({ ...draft, dominance: dominance === draft.dominance ? "" : dominance }); }} />
+      <ChoiceGroup id="sex" label="Sex, where it changes how common things are" value={draft.sex} options={[["WOMAN", "Woman"], ["MAN", "Man"]]}
+        onChoose={(sex) => { onChange({ ...draft, sex: sex === draft.sex ? "" : sex }); }} />
       {named ? <TextField id="name" label="Name" hint="Kept only if your clinic's rules allow it." value={draft.name} fault={faults.name} onChange={(name) => { onChange({ ...draft, name }); }} />
         : <button type="button" onClick={() => { setNamed(true); }} className="min-h-10 self-start text-note underline">Add a name</button>}
     </>

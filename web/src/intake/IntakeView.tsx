@@ -8,7 +8,7 @@ import { Waiting } from "../shared/ui/Message";
 import { FactList } from "./FactList";
 import { LockedList } from "./LockedList";
 import { needsWidth, PaintFigures } from "./PaintFigures";
-import { Chip, QuestionBlock } from "./QuestionBlock";
+import { Chip, makesSense, QuestionBlock } from "./QuestionBlock";
 import { RedFlags } from "./RedFlags";
 import { SchoolList } from "./SchoolList";
 import { StartRail } from "./StartRail";
@@ -32,7 +32,7 @@ export function IntakeView() {
             <h1 id="story" className="font-serif text-head font-semibold">What is told</h1>
             <Zones intake={intake} />
             <div className="mt-3 gap-x-8 xl:columns-2">
-              {form.questions.filter((question) => question.id !== "clues").map((question) => <div key={question.id} className="break-inside-avoid pb-4"><QuestionBlock question={question} intake={intake} /></div>)}
+              {form.questions.filter((question) => question.id !== "clues" && makesSense(question.where, intake)).map((question) => <div key={question.id} className="break-inside-avoid pb-4"><QuestionBlock question={question} intake={intake} /></div>)}
             </div>
           </section>
           <div className={`grid items-start gap-x-8 gap-y-6 ${needsWidth(form.drawings) ? "" : "xl:grid-cols-2"}`}>

@@ -1,3 +1,4 @@
+import { Chip } from "./QuestionBlock";
 import { useState } from "react";
 import type { Schemas } from "../shared/api/client";
 import { VIEWS } from "./areas";
@@ -18,8 +19,11 @@ const SHOWN = { half: 0.94, all: 1.6 };
 
 /** Whether the drawings need the whole width. */
 export function needsWidth(drawings: Schemas["DrawingJson"][]): boolean {
-  return drawings.some((drawing) => (VIEWS[drawing.view]?.width ?? 0) > 200);
+  return !drawings.some((drawing) => ARMS.includes(drawing.view));
 }
+
+const ARMS = ["arm-front", "arm-back"];
+const NONE = "none";
 
 const BRUSHES: readonly [Brush, string][] = [["pain-areas", "Pain"], ["tingling-areas", "Tingling"]];
 
@@ -29,10 +33,14 @@ export function PaintFigures({ drawings, side, intake, first }: PaintFiguresProp
   const painted = (kind: Brush, area: string) => intake.values(kind).includes(area);
   const paint = (area: string) => {
     const values = intake.values(brush);
-    intake.tell(options(brush, values.includes(area) ? values.filter((each) => each !== area) : [...values, area]));
+    intake.tell(options(brush, values.includes(area) ? values.filter((each) => each !== area) : [...values.filter((each) => each !== NONE), area]));
   };
   const labels = drawings.flatMap((drawing) => drawing.areas);
-  const shown = needsWidth(drawings) ? SHOWN.all : SHOWN.half;
+  const arms = drawings.some((drawing) => ARMS.includes(drawing.view));
+  // with arms, hands are drawn for what tingles, and where something was painted on them
+  const visible = drawings.filter((drawing) => !arms || ARMS.includes(drawing.view) || brush === "tingling-areas" || drawing.areas.some((area) => BRUSHES.some(([kind]) => painted(kind, area.id))));
+  const shown = arms ? SHOWN.half : SHOWN.all;
+  const noTingling = intake.values("tingling-areas").includes(NONE);
   return (
     <div>
       <div role="group" aria-label="Brush" className="flex gap-1.5">
@@ -43,9 +51,10 @@ export function PaintFigures({ drawings, side, intake, first }: PaintFiguresProp
             {name}
           </button>
         ))}
+        <Chip chosen={noTingling} onClick={() => { intake.tell(options("tingling-areas", noTingling ? [] : [NONE])); }}>No tingling</Chip>
       </div>
       <div className="mt-2 flex flex-wrap gap-x-2 gap-y-4">
-        {drawings.map((drawing) => {
+        {visible.map((drawing) => {
           const view = VIEWS[drawing.view];
           if (!view) {
             return null;

@@ -66,13 +66,14 @@ function StartRow({ start, intake }: { start: Start; intake: Intake }) {
   const reset = () => { setDragged(undefined); if (told !== undefined) { intake.tell(options(question, [])); } };
   const signed = (value: number) => (value > 0 ? "more" : "less");
   const steps = start.moved.map((moved) => `${moved.by}: ${signed(moved.logOdds)}`);
+  const reasons = start.moved.filter((moved) => moved.reason !== "").map((moved) => `${moved.by}: ${moved.reason}`);
   return (
     <li className="border-t border-line py-1">
       <div className="flex items-baseline justify-between gap-2 text-read leading-tight">
         <span>{start.shortName}{start.serious && <span className="text-note text-soft"> · serious</span>}</span>
         <span className="shrink-0"><strong>{inHundred(chance)}</strong>{own && <button type="button" onClick={reset} className="ml-2 min-h-8 text-note underline">put back</button>}</span>
       </div>
-      {start.inactive ? <p className="text-note text-soft">Counts only: {start.inactive.toLowerCase()}</p> : (
+      {start.inactive ? <p className="text-note text-soft">Left out: {start.inactive}</p> : (
         <div className="relative h-8 w-85">
           <svg viewBox={`0 0 ${String(WIDTH)} 32`} aria-hidden="true" className="absolute inset-0 size-full">
             <path d={`M${String(INSET)} 16H${String(WIDTH - INSET)}`} stroke="var(--color-edge)" />
@@ -88,7 +89,9 @@ function StartRow({ start, intake }: { start: Start; intake: Intake }) {
         </div>
       )}
       {(steps.length > 0 || start.weighedLater.length > 0) && (
-        <p className="text-note leading-snug text-soft">{steps.join(" · ")}{steps.length > 0 && start.weighedLater.length > 0 && " · "}{start.weighedLater.map((clue) => `${clue}: weighed as evidence`).join(" · ")}</p>
+        <p className="text-note leading-snug text-soft">{steps.join(" · ")}{steps.length > 0 && start.weighedLater.length > 0 && " · "}{start.weighedLater.map((clue) => `${clue}: weighed as evidence`).join(" · ")}
+          {reasons.length > 0 && <details className="inline"><summary className="ml-1 inline cursor-pointer underline">why</summary><span className="block pb-1">{reasons.map((reason) => <span key={reason} className="block">{reason}.</span>)}<span className="block">Working estimates, not reviewed.</span></span></details>}
+        </p>
       )}
     </li>
   );
@@ -101,6 +104,6 @@ function Steps({ start }: { start: Start }) {
     const from = scale(chanceAt(before[index] ?? 0));
     const to = scale(chanceAt((before[index] ?? 0) + moved.logOdds));
     const tip = to >= from ? -4 : 4;
-    return <path key={moved.by} d={`M${String(from)} 8H${String(to)}m${String(tip)} -4l${String(-tip)} 4l${String(tip)} 4`} fill="none" stroke={to >= from ? "var(--color-for)" : "var(--color-against)"} strokeWidth={2} strokeDasharray={to >= from ? undefined : "3 2"} />;
+    return <path key={`${moved.by} ${String(index)}`} d={`M${String(from)} 8H${String(to)}m${String(tip)} -4l${String(-tip)} 4l${String(tip)} 4`} fill="none" stroke={to >= from ? "var(--color-for)" : "var(--color-against)"} strokeWidth={2} strokeDasharray={to >= from ? undefined : "3 2"} />;
   });
 }

@@ -77,8 +77,8 @@ const PALM: View = {
 const BACK: View = {
   title: "Back of the hand",
   width: 210,
-  height: 270,
-  outline: "M176 200V84q0-9-9-9t-9 9v34V46q0-10-10-10t-10 10v68V30q0-10-10-10t-10 10v84V44q0-10-10-10t-10 10v98L70 108q-7-9-15-3t-3 15l34 58 22 30v62h56v-50z",
+  height: 314,
+  outline: "M176 200V84q0-9-9-9t-9 9v34V46q0-10-10-10t-10 10v68V30q0-10-10-10t-10 10v84V44q0-10-10-10t-10 10v98L70 108q-7-9-15-3t-3 15l34 58 22 30v106h56v-94z",
   areas: {
     "back-little": "M174 128V84q0-7-7-7t-7 7v44z",
     "back-ring": "M156 124V46q0-8-8-8t-8 8v78z",
@@ -90,6 +90,7 @@ const BACK: View = {
     "wrist-thumb-side": "M109 216h16v46h-16z",
     "wrist-back": "M128 216h18v46h-18z",
     "wrist-little-side": "M149 216h13v46h-13z",
+    "low-forearm": "M109 266h53v38h-53z",
   },
 };
 

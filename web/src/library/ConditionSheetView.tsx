@@ -43,7 +43,7 @@ function ConditionSheet({ sheet }: { sheet: Schemas["ConditionSheetJson"] }) {
           <div className="space-y-6">
             <ShortList title="Unlikely without" items={sheet.defining.map((finding) => <Finding key={finding.says} finding={finding} />)} />
             <ShortList title="Speaks against it" items={sheet.against.map((finding) => <Finding key={finding.says} finding={finding} />)} />
-            <ShortList title="Told or seen before the hands" items={sheet.clues.map((clue) => <>{clue.label} <span className="text-note text-soft">shifts the start {clue.step > 0 ? "up" : "down"} {Math.abs(clue.step) > 0.5 ? "clearly" : "a little"} (working step)</span></>)} />
+            <ShortList title="Told or seen before the hands" items={sheet.clues.map((clue) => <>{clue.label}{clue.when && <span className="text-soft"> ({clue.when})</span>} <span className="text-note text-soft">{shifted(clue.step)}: {clue.reason}</span></>)} />
             <ShortList title="Counted in" items={sheet.clusters.map((cluster) => <ToSheet key={cluster.id} kind="sets" id={cluster.id}>{cluster.name}</ToSheet>)} />
           </div>
         </div>
@@ -55,6 +55,15 @@ function ConditionSheet({ sheet }: { sheet: Schemas["ConditionSheetJson"] }) {
       )}
     </>
   );
+}
+
+/** What a working step does to the odds, in words. */
+function shifted(step: number | null | undefined): string {
+  if (step == null) {
+    return "leaves it out";
+  }
+  const times = Math.exp(Math.abs(step));
+  return `odds ${step > 0 ? "times" : "divided by"} ${times.toFixed(1).replace(".0", "")}`;
 }
 
 function links(conditions: Schemas["NamedJson"][]) {

@@ -8,6 +8,8 @@ import lexicor.core.intake.ContentWords;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.pathway.PathwayReader;
 import lexicor.core.pathway.Pathways;
+import lexicor.core.safety.SafetyReader;
+import lexicor.core.safety.SafetyRules;
 import lexicor.core.planning.ReadyRoutines;
 import lexicor.core.tracking.NoiseTable;
 import lexicor.core.weighing.Interpreter;
@@ -42,6 +44,11 @@ class CoreContent {
     @Bean
     IntakeForm intakeForm(Catalogue catalogue) {
         return IntakeForm.shipped(catalogue);
+    }
+
+    @Bean
+    SafetyRules safetyRules(Catalogue catalogue, IntakeForm form) {
+        return SafetyReader.shipped(catalogue, form.clues());
     }
 
     @Bean

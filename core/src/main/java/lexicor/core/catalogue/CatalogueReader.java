@@ -78,6 +78,7 @@ public final class CatalogueReader {
         if (index.has("retired")) {
             each(index, "retired", retired::read);
         }
+        requireReach();
         requireReadCriteria();
         requireExplainedNames(index);
         return new Catalogue(Fingerprint.of(texts), Collections.unmodifiableMap(known.tests), Collections.unmodifiableMap(known.conditions),
@@ -135,7 +136,7 @@ public final class CatalogueReader {
         start.put(Setting.FIRST_CONTACT, starts.number("first-contact", 0.001, 0.999));
         start.put(Setting.SPECIALIST, starts.number("specialist", 0.001, 0.999));
         Condition condition = new Condition(Known.named(node, "id", ConditionId::of), node.text("name"), node.text("short", node.text("name")), node.text("region"),
-                node.text("scope", ""), start, node.optionalChild("only-if").map(known::clue), node.optionalChild("within").map(known::condition),
+                node.text("scope", ""), start, node.list("only-if").stream().map(known::clue).toList(), node.optionalChild("within").map(known::condition),
                 node.optionalChild("serious").map(SourceNode::asText));
         once(node, known.conditions, condition, Condition::id, "condition");
     }
@@ -215,6 +216,15 @@ public final class CatalogueReader {
         }
         List<ClusterId> clusters = node.list("clusters").stream().map(known::cluster).toList();
         routines.put(node.text("region"), new Routine(node.text("region"), node.list("conditions").stream().map(known::condition).toList(), clusters, known.tests(node, "always"), known.tests(node, "first"), steps));
+    }
+
+    /** Where a stop ends a position, every test of the joint that may hurt has to say where it takes the arm. */
+    private void requireReach() {
+        Set<String> regions = new HashSet<>();
+        known.tests.values().stream().filter(test -> test.conduct().stops().stream().anyMatch(stop -> stop.ends() == Conduct.Ends.POSITION)).forEach(test -> regions.add(test.region()));
+        known.tests.values().stream().filter(test -> regions.contains(test.region()) && test.provocation() >= 2 && test.reach().isEmpty()).findFirst().ifPresent(test -> {
+            throw places.get(test.id()).fault("test '" + test.id() + "' may hurt and does not say where it takes the arm; allowed: 'reach' with elevation, plane and rotation, or a pose");
+        });
     }
 
     /** A criterion that nothing reads can never say anything. */

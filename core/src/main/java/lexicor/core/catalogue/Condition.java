@@ -1,5 +1,6 @@
 package lexicor.core.catalogue;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -8,13 +9,14 @@ import java.util.Optional;
  *
  * @param scope   what the name covers, in a line; may be empty
  * @param start   working estimate of the chance before any finding, by setting, each within (0, 1)
- * @param onlyIf  the story without which the start does not hold, such as a fall; empty where it always does
+ * @param onlyIf  stories of which one is needed, such as a fall; empty where it can always be
  * @param within  the wider condition that this one is a part of
  * @param serious why it must not be missed, and when; empty where it is not of that kind
  */
 public record Condition(ConditionId id, String name, String shortName, String region, String scope, Map<Setting, Double> start,
-        Optional<Pattern.Clue> onlyIf, Optional<ConditionId> within, Optional<String> serious) {
+        List<Pattern.Clue> onlyIf, Optional<ConditionId> within, Optional<String> serious) {
     public Condition {
         start = Map.copyOf(start);
+        onlyIf = List.copyOf(onlyIf);
     }
 }

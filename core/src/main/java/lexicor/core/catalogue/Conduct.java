@@ -16,9 +16,10 @@ import java.util.Set;
  * @param onlyWhere  schools that do it, by question; empty where all do
  * @param variants   other ways of doing it
  * @param stops      answers at which the hands stop
+ * @param reach      how far it takes the arm; empty where its figure says so, or nobody needs to know
  */
 public record Conduct(List<String> structures, List<String> equipment, Optional<Hold> hold, List<AngleWindow> windows, List<After> after,
-        Map<String, String> onlyWhere, List<Variant> variants, List<Stop> stops) {
+        Map<String, String> onlyWhere, List<Variant> variants, List<Stop> stops, Optional<Reach> reach) {
 
     public Conduct {
         structures = List.copyOf(structures);
@@ -63,15 +64,26 @@ public record Conduct(List<String> structures, List<String> equipment, Optional<
     /**
      * One of {@code values} of {@code part} stops the hands, and why.
      *
-     * @param spares tests that stay open because they relieve what was provoked, or follow on the relief
+     * @param spares   tests that stay open because they relieve what was provoked, or follow on the relief
+     * @param position that no further test brings the arm into; empty where the stop ends none
      */
-    public record Stop(String part, Set<String> values, Ends ends, Set<TestId> spares, String because) {
+    public record Stop(String part, Set<String> values, Ends ends, Set<TestId> spares, Optional<Position> position, String because) {
         public Stop {
             spares = Set.copyOf(spares);
             values = Set.copyOf(values);
         }
     }
 
-    /** What a stop ends: the hold, or all further provocation of the joint. */
-    public enum Ends { HOLD, JOINT }
+    /**
+     * Positions of the upper arm: elevated so far, and turned out at least so far; in degrees.
+     */
+    public record Position(double elevationFrom, double elevationTo, double rotationFrom) {
+
+        public boolean includes(Reach reach) {
+            return reach.elevation() >= elevationFrom && reach.elevation() <= elevationTo && reach.rotation() >= rotationFrom;
+        }
+    }
+
+    /** What a stop ends: the hold, all further provocation of the joint, or that and whatever brings the arm into the position. */
+    public enum Ends { HOLD, JOINT, POSITION }
 }

@@ -37,15 +37,31 @@ final class ConductReader {
         }));
         List<Conduct.Stop> stops = new ArrayList<>();
         for (SourceNode stop : node.list("stops")) {
-            stop.allowing("when", "ends", "spares", "because");
+            stop.allowing("when", "ends", "spares", "position", "because");
             if (!(rules.rule(stop.child("when")) instanceof Rule.In when) || when.side() != Answers.Asked.THIS) {
                 throw stop.child("when").fault("allowed: 'is' or 'in' about one part of this side");
             }
-            stops.add(new Conduct.Stop(when.part(), when.values(), stop.oneOf("ends", Conduct.Ends.class),
-                    stop.list("spares").stream().map(spared -> Known.named(spared, TestId::of)).collect(Collectors.toUnmodifiableSet()), rules.phrase(stop.child("because"))));
+            Optional<Conduct.Position> position = stop.optionalChild("position").map(ConductReader::position);
+            Conduct.Ends ends = stop.oneOf("ends", Conduct.Ends.class);
+            if ((ends == Conduct.Ends.POSITION) != position.isPresent()) {
+                throw stop.fault("a stop that ends a position says which, and no other does; allowed: 'position' with 'ends: position'");
+            }
+            stops.add(new Conduct.Stop(when.part(), when.values(), ends,
+                    stop.list("spares").stream().map(spared -> Known.named(spared, TestId::of)).collect(Collectors.toUnmodifiableSet()), position, rules.phrase(stop.child("because"))));
         }
         return new Conduct(node.texts("structures"), node.texts("equipment"), node.optionalChild("hold").map(ConductReader::hold), windows, after,
-                onlyWhere, node.list("variants").stream().map(this::variant).toList(), stops);
+                onlyWhere, node.list("variants").stream().map(this::variant).toList(), stops, node.optionalChild("reach").map(ConductReader::reach));
+    }
+
+    private static Conduct.Position position(SourceNode node) {
+        node.allowing("elevation-from", "elevation-to", "rotation-from");
+        double from = node.number("elevation-from", -60, 180);
+        return new Conduct.Position(from, node.number("elevation-to", from, 180), node.number("rotation-from", -100, 120));
+    }
+
+    private static Reach reach(SourceNode node) {
+        node.allowing("elevation", "plane", "rotation");
+        return new Reach(node.number("elevation", -60, 180), node.has("plane") ? node.number("plane", -60, 140) : 0, node.has("rotation") ? node.number("rotation", -100, 120) : 0);
     }
 
     private static Conduct.Hold hold(SourceNode node) {

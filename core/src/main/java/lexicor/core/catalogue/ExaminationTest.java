@@ -57,6 +57,11 @@ public record ExaminationTest(TestId id, String name, String shortName, List<Str
         return conduct.variants().stream().filter(variant -> variant.school().filter(asked -> schools.choice(asked.question()).equals(asked.choice())).isPresent()).findFirst();
     }
 
+    /** How far it takes the upper arm; empty where the content does not say. */
+    public Optional<Reach> reach() {
+        return conduct.reach().or(() -> pose.map(Reach::of));
+    }
+
     /** The windows in which a measure makes some criterion positive, in the order of the criteria. */
     public List<Rule.Window> positiveWindows(String part) {
         return criteria.stream().flatMap(criterion -> criterion.positive().leaves()).filter(Rule.Window.class::isInstance)

@@ -9,18 +9,15 @@ import java.util.Optional;
  * @param expects  typical findings
  * @param against  findings that speak against it
  * @param defining findings without which it is unlikely by definition
- * @param clues    history and observation that shift the start
  * @param rivals   what it is mistaken for, and what separates the two
  * @param settles  what would settle it; empty where nothing is named
  */
-public record Pattern(ConditionId condition, List<Expected> expects, List<Expected> against, List<Expected> defining, List<Shift> clues,
-        List<Rival> rivals, Optional<Settles> settles) {
+public record Pattern(ConditionId condition, List<Expected> expects, List<Expected> against, List<Expected> defining, List<Rival> rivals, Optional<Settles> settles) {
 
     public Pattern {
         expects = List.copyOf(expects);
         against = List.copyOf(against);
         defining = List.copyOf(defining);
-        clues = List.copyOf(clues);
         rivals = List.copyOf(rivals);
     }
 
@@ -31,25 +28,6 @@ public record Pattern(ConditionId condition, List<Expected> expects, List<Expect
      * @param says     the finding in words
      */
     public record Expected(TestId test, CriterionId criterion, boolean positive, String says) {
-    }
-
-    /** How far a clue shifts the start, on the log-odds scale: a working step. */
-    public enum Step {
-        A_LITTLE(0.4), CLEARLY(0.9), A_LITTLE_AGAINST(-0.4), CLEARLY_AGAINST(-0.9);
-
-        private final double logOdds;
-
-        Step(double logOdds) {
-            this.logOdds = logOdds;
-        }
-
-        public double logOdds() {
-            return logOdds;
-        }
-    }
-
-    /** A clue with its step. */
-    public record Shift(Clue clue, Step step) {
     }
 
     /**

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lexicor.core.source.SourceNode;
 
-/** Reads what is expected of a condition, the clues that shift it, its rivals and what would settle it. */
+/** Reads what is expected of a condition, its rivals and what would settle it. */
 final class PatternReader {
 
     private final Known known;
@@ -14,20 +14,15 @@ final class PatternReader {
     }
 
     Pattern read(SourceNode node) {
-        node.allowing("condition", "expects", "against", "defining", "clues", "rivals", "settles");
+        node.allowing("condition", "expects", "against", "defining", "rivals", "settles");
         ConditionId condition = known.condition(node.child("condition"));
-        List<Pattern.Shift> shifts = new ArrayList<>();
-        for (SourceNode shift : node.list("clues")) {
-            shift.allowing("clue", "step");
-            shifts.add(new Pattern.Shift(known.clue(shift.child("clue")), shift.oneOf("step", Pattern.Step.class)));
-        }
         List<Pattern.Rival> rivals = new ArrayList<>();
         for (SourceNode rival : node.list("rivals")) {
             rival.allowing("condition", "tests", "how");
             rivals.add(new Pattern.Rival(known.condition(rival.child("condition")), known.tests(rival, "tests"), rival.text("how")));
         }
         return new Pattern(condition, findings(node, "expects", condition), findings(node, "against", condition), findings(node, "defining", condition),
-                shifts, rivals, node.optionalChild("settles").map(PatternReader::settles));
+                rivals, node.optionalChild("settles").map(PatternReader::settles));
     }
 
     private static Pattern.Settles settles(SourceNode node) {

@@ -38,7 +38,7 @@ public record Retired(Map<TestId, ExaminationTest> tests, Map<ConditionId, Condi
      */
     public static ExaminationTest test(TestId id, String name, Optional<String> successor, List<PartDefinition> parts) {
         String marked = name + successor.map(now -> " (no longer in the library; now: " + now + ")").orElse(MARK);
-        Conduct conduct = new Conduct(List.of(), List.of(), Optional.empty(), List.of(), List.of(), Map.of(), List.of(), List.of());
+        Conduct conduct = new Conduct(List.of(), List.of(), Optional.empty(), List.of(), List.of(), Map.of(), List.of(), List.of(), Optional.empty());
         return new ExaminationTest(id, marked, marked, List.of(), "", Stage.SPECIAL, List.of(""), 0, 0, "retired", new CueCard("", "", "", "", List.of(), ""), conduct, parts, List.of(), Map.of(),
                 List.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty());
     }
@@ -46,6 +46,6 @@ public record Retired(Map<TestId, ExaminationTest> tests, Map<ConditionId, Condi
     /** A condition by its words alone. */
     public static Condition condition(ConditionId id, String name, Optional<String> successor) {
         String marked = name + successor.map(now -> " (no longer in the library; now: " + now + ")").orElse(MARK);
-        return new Condition(id, marked, marked, "", "", Map.of(), Optional.empty(), Optional.empty(), Optional.empty());
+        return new Condition(id, marked, marked, "", "", Map.of(), List.of(), Optional.empty(), Optional.empty());
     }
 }

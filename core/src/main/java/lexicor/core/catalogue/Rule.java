@@ -97,6 +97,19 @@ public sealed interface Rule {
         }
     }
 
+    /** Something was recorded for a part: never unknown. */
+    record Recorded(Answers.Asked side, String part) implements Rule {
+        @Override
+        public Truth truth(Answers answers) {
+            return Truth.of(!answers.choices(side, part).isEmpty() || answers.measure(side, part).isPresent());
+        }
+
+        @Override
+        public Stream<Rule> leaves() {
+            return Stream.of(this);
+        }
+    }
+
     /** A measure lies within [from, to], in the unit of the part. */
     record Window(Answers.Asked side, String part, double from, double to) implements Rule {
         @Override

@@ -12,8 +12,8 @@ import lexicor.core.source.SourceNode;
 /** Reads rules, gates and phrases of one test and refuses parts, answers, positions and schools that are not known. */
 final class RuleReader {
 
-    private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)}");
-    private static final String VOCABULARY = "all, any, at-context, in, is, not, repeated, school, share, side-difference, window";
+    private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)(?:@([a-z0-9-]+))?}");
+    private static final String VOCABULARY = "all, any, at-context, in, is, not, recorded, repeated, school, share, side-difference, window";
 
     private final List<PartDefinition> parts;
     private final SchoolReader schools;
@@ -38,6 +38,7 @@ final class RuleReader {
             case "not" -> new Rule.Not(rule(body));
             case "is" -> is(body);
             case "in" -> in(body);
+            case "recorded" -> recorded(body);
             case "window" -> window(body);
             case "at-context" -> atContext(body);
             case "side-difference" -> sideDifference(body);
@@ -66,7 +67,9 @@ final class RuleReader {
     String phrase(SourceNode node) {
         Matcher named = NAMED_PART.matcher(node.asText());
         while (named.find()) {
-            part(node, named.group(1));
+            if (named.group(2) != null ? !part(node, named.group(1)).taken().positions().contains(named.group(2)) : part(node, named.group(1)) == null) {
+                throw node.fault("'" + named.group(1) + "' is not recorded at '" + named.group(2) + "'; allowed: " + part(node, named.group(1)).taken().positions());
+            }
         }
         return node.asText();
     }
@@ -108,6 +111,12 @@ final class RuleReader {
             throw body.fault("field 'values' is empty; allowed: at least one answer");
         }
         return new Rule.In(side(body), body.text("part"), values);
+    }
+
+    private Rule recorded(SourceNode body) {
+        body.allowing("part", "side");
+        placed(body);
+        return new Rule.Recorded(side(body), body.text("part"));
     }
 
     private Rule window(SourceNode body) {

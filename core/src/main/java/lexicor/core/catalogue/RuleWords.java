@@ -3,6 +3,8 @@ package lexicor.core.catalogue;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /** Says a rule of a test in plain words, so that a clinician can check it without reading the content files. */
@@ -34,11 +36,11 @@ public final class RuleWords {
     private String open(String phrase, Rule rule) {
         String open = phrase;
         for (PartDefinition part : test.parts()) {
-            String place = "{" + part.key() + "}";
-            if (open.contains(place) && part instanceof PartDefinition.Choice) {
+            Pattern place = Pattern.compile("\\{" + part.key() + "(?:@[a-z0-9-]+)?}");
+            if (part instanceof PartDefinition.Choice && place.matcher(open).find()) {
                 return say(rule);
             }
-            open = open.replace(place, "so many" + (unit(part.key()).equals("°") ? " degrees" : unit(part.key())));
+            open = place.matcher(open).replaceAll(Matcher.quoteReplacement("so many" + (unit(part.key()).equals("°") ? " degrees" : unit(part.key()))));
         }
         return open;
     }
@@ -61,6 +63,9 @@ public final class RuleWords {
                 return other(in.side()) + label(in.part());
             }
             return other(in.side()) + label(in.part()) + " “" + in.values().stream().map(value -> option(in.part(), value)).sorted().collect(Collectors.joining("” or “")) + "”";
+        }
+        if (rule instanceof Rule.Recorded recorded) {
+            return other(recorded.side()) + label(recorded.part()) + " recorded";
         }
         if (rule instanceof Rule.Window window) {
             return other(window.side()) + label(window.part()) + " " + number(window.from()) + " to " + number(window.to()) + unit(window.part());

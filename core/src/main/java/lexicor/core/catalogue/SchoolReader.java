@@ -11,6 +11,10 @@ final class SchoolReader {
 
     private final Map<String, Schools.Question> questions = new LinkedHashMap<>();
 
+    SchoolReader(List<Schools.Question> known) {
+        known.forEach(question -> questions.put(question.id(), question));
+    }
+
     SchoolReader(SourceNode root) {
         for (SourceNode node : root.items()) {
             node.allowing("id", "question", "usual", "choices");

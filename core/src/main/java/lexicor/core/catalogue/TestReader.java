@@ -33,7 +33,7 @@ final class TestReader {
 
     ExaminationTest read(SourceNode node) {
         node.allowing("id", "name", "short", "aliases", "region", "stage", "positions", "seconds", "provocation", "review", "card", "structures",
-                "equipment", "hold", "windows", "after", "only-where", "variants", "stops", "pose", "hand", "place", "records", "well-side", "nothing", "usual", "criteria",
+                "equipment", "hold", "windows", "after", "only-where", "variants", "stops", "reach", "pose", "hand", "place", "records", "well-side", "nothing", "usual", "criteria",
                 "gates", "reads", "also-in");
         CueCard card = card(node.child("card"));
         List<PartDefinition> parts = new ArrayList<>();

@@ -27,7 +27,7 @@ import lexicor.core.catalogue.Truth;
  */
 public final class ResponseReader {
 
-    private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)}");
+    private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)(?:@([a-z0-9-]+))?}");
 
     private static final String TWO_ENTRIES = "recorded differently on two devices: choose which one holds";
 
@@ -115,13 +115,16 @@ public final class ResponseReader {
 
     /** Puts the recorded values where a phrase names a part. */
     private String fill(String phrase, Attempt attempt) {
-        return NAMED_PART.matcher(phrase).replaceAll(named -> Matcher.quoteReplacement(value(attempt, named.group(1))));
+        return NAMED_PART.matcher(phrase).replaceAll(named -> Matcher.quoteReplacement(value(attempt, named.group(1), named.group(2))));
     }
 
-    private String value(Attempt attempt, String key) {
+    private String value(Attempt attempt, String key, String position) {
         for (Part part : attempt.parts()) {
+            if (position != null && !part.context().position().equals(position)) {
+                continue;
+            }
             if (part.key().equals(key) && part instanceof Part.Measured measured) {
-                return Math.round(measured.value()) + measured.unit();
+                return Math.round(measured.value()) + (measured.unit().equals("°") ? "" : " ") + measured.unit();
             }
             if (part.key().equals(key) && part instanceof Part.Chosen chosen
                     && test.part(key).orElseThrow() instanceof PartDefinition.Choice choice) {

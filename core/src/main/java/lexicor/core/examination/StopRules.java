@@ -12,7 +12,7 @@ import lexicor.core.catalogue.TestId;
 
 /**
  * What an answer closes. Once a test was answered as one of its stops says, no test that provokes the same joint as much
- * or in the same way is begun; what relieves that very answer (relocation, of apprehension) stays open, and what was done
+ * or in the same way, or that brings the arm back to where it was, is begun; what relieves that very answer (relocation, of apprehension) stays open, and what was done
  * stays done.
  */
 public final class StopRules {
@@ -36,12 +36,18 @@ public final class StopRules {
     /** The tests that a stop of {@code test} closes; empty where it ends nothing but a hold. */
     public Set<TestId> closes(ExaminationTest test, Conduct.Stop stop) {
         return stop.ends() == Conduct.Ends.HOLD ? Set.of()
-                : catalogue.tests().values().stream().filter(other -> provokesAlike(test, other) && !stop.spares().contains(other.id())).map(ExaminationTest::id).collect(Collectors.toUnmodifiableSet());
+                : catalogue.tests().values().stream().filter(other -> (provokesAlike(test, other) || comesBack(test, stop, other)) && !stop.spares().contains(other.id())).map(ExaminationTest::id).collect(Collectors.toUnmodifiableSet());
     }
 
     private static boolean provokesAlike(ExaminationTest test, ExaminationTest other) {
         boolean asMuch = other.provocation() >= FRIGHTENS || other.provocation() >= MAY_HURT && other.stage() == test.stage();
         return !other.id().equals(test.id()) && other.region().equals(test.region()) && asMuch;
+    }
+
+    /** Whether a test that may hurt brings the arm where the stop was. */
+    private static boolean comesBack(ExaminationTest test, Conduct.Stop stop, ExaminationTest other) {
+        return !other.id().equals(test.id()) && other.region().equals(test.region()) && other.provocation() >= MAY_HURT
+                && stop.position().isPresent() && other.reach().filter(stop.position().get()::includes).isPresent();
     }
 
     /** Every test that the answers on {@code side} have closed and that was not done before; the latest stop gives the reason. */

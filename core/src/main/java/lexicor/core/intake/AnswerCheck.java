@@ -65,7 +65,7 @@ public final class AnswerCheck {
         }
         return switch (answer.kind()) {
             case "zone" -> values(answer, form.zonesOf(region).stream().map(IntakeForm.Zone::id).toList(), true);
-            case "pain-areas", "tingling-areas" -> values(answer, form.drawingsOf(region).stream().flatMap(drawing -> drawing.areas().keySet().stream()).toList(), true);
+            case "pain-areas", "tingling-areas" -> values(answer, withNone(form.drawingsOf(region).stream().flatMap(drawing -> drawing.areas().keySet().stream()).toList()), true);
             case IntakeFolder.RED_FLAGS -> values(answer, withNone(catalogue.redFlagsOf(region).stream().map(flag -> flag.id()).toList()), true);
             case IntakeFolder.FACTS -> values(answer, withNone(factsOf(region)), true);
             case "fact-date" -> about(answer, factsOf(region)).or(() -> day(answer));
@@ -98,6 +98,9 @@ public final class AnswerCheck {
     }
 
     private Optional<Fault> question(String region, IntakeForm.Question question, Answer answer) {
+        if (question.words()) {
+            return reason(answer);
+        }
         if (question.scale().isPresent()) {
             IntakeForm.Scale scale = question.scale().get();
             double number = answer.number().orElse(Double.NaN);

@@ -22,6 +22,8 @@ public final class IntakeFolder {
 
     static final String RED_FLAGS = "red-flags";
     static final String FACTS = "facts";
+    static final String LOAD = "load";
+    static final String NO_TINGLING = "tingling-areas:" + IntakeForm.NONE;
 
     private final Catalogue catalogue;
     private final IntakeForm form;
@@ -40,14 +42,20 @@ public final class IntakeFolder {
      * @param today     the day of the examination
      */
     public IntakeState fold(String region, Told told, OptionalInt birthYear, LocalDate today) {
+        return fold(region, told, Person.born(birthYear), today);
+    }
+
+    /** The same of somebody of whom the case says more. */
+    public IntakeState fold(String region, Told told, Person person, LocalDate today) {
         List<IntakeState.Fault> faults = new ArrayList<>();
-        Map<String, Boolean> clues = clues(region, told, birthYear, today);
+        Map<String, Boolean> clues = clues(region, told, person.birthYear(), today);
         contradictions(region, told, faults);
         Set<String> zones = new LinkedHashSet<>(told.values("zone"));
         form.zonesOf(region).stream().filter(zone -> zone.clue().isPresent() && clues.getOrDefault(zone.clue().get(), false)).forEach(zone -> zones.add(zone.id()));
         List<LockFinding> facts = facts(region, told, today, faults);
+        Set<String> assumed = told.values(LOAD).isEmpty() ? form.story().loadsOf(person.occupation(), region) : Set.of();
         return new IntakeState(clues, zones, inZone(region, zones), screen(region, told), facts, lockCheck.locked(facts, today), overrides(told), own(told),
-                width(told), schools(told), faults);
+                width(told), schools(told), new StoryListener(form).listen(region, told, person, facts, assumed, today), assumed, faults);
     }
 
     private Map<String, Boolean> clues(String region, Told told, OptionalInt birthYear, LocalDate today) {

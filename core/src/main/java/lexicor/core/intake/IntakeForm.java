@@ -8,6 +8,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.story.StoryTable;
+import lexicor.core.story.Weeks;
 import lexicor.core.examination.Answer;
 
 /**
@@ -17,8 +19,9 @@ import lexicor.core.examination.Answer;
  * @param zones    where it may hurt, by region
  * @param drawings where pain and tingling can be painted
  * @param follows  facts that follow from answers
+ * @param story    what the answers do to the starting chances
  */
-public record IntakeForm(String revision, List<Zone> zones, List<Drawing> drawings, List<Question> questions, List<Follows> follows) {
+public record IntakeForm(String revision, List<Zone> zones, List<Drawing> drawings, List<Question> questions, List<Follows> follows, StoryTable story) {
 
     /** The answer that says none of the options holds. */
     public static final String NONE = "none";
@@ -58,8 +61,11 @@ public record IntakeForm(String revision, List<Zone> zones, List<Drawing> drawin
      * @param none    words of the answer that none holds; empty where there is no such answer
      * @param scale   whole numbers allowed; empty for options
      * @param again   whether a re-examination asks it anew
+     * @param words   whether it is answered in free words
+     * @param where   answers to other questions of which one has to hold for it to make sense; empty where it always does
      */
-    public record Question(String id, String ask, List<Option> options, boolean many, Optional<String> none, Optional<Scale> scale, boolean again) {
+    public record Question(String id, String ask, List<Option> options, boolean many, Optional<String> none, Optional<Scale> scale, boolean again, boolean words,
+            Map<String, List<String>> where) {
 
         /** The options that are offered for a region. */
         public List<Option> options(String region) {
@@ -77,8 +83,12 @@ public record IntakeForm(String revision, List<Zone> zones, List<Drawing> drawin
      * @param regions where it is offered; empty for everywhere
      * @param clues   that hold with it
      * @param notWith answers to other questions that contradict it, by question
+     * @param implies clues of the story that hold with it beside its own
+     * @param weeks   how long ago it says that something began; empty where it does not
+     * @param where   answers to other questions of which one has to hold for it to make sense; empty where it always does
      */
-    public record Option(String value, String label, List<String> regions, List<String> clues, Map<String, List<String>> notWith) {
+    public record Option(String value, String label, List<String> regions, List<String> clues, Map<String, List<String>> notWith, List<String> implies, Optional<Weeks> weeks,
+            Map<String, List<String>> where) {
     }
 
     /** A fact that holds when a scale reaches a value and all given options hold. */
@@ -89,6 +99,11 @@ public record IntakeForm(String revision, List<Zone> zones, List<Drawing> drawin
             return value.isPresent() && value.getAsInt() >= from
                     && and.entrySet().stream().allMatch(entry -> told.values(entry.getKey()).stream().anyMatch(entry.getValue()::contains));
         }
+    }
+
+    /** Ids of everything that a story can tell. */
+    public Set<String> clues() {
+        return story.labels().keySet();
     }
 
     /** The names of all zones. */
@@ -108,7 +123,7 @@ public record IntakeForm(String revision, List<Zone> zones, List<Drawing> drawin
 
     /** The questions that have something to answer for a region. */
     public List<Question> questionsOf(String region) {
-        return questions.stream().filter(question -> question.scale().isPresent() || !question.options(region).isEmpty()).toList();
+        return questions.stream().filter(question -> question.scale().isPresent() || question.words() || !question.options(region).isEmpty()).toList();
     }
 
     /** Whether a re-examination begins with this answer: not what is asked anew, nor what was decided about one visit. */

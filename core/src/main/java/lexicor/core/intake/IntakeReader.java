@@ -8,12 +8,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Routine;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Lock;
 import lexicor.core.source.Fingerprint;
 import lexicor.core.source.SourceNode;
+import lexicor.core.story.StoryReader;
+import lexicor.core.story.StoryTable;
+import lexicor.core.story.Weeks;
 
 /** Reads the form of the intake and checks it against the catalogue; a fault names file, line, field and what is allowed. */
 public final class IntakeReader {
@@ -29,10 +33,27 @@ public final class IntakeReader {
     }
 
     static IntakeForm shipped(Catalogue catalogue) {
-        return read(catalogue, SourceNode.resourceText("/lexicor/catalogue/" + FILE));
+        String text = SourceNode.resourceText("/lexicor/catalogue/" + FILE);
+        IntakeForm form = read(catalogue, text);
+        StoryTable story = StoryReader.shipped(catalogue, toldClues(catalogue, form), areas(form));
+        return new IntakeForm(Fingerprint.of(List.of(text, story.revision())), form.zones(), form.drawings(), form.questions(), form.follows(), story);
     }
 
-    /** A form from other text. */
+    /** Words of everything that can be told, by the clue that it is. */
+    public static Map<String, String> toldClues(Catalogue catalogue, IntakeForm form) {
+        Map<String, String> told = new LinkedHashMap<>();
+        form.questions().forEach(question -> question.options().forEach(option -> told.put(question.id() + ":" + option.value(), option.label())));
+        catalogue.locks().forEach(lock -> lock.facts().forEach(fact -> told.put(IntakeFolder.FACTS + ":" + fact.id(), fact.label())));
+        told.put(IntakeFolder.NO_TINGLING, "No tingling");
+        return told;
+    }
+
+    /** Ids of the areas that can be painted. */
+    public static Set<String> areas(IntakeForm form) {
+        return form.drawings().stream().flatMap(drawing -> drawing.areas().keySet().stream()).collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    /** A form from other text, in which no story moves a start. */
     public static IntakeForm read(Catalogue catalogue, String text) {
         return new IntakeReader(catalogue).read(text);
     }
@@ -43,14 +64,16 @@ public final class IntakeReader {
         for (SourceNode question : root.list("questions")) {
             for (SourceNode option : question.list("options")) {
                 option.optionalChild("not-with").ifPresent(node -> requireAnswers(node, questions));
+                option.optionalChild("where").ifPresent(node -> requireAnswers(node, questions));
             }
+            question.optionalChild("where").ifPresent(node -> requireAnswers(node, questions));
         }
         requireOnce(root.list("questions"), "id");
         requireOnce(root.list("zones"), "zone");
         requireZonesOfRoutines(root.child("zones"));
         return new IntakeForm(Fingerprint.of(List.of(text)), root.list("zones").stream().map(this::zone).toList(),
                 root.list("areas").stream().map(this::drawing).toList(), questions,
-                root.list("follows").stream().map(node -> follows(node, questions)).toList());
+                root.list("follows").stream().map(node -> follows(node, questions)).toList(), StoryTable.NONE);
     }
 
     private static void requireOnce(List<SourceNode> nodes, String field) {
@@ -92,7 +115,7 @@ public final class IntakeReader {
     }
 
     private IntakeForm.Question question(SourceNode node) {
-        node.allowing("id", "ask", "options", "many", "none", "scale", "again");
+        node.allowing("id", "ask", "options", "many", "none", "scale", "again", "words", "where");
         List<IntakeForm.Option> options = node.list("options").stream().map(this::option).toList();
         requireOnce(node.list("options"), "is");
         Optional<IntakeForm.Scale> scale = node.optionalChild("scale").map(each -> {
@@ -100,11 +123,12 @@ public final class IntakeReader {
             int from = each.whole("from", 0, 1000);
             return new IntakeForm.Scale(from, each.whole("to", from + 1, 1000));
         });
-        if (scale.isPresent() != options.isEmpty()) {
-            throw node.fault("question '" + node.text("id") + "' has " + (options.isEmpty() ? "neither" : "both") + "; allowed: options or a scale");
+        boolean words = yes(node, "words");
+        if ((scale.isPresent() ? 1 : 0) + (options.isEmpty() ? 0 : 1) + (words ? 1 : 0) != 1) {
+            throw node.fault("question '" + node.text("id") + "' has none or several of options, a scale and words; allowed: one of them");
         }
         return new IntakeForm.Question(node.text("id"), node.text("ask"), options, yes(node, "many"), node.optionalChild("none").map(SourceNode::asText), scale,
-                yes(node, "again"));
+                yes(node, "again"), words, answers(node, "where"));
     }
 
     private static boolean yes(SourceNode node, String field) {
@@ -116,10 +140,20 @@ public final class IntakeReader {
     }
 
     private IntakeForm.Option option(SourceNode node) {
-        node.allowing("is", "label", "regions", "clues", "not-with");
-        Map<String, List<String>> notWith = new LinkedHashMap<>();
-        node.optionalChild("not-with").ifPresent(other -> other.fields().keySet().forEach(question -> notWith.put(question, other.texts(question))));
-        return new IntakeForm.Option(node.text("is"), node.text("label"), regions(node), node.list("clues").stream().map(this::clue).toList(), notWith);
+        node.allowing("is", "label", "regions", "clues", "not-with", "implies", "weeks", "where");
+        Optional<Weeks> weeks = node.optionalChild("weeks").map(each -> {
+            each.allowing("from", "to");
+            int from = each.whole("from", 0, Weeks.OLDEST);
+            return new Weeks(from, each.has("to") ? each.whole("to", from, Weeks.OLDEST) : Weeks.OLDEST);
+        });
+        return new IntakeForm.Option(node.text("is"), node.text("label"), regions(node), node.list("clues").stream().map(this::clue).toList(), answers(node, "not-with"),
+                node.texts("implies"), weeks, answers(node, "where"));
+    }
+
+    private static Map<String, List<String>> answers(SourceNode node, String field) {
+        Map<String, List<String>> answers = new LinkedHashMap<>();
+        node.optionalChild(field).ifPresent(other -> other.fields().keySet().forEach(question -> answers.put(question, other.texts(question))));
+        return answers;
     }
 
     private IntakeForm.Follows follows(SourceNode node, List<IntakeForm.Question> questions) {

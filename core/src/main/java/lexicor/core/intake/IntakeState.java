@@ -9,6 +9,7 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Lock;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.story.HeardStory;
 
 /**
  * Where an intake stands: what follows from everything told so far.
@@ -22,11 +23,13 @@ import lexicor.core.catalogue.TestId;
  * @param own       chances that the therapist set
  * @param width     how sure the therapist is of the starts
  * @param schools   schools that this examination changes, by question
+ * @param story     what was told, as the starts ask for it
+ * @param assumed   loads taken from the occupation, since nobody was asked about loads
  * @param faults    answers that contradict each other or cannot be; they are kept as they were given
  */
 public record IntakeState(Map<String, Boolean> clues, Set<String> zones, Set<ConditionId> inZone, SafetyScreen screen, List<LockFinding> facts,
         Map<TestId, List<LockedTest>> locked, Map<TestId, Override> overrides, Map<ConditionId, Double> own, StartingOdds.Width width,
-        Map<String, String> schools, List<Fault> faults) {
+        Map<String, String> schools, HeardStory story, Set<String> assumed, List<Fault> faults) {
 
     /** A decision against a lock, kept with the record. */
     public record Override(String by, Instant at, String reason) {

@@ -68,8 +68,8 @@ final class Pass {
     }
 
     private boolean shifted(Pattern.Clue clue, ConditionId condition) {
-        return visit.clues().getOrDefault(clue.id(), false) && !evidence.weighsClue(clue.id(), condition) && pattern(condition)
-                .map(pattern -> pattern.clues().stream().anyMatch(shift -> shift.clue().id().equals(clue.id()))).orElse(false);
+        Visit.Start start = visit.starts().get(condition);
+        return start != null && start.movedBy().contains(clue.id());
     }
 
     private Optional<Pattern> pattern(ConditionId condition) {

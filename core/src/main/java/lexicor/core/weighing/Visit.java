@@ -3,6 +3,7 @@ package lexicor.core.weighing;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
@@ -26,9 +27,15 @@ public record Visit(String region, Setting setting, Map<ConditionId, Start> star
      *
      * @param chance    within (0, 1)
      * @param deviation how unsure it is: standard deviation on the logit, above 0
+     * @param movedBy   the catalogue's clues that have moved it, so that no set counts them again
      */
-    public record Start(double chance, double deviation) {
+    public record Start(double chance, double deviation, Set<String> movedBy) {
+        public Start(double chance, double deviation) {
+            this(chance, deviation, Set.of());
+        }
+
         public Start {
+            movedBy = Set.copyOf(movedBy);
             if (!(chance > 0 && chance < 1)) {
                 throw new IllegalArgumentException("chance is " + chance + "; allowed: within 0 and 1");
             }

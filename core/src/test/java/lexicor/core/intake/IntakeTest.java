@@ -9,14 +9,19 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
+import java.util.stream.Collectors;
+import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.RedFlag;
+import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
+import lexicor.core.story.HeardStory;
 import lexicor.core.intake.SafetyScreen.Release;
 import lexicor.core.intake.SafetyScreen.State;
 import lexicor.core.intake.StartingOdds.Moved;
@@ -111,40 +116,49 @@ class IntakeTest {
     @Nested
     class Starting_odds {
 
-        private final StartingOdds odds = new StartingOdds(CATALOGUE, EvidenceReader.shipped(CATALOGUE));
+        private final StartingOdds odds = new StartingOdds(CATALOGUE, EvidenceReader.shipped(CATALOGUE), IntakeForm.shipped(CATALOGUE).story());
 
-        private Start start(String condition, Set<String> clues, boolean inZone, Map<ConditionId, Double> own) {
+        private HeardStory heard(String... clues) {
+            return new HeardStory(Stream.of(clues).collect(Collectors.toMap(clue -> clue, clue -> true)), Optional.empty(), Optional.empty());
+        }
+
+        private Start start(String condition, HeardStory heard, Set<String> clues, boolean inZone, Map<ConditionId, Double> own) {
             Condition known = CATALOGUE.condition(ConditionId.of(condition));
-            return odds.of(List.of(known), new Story(StartingOdds.shippedEstimates(List.of(known), Setting.FIRST_CONTACT), inZone ? Set.of(known.id()) : Set.of(), clues, own)).get(0);
+            return odds.of(List.of(known), new Story(StartingOdds.shippedEstimates(List.of(known), Setting.FIRST_CONTACT), inZone ? Set.of(known.id()) : Set.of(), heard, clues, Map.of(), own)).get(0);
+        }
+
+        private Start start(String condition, String... clues) {
+            return start(condition, heard(clues), Set.of(), true, Map.of());
         }
 
         @Test
         void nothing_told_leaves_the_working_estimate() {
-            assertThat(start("acj", Set.of(), true, Map.of()).chance()).isCloseTo(0.12, within(1e-12));
+            assertThat(start("acj").chance()).isCloseTo(0.12, within(1e-12));
         }
 
         @Test
-        void a_clue_shifts_by_a_visible_step() {
-            Start start = start("frozen-shoulder", Set.of("diabetes", "stiff-sleepless", "overhead"), true, Map.of());
-            assertThat(start.moved()).extracting(Moved::by).containsExactlyInAnyOrder("Diabetes", "Stiff, and loses sleep over it");
+        void what_was_told_shifts_by_visible_steps_and_of_a_group_the_strongest_once() {
+            Start start = start("frozen-shoulder", "clues:diabetes", "clues:thyroid", "stiffness:stiff-sleepless", "clues:cannot-turn-out", "mechanism:overhead");
+            assertThat(start.moved()).extracting(Moved::by).containsExactlyInAnyOrder("Diabetes", "Stiff, loses sleep over it");
             double before = Math.log(0.1 / 0.9);
-            assertThat(start.chance()).isCloseTo(1 / (1 + Math.exp(-(before + 0.8))), within(1e-12));
+            assertThat(start.chance()).isCloseTo(1 / (1 + Math.exp(-(before + 2 * Math.log(2.5)))), within(1e-12));
         }
 
         @Test
         void a_clue_with_published_accuracy_is_evidence_and_no_shift() {
-            assertThat(start("cuff-tear-any", Set.of("night-pain"), true, Map.of()).moved()).isEmpty();
-            assertThat(start("cuff-tear-full", Set.of("night-pain"), true, Map.of()).moved()).extracting(Moved::logOdds).containsExactly(0.4);
+            Start start = start("cuff-tear-any", heard("night:lying-on-it"), Set.of("night-pain"), true, Map.of());
+            assertThat(start.moved()).isEmpty();
+            assertThat(start.weighedLater()).containsExactly("Pain at night");
         }
 
         @Test
         void outside_the_zone_a_condition_starts_at_a_tenth() {
-            assertThat(start("cervical-radiculopathy", Set.of(), false, Map.of()).chance()).isCloseTo(0.01, within(1e-12));
+            assertThat(start("cervical-radiculopathy", heard(), Set.of(), false, Map.of()).chance()).isCloseTo(0.01, within(1e-12));
         }
 
         @Test
         void the_therapists_own_chance_stands_and_the_steps_stay_to_be_seen() {
-            Start start = start("frozen-shoulder", Set.of("diabetes"), true, Map.of(ConditionId.of("frozen-shoulder"), 0.4));
+            Start start = start("frozen-shoulder", heard("clues:diabetes"), Set.of(), true, Map.of(ConditionId.of("frozen-shoulder"), 0.4));
             assertThat(start.chance()).isCloseTo(0.4, within(1e-12));
             assertThat(start.moved()).hasSize(1);
             assertThat(start.estimate()).isEqualTo(0.10);
@@ -152,14 +166,29 @@ class IntakeTest {
 
         @Test
         void a_start_that_needs_a_story_waits_for_it() {
-            assertThat(start("shoulder-fracture", Set.of(), true, Map.of()).inactive()).hasValue("After an injury");
-            assertThat(start("shoulder-fracture", Set.of("after-injury"), true, Map.of()).inactive()).isEmpty();
+            assertThat(start("shoulder-fracture").inactive()).hasValue("after an injury, or seizure or electric shock");
+            assertThat(start("shoulder-fracture", heard(), Set.of("seizure"), true, Map.of()).inactive()).isEmpty();
+        }
+
+        @Test
+        void what_cannot_be_in_a_story_is_left_out_with_the_reason() {
+            assertThat(start("shoulder-fracture", heard("onset:slowly"), Set.of("after-injury"), true, Map.of()).inactive()).hasValue("No fresh fracture or dislocation without an event");
+        }
+
+        @Test
+        void a_wider_condition_never_starts_below_a_narrower_one() {
+            List<Condition> cuff = Stream.of("subacromial-pain", "cuff-tear-any", "cuff-tear-full", "supraspinatus-tear").map(ConditionId::of).map(CATALOGUE::condition).toList();
+            HeardStory old = new HeardStory(Map.of("onset:injury", true, "clues:felt-weak", true), Optional.of(new Pattern.Ages(78, 79)), Optional.empty());
+            List<Start> starts = odds.of(cuff, new Story(StartingOdds.shippedEstimates(cuff, Setting.FIRST_CONTACT), Set.copyOf(cuff.stream().map(Condition::id).toList()), old, Set.of(), Map.of(), Map.of()));
+            assertThat(starts.get(0).chance()).isGreaterThanOrEqualTo(starts.get(1).chance());
+            assertThat(starts.get(1).chance()).isGreaterThanOrEqualTo(starts.get(2).chance());
+            assertThat(starts.get(2).chance()).isGreaterThanOrEqualTo(starts.get(3).chance());
         }
 
         @Test
         void unknown_clues_and_impossible_chances_are_refused() {
-            assertThatThrownBy(() -> start("acj", Set.of("moon"), true, Map.of())).hasMessageContaining("clue 'moon' is not known; allowed: [after-blow");
-            assertThatThrownBy(() -> start("acj", Set.of(), true, Map.of(ConditionId.of("acj"), 1.0))).hasMessageContaining("prior is 1.0");
+            assertThatThrownBy(() -> start("acj", heard(), Set.of("moon"), true, Map.of())).hasMessageContaining("clue 'moon' is not known; allowed: [after-blow");
+            assertThatThrownBy(() -> start("acj", heard(), Set.of(), true, Map.of(ConditionId.of("acj"), 1.0))).hasMessageContaining("prior is 1.0");
         }
     }
 }

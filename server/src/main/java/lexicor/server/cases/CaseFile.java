@@ -9,6 +9,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import lexicor.core.intake.Person;
 import org.hibernate.envers.AuditTable;
 import org.hibernate.envers.Audited;
 import org.hibernate.envers.NotAudited;
@@ -36,6 +37,10 @@ public class CaseFile {
     @Column(nullable = false)
     private String occupation;
 
+    @Enumerated(EnumType.STRING)
+    @Column(columnDefinition = "varchar(10)")
+    private Person.Sex sex;
+
     @NotAudited
     @Column(nullable = false, updatable = false)
     private Instant createdAt;
@@ -58,6 +63,7 @@ public class CaseFile {
         this.name = details.name() == null || details.name().isBlank() ? null : details.name().strip();
         this.birthYear = details.birthYear();
         this.dominance = details.dominance();
+        this.sex = details.sex();
         this.occupation = details.occupation() == null ? "" : details.occupation().strip();
     }
 
@@ -84,6 +90,11 @@ public class CaseFile {
     /** Empty where nobody said. */
     public String occupation() {
         return occupation;
+    }
+
+    /** Empty where nobody said, or it is neither. */
+    public Optional<Person.Sex> sex() {
+        return Optional.ofNullable(sex);
     }
 
     public Instant createdAt() {

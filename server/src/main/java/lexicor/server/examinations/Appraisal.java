@@ -1,7 +1,6 @@
 package lexicor.server.examinations;
 
 import java.util.Comparator;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,16 +9,11 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.RecordId;
-import lexicor.core.examination.History;
-import lexicor.core.examination.OtherSide;
-import lexicor.core.examination.ResponseReader;
 import lexicor.core.examination.TestReading;
-import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.ClusterCount;
 import lexicor.core.weighing.Contest;
 import lexicor.core.weighing.Foresight;
@@ -44,12 +38,12 @@ class Appraisal {
     private final Evidence evidence;
     private final Weighing weighing;
     private final TestStates states;
-    private final VisitIntake intake;
+    private final Assessments assessments;
     private final PathwayGuide pathways;
 
-    Appraisal(Catalogue catalogue, Evidence evidence, Weighing weighing, TestStates states, VisitIntake intake, PathwayGuide pathways) {
+    Appraisal(Catalogue catalogue, Evidence evidence, Weighing weighing, TestStates states, Assessments assessments, PathwayGuide pathways) {
         this.pathways = pathways;
-        this.intake = intake;
+        this.assessments = assessments;
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.weighing = weighing;
@@ -61,14 +55,13 @@ class Appraisal {
     }
 
     Stage stage(ExaminationService.Recorded recorded) {
-        IntakeState told = intake.of(recorded);
-        List<TestReading> readings = readings(recorded.row(), recorded.history(), told);
-        OpenTests open = openTests(recorded, told, readings);
-        List<TestReading> counted = readings.stream().filter(reading -> reading.answered() || open.offered(reading.test())).toList();
+        Assessment here = assessments.of(recorded);
+        OpenTests open = here.open();
+        List<TestReading> counted = here.readings().stream().filter(reading -> reading.answered() || open.offered(reading.test())).toList();
         int total = counted.size();
         int done = (int) counted.stream().filter(reading -> reading.complete() || open.closed(reading.test())).count();
-        boolean touched = readings.stream().anyMatch(TestReading::answered);
-        VisitState state = switch (told.screen().state()) {
+        boolean touched = here.readings().stream().anyMatch(TestReading::answered);
+        VisitState state = switch (here.told().screen().state()) {
             case SUSPENDED -> VisitState.SUSPENDED;
             case NOT_YET_ASKED -> touched ? VisitState.TESTING : VisitState.BEGUN;
             case OPEN -> !touched ? VisitState.SCREENED : done == total ? VisitState.DONE : VisitState.TESTING;
@@ -79,39 +72,23 @@ class Appraisal {
         return new Stage(touched && done == total && state == VisitState.TESTING ? VisitState.DONE : state, done, total);
     }
 
-    /** The readings of the region's tests in the order of the routine, then of any others that were done. */
-    List<TestReading> readings(ExaminationRow row, History history, IntakeState told) {
-        Schools schools = intake.schools(row, told);
-        OtherSide other = row.otherSideInvolved() ? OtherSide.INVOLVED : OtherSide.WELL;
-        Set<TestId> tests = new LinkedHashSet<>(catalogue.routine(row.region()).order(told.zones()));
-        tests.addAll(history.tests());
-        return tests.stream().map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other)).toList();
-    }
-
-    Ranking ranking(ExaminationRow row, IntakeState told, List<TestReading> readings) {
-        return weighing.weigh(intake.visit(row, told), readings, row.seed());
-    }
-
     /** The whole of it for the page. */
     WeighingJson weigh(ExaminationService.Recorded recorded) {
         ExaminationRow row = recorded.row();
-        IntakeState told = intake.of(recorded);
-        Visit visit = intake.visit(row, told);
-        List<TestReading> readings = readings(row, recorded.history(), told);
-        Ranking ranking = weighing.weigh(visit, readings, row.seed());
+        Assessment here = assessments.of(recorded);
+        Ranking ranking = here.ranking();
         Optional<TestId> last = recorded.history().lastTest();
-        Map<ConditionId, Double> previous = last.map(test -> weighing.chances(visit, readings(row, recorded.history().without(test), told))).orElse(Map.of());
-        OpenTests open = openTests(recorded, told, readings);
-        Set<TestId> doable = open.of(row.region(), readings);
-        List<TestValue> ahead = ahead(recorded, doable, visit, readings);
-        Schools schools = intake.schools(row, told);
-        List<TestId> order = catalogue.routine(row.region()).order(told.zones());
+        Map<ConditionId, Double> previous = last.map(test -> weighing.chances(here.visit(), assessments.without(recorded, test).readings())).orElse(Map.of());
+        OpenTests open = here.open();
+        Set<TestId> doable = open.of(row.region(), here.readings());
+        List<TestValue> ahead = ahead(recorded, doable, here.visit(), here.readings());
+        List<TestId> order = catalogue.routine(row.region()).order(here.told().zones());
         return new WeighingJson(recorded.lastNumber(), last.map(TestId::value).orElse(null),
-                states(recorded, told, schools, open, readings),
-                SafetyJson.of(told.screen()),
-                ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.getOrDefault(standing.condition().id(), standing.now()), visit.assumptions().thresholds(), catalogue)).toList(),
+                states(recorded, here),
+                SafetyJson.of(here.told().screen()),
+                ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.getOrDefault(standing.condition().id(), standing.now()), here, catalogue)).toList(),
                 ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, Set.copyOf(order)),
-                pathways.states(recorded, told, open, readings, ahead, ranking, visit.assumptions().thresholds()),
+                pathways.states(recorded, here.told(), open, here.readings(), ahead, ranking, here.thresholds()),
                 Contest.of(ranking, catalogue, doable::contains).map(contest -> ContestJson.of(contest, catalogue)).orElse(null), order.stream().map(TestId::value).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
     }
 
@@ -123,16 +100,12 @@ class Appraisal {
     }
 
     /** The tests of the order and those done, then those beyond that are closed, wait for another, or are done in a school's way. */
-    private List<WeighingJson.TestState> states(ExaminationService.Recorded recorded, IntakeState told, Schools schools, OpenTests open, List<TestReading> readings) {
-        Set<TestId> known = readings.stream().map(TestReading::test).collect(Collectors.toSet());
+    private List<WeighingJson.TestState> states(ExaminationService.Recorded recorded, Assessment here) {
+        Set<TestId> known = here.readings().stream().map(TestReading::test).collect(Collectors.toSet());
         Stream<WeighingJson.TestState> beyond = catalogue.beyondRoutine(recorded.row().region()).stream().filter(test -> !known.contains(test))
-                .map(test -> states.of(new TestReading(test, false, List.of()), recorded, told, schools, open))
+                .map(test -> states.of(new TestReading(test, false, List.of()), recorded, here))
                 .filter(state -> state.waits() != null || state.lock() != null || state.variant() != null);
-        return Stream.concat(readings.stream().map(reading -> states.of(reading, recorded, told, schools, open)), beyond).toList();
-    }
-
-    OpenTests openTests(ExaminationService.Recorded recorded, IntakeState told, List<TestReading> readings) {
-        return new OpenTests(catalogue, told, recorded.history(), recorded.row().side(), intake.schools(recorded.row(), told), readings);
+        return Stream.concat(here.readings().stream().map(reading -> states.of(reading, recorded, here)), beyond).toList();
     }
 
     /** Those of the order, and the best beyond it. */
@@ -144,8 +117,8 @@ class Appraisal {
 
     /** The informed condition that stands highest; empty before any finding is weighed. */
     Optional<Weighing.Leader> leader(ExaminationService.Recorded recorded) {
-        IntakeState told = intake.of(recorded);
-        return weighing.leader(intake.visit(recorded.row(), told), readings(recorded.row(), recorded.history(), told));
+        Assessment here = assessments.of(recorded);
+        return weighing.leader(here.visit(), here.readings());
     }
 
     private WeighingJson.ClusterJson cluster(ClusterCount count) {

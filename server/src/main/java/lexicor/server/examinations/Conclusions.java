@@ -34,20 +34,19 @@ class Conclusions {
     private static final int LEADING = 3;
 
     private final Catalogue catalogue;
-    private final Appraisal appraisal;
-    private final VisitIntake intake;
+    private final Assessments assessments;
 
-    Conclusions(Catalogue catalogue, Appraisal appraisal, VisitIntake intake) {
+    Conclusions(Catalogue catalogue, Assessments assessments) {
         this.catalogue = catalogue;
-        this.appraisal = appraisal;
-        this.intake = intake;
+        this.assessments = assessments;
     }
 
     ConclusionJson of(ExaminationService.Recorded recorded) {
-        IntakeState told = intake.of(recorded);
-        Ranking ranking = appraisal.ranking(recorded.row(), told, appraisal.readings(recorded.row(), recorded.history(), told));
+        Assessment here = assessments.of(recorded);
+        IntakeState told = here.told();
+        Ranking ranking = here.ranking();
         Conclusion conclusion = concluded(recorded);
-        Thresholds thresholds = intake.visit(recorded.row(), told).assumptions().thresholds();
+        Thresholds thresholds = here.thresholds();
         return new ConclusionJson(recorded.lastNumber(), conclusion.sureness(),
                 Difference.between(conclusion, ranking, thresholds, catalogue).map(first -> new ConclusionJson.DiffersJson(first.condition().id().value(), first.condition().name(), first.now())).orElse(null),
                 Candidates.inOrder(ranking, thresholds).stream().map(ConditionId::value).toList(),
@@ -87,7 +86,7 @@ class Conclusions {
 
     /** What stands in the way of signing; empty where nothing does. */
     List<Hindrance> hindrances(ExaminationService.Recorded recorded) {
-        return Hindrance.of(intake.of(recorded), recorded.history(), concluded(recorded), catalogue);
+        return Hindrance.of(assessments.of(recorded).told(), recorded.history(), concluded(recorded), catalogue);
     }
 
     private static Conclusion concluded(ExaminationService.Recorded recorded) {

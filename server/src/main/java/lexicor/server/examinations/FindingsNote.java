@@ -22,7 +22,6 @@ import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
 import lexicor.core.examination.WholeAnswer;
 import lexicor.core.intake.ContentWords;
-import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Statement;
 import org.springframework.stereotype.Component;
@@ -32,16 +31,12 @@ import org.springframework.stereotype.Component;
 class FindingsNote {
 
     private final Catalogue catalogue;
-    private final Appraisal appraisal;
     private final Interpreter interpreter;
-    private final VisitIntake intake;
     private final ContentWords words;
 
-    FindingsNote(Catalogue catalogue, Appraisal appraisal, Interpreter interpreter, VisitIntake intake, ContentWords words) {
+    FindingsNote(Catalogue catalogue, Interpreter interpreter, ContentWords words) {
         this.catalogue = catalogue;
-        this.appraisal = appraisal;
         this.interpreter = interpreter;
-        this.intake = intake;
         this.words = words;
     }
 
@@ -64,8 +59,8 @@ class FindingsNote {
     record Finding(String name, String involved, String other, List<String> says, boolean quiet) {
     }
 
-    List<String> lines(ExaminationService.Recorded recorded, IntakeState asked, List<TestReading> readings) {
-        Findings found = findings(recorded, asked, readings);
+    List<String> lines(ExaminationService.Recorded recorded, Assessment here) {
+        Findings found = findings(recorded, here);
         Side side = recorded.row().side();
         List<String> lines = new ArrayList<>();
         for (Finding finding : found.findings()) {
@@ -79,14 +74,14 @@ class FindingsNote {
         return lines;
     }
 
-    Findings findings(ExaminationService.Recorded recorded, IntakeState asked, List<TestReading> readings) {
-        OpenTests open = appraisal.openTests(recorded, asked, readings);
-        Schools schools = intake.schools(recorded.row(), asked);
+    Findings findings(ExaminationService.Recorded recorded, Assessment here) {
+        OpenTests open = here.open();
+        Schools schools = here.schools();
         List<Routine.Together> sheets = catalogue.routine(recorded.row().region()).steps().stream().flatMap(step -> step.together().stream()).toList();
         List<Finding> found = new ArrayList<>();
         Set<TestId> written = new LinkedHashSet<>();
         List<String> notDone = new ArrayList<>();
-        for (TestReading reading : readings) {
+        for (TestReading reading : here.readings()) {
             ExaminationTest test = catalogue.test(reading.test());
             Optional<Routine.Together> sheet = sheets.stream().filter(each -> each.tests().contains(test.id()) && quiet(test.id(), recorded)).findFirst();
             if (sheet.isPresent()) {

@@ -13,7 +13,6 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.TestReading;
-import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.Assumptions;
 import lexicor.core.weighing.Correlation;
 import lexicor.core.weighing.Contest;
@@ -40,32 +39,30 @@ class Insights {
 
     private final Catalogue catalogue;
     private final Weighing weighing;
-    private final VisitIntake intake;
-    private final Appraisal appraisal;
+    private final Assessments assessments;
 
-    Insights(Catalogue catalogue, Weighing weighing, VisitIntake intake, Appraisal appraisal) {
+    Insights(Catalogue catalogue, Weighing weighing, Assessments assessments) {
         this.catalogue = catalogue;
         this.weighing = weighing;
-        this.intake = intake;
-        this.appraisal = appraisal;
+        this.assessments = assessments;
     }
 
     /**
      * @param chosen correlations set by hand for this look, by dependency group
      */
     InsightJson of(ExaminationService.Recorded recorded, String conditionId, Map<String, Double> chosen) {
-        IntakeState told = intake.of(recorded);
-        Visit usual = intake.visit(recorded.row(), told);
+        Assessment here = assessments.of(recorded);
+        Visit usual = here.visit();
         Condition condition = catalogue.conditionsOf(usual.region()).stream().filter(each -> each.id().value().equals(conditionId) && usual.starts().containsKey(each.id()))
                 .findFirst().orElseThrow(() -> new NotFound("Condition '" + conditionId + "' is not ranked in this examination."));
         Visit visit = usual.with(assumptions(usual.assumptions(), chosen));
-        List<TestReading> readings = appraisal.readings(recorded.row(), recorded.history(), told);
+        List<TestReading> readings = here.readings();
         long seed = recorded.row().seed();
-        Ranking ranking = weighing.weigh(visit, readings, seed);
+        Ranking ranking = chosen.isEmpty() ? here.ranking() : weighing.weigh(visit, readings, seed);
         Standing standing = ranking.of(condition.id());
-        Set<TestId> open = appraisal.openTests(recorded, told, readings).of(visit.region(), readings);
+        Set<TestId> open = here.open().of(visit.region(), readings);
         Foresight foresight = Foresight.of(weighing, visit, readings);
-        return new InsightJson(StandingJson.of(standing, standing.now(), visit.assumptions().thresholds(), catalogue), dials(visit, readings, standing),
+        return new InsightJson(StandingJson.of(standing, standing.now(), here, catalogue), dials(visit, readings, standing),
                 Reversal.of(weighing, visit, readings, ranking).stream().map(InsightJson.ReversalJson::of).toList(),
                 rivals(condition, ranking, foresight, open), ahead(condition, foresight, open, recorded));
     }

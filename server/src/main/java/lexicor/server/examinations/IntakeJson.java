@@ -12,17 +12,19 @@ import lexicor.core.intake.StartingOdds;
  *
  * @param knows  number of the last command that is included
  * @param zones  zones that are open, chosen or by the story
+ * @param assumed loads taken from the occupation, as question:option
  * @param faults answers that contradict each other or cannot be
  */
 @Schema(name = "IntakeStateJson")
 public record IntakeJson(long knows, List<String> zones, List<FaultJson> faults, SafetyJson safety, List<LockedTestJson> locked,
-        List<StartJson> starts, StartingOdds.Width width) {
+        List<StartJson> starts, StartingOdds.Width width, List<String> assumed) {
 
-    static IntakeJson of(long knows, IntakeState state, List<StartingOdds.Start> starts, Catalogue catalogue) {
+    static IntakeJson of(long knows, Assessment here, Catalogue catalogue) {
+        IntakeState state = here.told();
         return new IntakeJson(knows, List.copyOf(state.zones()), state.faults().stream().map(fault -> new FaultJson(fault.question(), fault.message())).toList(),
                 SafetyJson.of(state.screen()),
                 state.locked().keySet().stream().map(catalogue::test).map(test -> LockedTestJson.of(test, state)).toList(),
-                starts.stream().map(start -> StartJson.of(start, state)).toList(), state.width());
+                here.starts().stream().map(start -> StartJson.of(start, state)).toList(), state.width(), List.copyOf(state.assumed()));
     }
 
     /** What is wrong with the answer to a question. */
@@ -51,12 +53,12 @@ public record IntakeJson(long knows, List<String> zones, List<FaultJson> faults,
         static StartJson of(StartingOdds.Start start, IntakeState state) {
             return new StartJson(start.condition().id().value(), start.condition().name(), start.condition().shortName(), start.condition().serious().isPresent(),
                     state.inZone().contains(start.condition().id()), start.estimate(),
-                    start.moved().stream().map(moved -> new MovedJson(moved.by(), moved.logOdds())).toList(), start.weighedLater(),
+                    start.moved().stream().map(moved -> new MovedJson(moved.by(), moved.reason(), moved.logOdds())).toList(), start.weighedLater(),
                     start.ownChance().orElse(null), start.chance(), start.inactive().orElse(null));
         }
     }
 
-    /** One step on the log-odds scale. */
-    public record MovedJson(String by, double logOdds) {
+    /** One step on the log-odds scale, and why it is taken. */
+    public record MovedJson(String by, String reason, double logOdds) {
     }
 }

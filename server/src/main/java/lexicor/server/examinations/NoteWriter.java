@@ -45,25 +45,23 @@ class NoteWriter {
     /** Conditions named where little is written. */
     private static final int MOST_NAMED = 3;
 
-    private final Appraisal appraisal;
+    private final Assessments assessments;
     private final FindingsNote findings;
     private final PathwayGuide pathways;
     private final Conclusions conclusions;
     private final ShortNote shortly;
-    private final VisitIntake intake;
     private final IntakeNote intakeNote;
     private final Retests retests;
     private final ClinicSettings settings;
     private final People people;
 
-    NoteWriter(Appraisal appraisal, FindingsNote findings, VisitIntake intake, IntakeNote intakeNote, PathwayGuide pathways, Conclusions conclusions, ShortNote shortly, Retests retests,
+    NoteWriter(Assessments assessments, FindingsNote findings, IntakeNote intakeNote, PathwayGuide pathways, Conclusions conclusions, ShortNote shortly, Retests retests,
             ClinicSettings settings, People people) {
         this.shortly = shortly;
         this.conclusions = conclusions;
         this.pathways = pathways;
         this.intakeNote = intakeNote;
-        this.intake = intake;
-        this.appraisal = appraisal;
+        this.assessments = assessments;
         this.findings = findings;
         this.retests = retests;
         this.settings = settings;
@@ -77,10 +75,11 @@ class NoteWriter {
      */
     Map<NoteBlock, String> blocks(ExaminationService.Recorded recorded, Optional<Signature> signature) {
         ExaminationRow row = recorded.row();
-        IntakeState told = intake.of(recorded);
-        List<TestReading> readings = appraisal.readings(row, recorded.history(), told);
-        Ranking ranking = appraisal.ranking(row, told, readings);
-        Thresholds thresholds = intake.visit(row, told).assumptions().thresholds();
+        Assessment here = assessments.of(recorded);
+        IntakeState told = here.told();
+        List<TestReading> readings = here.readings();
+        Ranking ranking = here.ranking();
+        Thresholds thresholds = here.thresholds();
         Map<NoteBlock, String> blocks = new EnumMap<>(NoteBlock.class);
         blocks.put(NoteBlock.SIDE, word(row.side()));
         blocks.put(NoteBlock.REGION, row.region());
@@ -93,10 +92,10 @@ class NoteWriter {
         blocks.put(NoteBlock.POSITIVE, shortly.positive(readings));
         blocks.put(NoteBlock.NEGATIVE, shortly.negative(readings, TellingNegatives.of(ranking, thresholds)));
         blocks.put(NoteBlock.UNREAD, shortly.unread(readings));
-        blocks.put(NoteBlock.FINDINGS, lines(findings.lines(recorded, told, readings)));
+        blocks.put(NoteBlock.FINDINGS, lines(findings.lines(recorded, here)));
         blocks.put(NoteBlock.LEADERS, lines(leaders(ranking, thresholds)));
         blocks.put(NoteBlock.STANDS, lines(whereItStands(ranking, thresholds)));
-        blocks.put(NoteBlock.PATHWAYS, lines(pathways.lines(recorded, appraisal.openTests(recorded, told, readings), readings)));
+        blocks.put(NoteBlock.PATHWAYS, lines(pathways.lines(recorded, here.open(), readings)));
         blocks.put(NoteBlock.AGAIN, retests.of(recorded).map(again -> lines(Retests.lines(again))).orElse(""));
         blocks.put(NoteBlock.CONCLUSION, lines(conclusions.lines(recorded, ranking, thresholds)));
         blocks.put(NoteBlock.CAUTION, CAUTION);

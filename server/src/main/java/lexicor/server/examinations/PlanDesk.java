@@ -16,7 +16,6 @@ import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.AnswerCheck;
-import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.Told;
 import lexicor.core.planning.OwnOrder;
 import lexicor.core.planning.Plan;
@@ -42,16 +41,14 @@ class PlanDesk {
 
     private final Catalogue catalogue;
     private final Weighing weighing;
-    private final Appraisal appraisal;
-    private final VisitIntake intake;
+    private final Assessments assessments;
     private final TestLaps laps;
     private final Cache<Asked, Table> tables = Caffeine.newBuilder().maximumSize(MOST_TABLES).expireAfterAccess(KEPT).build();
 
-    PlanDesk(Catalogue catalogue, Weighing weighing, Appraisal appraisal, VisitIntake intake, TestLaps laps) {
+    PlanDesk(Catalogue catalogue, Weighing weighing, Assessments assessments, TestLaps laps) {
         this.catalogue = catalogue;
         this.weighing = weighing;
-        this.appraisal = appraisal;
-        this.intake = intake;
+        this.assessments = assessments;
         this.laps = laps;
     }
 
@@ -69,13 +66,10 @@ class PlanDesk {
 
     private Table laid(ExaminationService.Recorded recorded) {
         ExaminationRow row = recorded.row();
-        IntakeState told = intake.of(recorded);
-        Visit visit = intake.visit(row, told);
-        List<TestReading> readings = appraisal.readings(row, recorded.history(), told);
-        OpenTests open = appraisal.openTests(recorded, told, readings);
+        Assessment here = assessments.of(recorded);
+        OpenTests open = here.open();
         Optional<String> position = recorded.history().attempts().isEmpty() ? Optional.empty() : recorded.history().standsAt().map(test -> catalogue.test(test).position());
-        Ranking ranking = weighing.weigh(visit, readings, row.seed());
-        Situation situation = new Situation(visit, readings, ranking, open.of(row.region(), readings), position, laps.learnt(), told.sparing(catalogue));
+        Situation situation = new Situation(here.visit(), here.readings(), here.ranking(), open.of(row.region(), here.readings()), position, laps.learnt(), here.told().sparing(catalogue));
         return new Table(recorded, situation, open, Planner.of(catalogue, weighing, situation));
     }
 

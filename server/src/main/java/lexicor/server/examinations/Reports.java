@@ -16,7 +16,6 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.examination.Reading;
-import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.Told;
 import lexicor.server.notes.NoteBlock;
 import lexicor.server.report.ReportJson;
@@ -29,15 +28,13 @@ class Reports {
     private static final int MOST_RAILS = 6;
     private static final int MOST_PICTURES = 3;
 
-    private final Appraisal appraisal;
-    private final VisitIntake intake;
+    private final Assessments assessments;
     private final FindingsNote findings;
     private final Catalogue catalogue;
 
-    Reports(Appraisal appraisal, VisitIntake intake, FindingsNote findings, Catalogue catalogue) {
+    Reports(Assessments assessments, FindingsNote findings, Catalogue catalogue) {
         this.catalogue = catalogue;
-        this.appraisal = appraisal;
-        this.intake = intake;
+        this.assessments = assessments;
         this.findings = findings;
     }
 
@@ -47,8 +44,7 @@ class Reports {
      */
     ReportJson of(ExaminationService.Recorded recorded, Optional<Signature> signature, WeighingJson weighing, Map<NoteBlock, String> blocks, Optional<AgainJson> again) {
         ExaminationRow row = recorded.row();
-        IntakeState told = intake.of(recorded);
-        FindingsNote.Findings found = findings.findings(recorded, told, appraisal.readings(row, recorded.history(), told));
+        FindingsNote.Findings found = findings.findings(recorded, assessments.of(recorded));
         String working = Conclusion.of(Told.of(recorded.history().heard())).working().map(ConditionId::value).orElse("");
         List<StandingJson> weighed = shown(weighing, working);
         Optional<StandingJson> first = weighed.stream().filter(standing -> standing.conditionId().equals(working)).findFirst().or(() -> weighed.stream().findFirst());

@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.intake.IntakeState;
 import lexicor.server.notes.NoteBlock;
 import lexicor.server.notes.NoteLength;
 import lexicor.server.notes.NoteTemplate;
@@ -24,7 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 class Results {
 
     private final Appraisal appraisal;
-    private final VisitIntake intake;
+    private final Assessments assessments;
     private final Insights insights;
     private final Conclusions conclusions;
     private final NoteWriter notes;
@@ -35,10 +34,10 @@ class Results {
     private final Catalogue catalogue;
     private final JsonMapper json;
 
-    Results(Appraisal appraisal, VisitIntake intake, Insights insights, Conclusions conclusions, NoteWriter notes, Retests retests, Reports reports, Snapshots snapshots, ClinicSettings settings,
+    Results(Appraisal appraisal, Assessments assessments, Insights insights, Conclusions conclusions, NoteWriter notes, Retests retests, Reports reports, Snapshots snapshots, ClinicSettings settings,
             Catalogue catalogue, JsonMapper json) {
         this.appraisal = appraisal;
-        this.intake = intake;
+        this.assessments = assessments;
         this.insights = insights;
         this.conclusions = conclusions;
         this.notes = notes;
@@ -137,7 +136,7 @@ class Results {
     }
 
     private IntakeJson intakeNow(ExaminationService.Recorded recorded) {
-        IntakeState state = intake.of(recorded);
-        return IntakeJson.of(recorded.lastNumber(), state, intake.starts(recorded.row(), state), catalogue);
+        Assessment here = assessments.of(recorded);
+        return IntakeJson.of(recorded.lastNumber(), here, catalogue);
     }
 }

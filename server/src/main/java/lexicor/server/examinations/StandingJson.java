@@ -28,16 +28,18 @@ import lexicor.core.weighing.Unweighed;
  * @param lensesDisagree whether the ways of adding up leave it on different sides of a threshold
  * @param above    name of the wider condition, where this narrower one stands higher than it; absent otherwise
  * @param serious  why it must not be missed; empty where it is not of that kind
+ * @param refer    how soon it is to be imaged or referred, to consider; absent where nothing that was found or told calls for it
  */
 public record StandingJson(String conditionId, String name, String shortName, String scope, Shelf shelf, boolean informed, double before, double previous,
         double now, double lower, double upper, double leads, Thresholds.Zone zone, Lens lens, double likelihoodRatio, List<GroupJson> groups, List<LoadJson> loads,
         double link, List<LoadJson> held, List<UnweighedJson> unweighed, List<LensJson> lenses, boolean lensesDisagree, TallyJson tally, @Schema(nullable = true) String above,
-        String serious, PatternJson pattern) {
+        String serious, @Schema(nullable = true) String refer, PatternJson pattern) {
 
     /** Where in the list a condition stands. */
     public enum Shelf { WEIGHED, WAITING, UNMEASURED, UNLIKELY }
 
-    static StandingJson of(Standing standing, double previous, Thresholds thresholds, Catalogue catalogue) {
+    static StandingJson of(Standing standing, double previous, Assessment here, Catalogue catalogue) {
+        Thresholds thresholds = here.thresholds();
         List<GroupJson> groups = new ArrayList<>();
         List<LoadJson> loads = new ArrayList<>();
         for (LoadGroup group : standing.sum().groups()) {
@@ -51,11 +53,11 @@ public record StandingJson(String conditionId, String name, String shortName, St
         var condition = standing.condition();
         List<LensJson> lenses = standing.lenses().stream().map(result -> LensJson.of(result, thresholds.zone(condition, result.chance()))).toList();
         return new StandingJson(condition.id().value(), condition.name(), condition.shortName(), condition.scope(), shelf(standing), standing.informed(), standing.before(),
-                previous, standing.now(), standing.range().lower(), standing.range().upper(), standing.leads(), thresholds.zone(condition, standing.now()), standing.lens(),
+                previous, standing.now(), standing.range().lower(), standing.range().upper(), standing.leads(), here.referred(condition.id()).isPresent() ? Thresholds.Zone.REFER : thresholds.zone(condition, standing.now()), standing.lens(),
                 standing.likelihoodRatio(), groups, loads, standing.sum().link(), standing.held().stream().map(load -> LoadJson.of(load, load.decibans(), null)).toList(),
                 standing.unweighed().stream().map(UnweighedJson::of).toList(), lenses,
                 lenses.stream().map(LensJson::zone).distinct().count() > 1, TallyJson.of(standing.tally()),
-                standing.above().map(wider -> wider.name()).orElse(null), condition.serious().orElse(""), PatternJson.of(standing.pattern(), catalogue));
+                standing.above().map(wider -> wider.name()).orElse(null), condition.serious().orElse(""), here.referred(condition.id()).map(referral -> referral.soon()).orElse(null), PatternJson.of(standing.pattern(), catalogue));
     }
 
     private static Shelf shelf(Standing standing) {

@@ -14,7 +14,6 @@ import lexicor.core.examination.History;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
-import lexicor.core.intake.IntakeState;
 import lexicor.core.weighing.Interpreter;
 import org.springframework.stereotype.Component;
 
@@ -33,13 +32,15 @@ class TestStates {
         this.interpreter = interpreter;
     }
 
-    WeighingJson.TestState of(TestReading reading, ExaminationService.Recorded recorded, IntakeState told, Schools schools, OpenTests open) {
+    WeighingJson.TestState of(TestReading reading, ExaminationService.Recorded recorded, Assessment here) {
+        OpenTests open = here.open();
+        Schools schools = here.schools();
         ExaminationRow row = recorded.row();
         History history = recorded.history();
         TestId test = reading.test();
         return new WeighingJson.TestState(test.value(), progress(reading, history, row.side()),
                 reading.answered() ? interpreter.say(row.region(), schools, reading).stream().map(WeighingJson.StatementJson::of).toList() : List.of(), open.waits(test),
-                LockJson.of(test, told, open.whyClosed(test)), history.rivals(test).stream().map(WeighingJson.RivalEntryJson::of).toList(),
+                LockJson.of(test, here.told(), open.whyClosed(test)), history.rivals(test).stream().map(WeighingJson.RivalEntryJson::of).toList(),
                 catalogue.test(test).variant(schools).map(TestStates::way).orElse(null), force(catalogue.test(test), history, row.side(), schools));
     }
 

@@ -2,20 +2,28 @@ package lexicor.server.examinations;
 
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.evidence.Evidence;
+import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeFolder;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.intake.IntakeState;
+import lexicor.core.intake.Person;
+import lexicor.core.intake.RepeatedClues;
 import lexicor.core.intake.StartingOdds;
 import lexicor.core.intake.Told;
 import lexicor.core.weighing.Visit;
+import lexicor.server.cases.CaseFile;
+import lexicor.server.cases.Dominance;
 import lexicor.server.settings.ClinicSettings;
 import org.springframework.stereotype.Component;
 
@@ -24,6 +32,7 @@ import org.springframework.stereotype.Component;
 class VisitIntake {
 
     private final Catalogue catalogue;
+    private final Evidence evidence;
     private final IntakeForm form;
     private final IntakeFolder folder;
     private final StartingOdds odds;
@@ -31,16 +40,23 @@ class VisitIntake {
 
     VisitIntake(Catalogue catalogue, Evidence evidence, IntakeForm form, ClinicSettings settings) {
         this.catalogue = catalogue;
+        this.evidence = evidence;
         this.form = form;
         this.folder = new IntakeFolder(catalogue, form);
-        this.odds = new StartingOdds(catalogue, evidence);
+        this.odds = new StartingOdds(catalogue, evidence, form.story());
         this.settings = settings;
     }
 
     IntakeState of(ExaminationService.Recorded recorded) {
         ExaminationRow row = recorded.row();
-        OptionalInt birthYear = row.caseFile().birthYear().map(OptionalInt::of).orElse(OptionalInt.empty());
-        return folder.fold(row.region(), Told.of(recorded.history().heard()), birthYear, row.startedAt().atZone(ZoneId.systemDefault()).toLocalDate());
+        return folder.fold(row.region(), Told.of(recorded.history().heard()), person(row), row.startedAt().atZone(ZoneId.systemDefault()).toLocalDate());
+    }
+
+    private static Person person(ExaminationRow row) {
+        CaseFile known = row.caseFile();
+        OptionalInt birthYear = known.birthYear().map(OptionalInt::of).orElse(OptionalInt.empty());
+        Optional<Boolean> leading = known.dominance().filter(hand -> hand != Dominance.BOTH).map(hand -> hand.name().equals(row.side().name()));
+        return new Person(birthYear, known.sex(), leading, row.otherSideInvolved(), known.occupation());
     }
 
     /** The clinic's schools at the start of the examination, with what this examination changes. */
@@ -48,18 +64,30 @@ class VisitIntake {
         return state.schools(settings.at(row.settingsRevision()).schools());
     }
 
-    /** The start of every condition of the region's zones. */
-    List<StartingOdds.Start> starts(ExaminationRow row, IntakeState state) {
+    /** The start of every condition of the region's zones, given what was found since. */
+    List<StartingOdds.Start> starts(ExaminationRow row, IntakeState state, List<TestReading> readings) {
         List<Condition> conditions = form.zonesOf(row.region()).stream().flatMap(zone -> zone.conditions().stream()).distinct().map(catalogue::condition).toList();
         Map<ConditionId, Double> estimates = settings.at(row.settingsRevision()).estimates(conditions, row.setting());
-        return odds.of(conditions, new StartingOdds.Story(estimates, state.inZone(), state.cluesThatHold(), state.own()));
+        Schools schools = schools(row, state);
+        Map<ConditionId, Set<String>> repeated = RepeatedClues.of(form.story(), estimates.keySet(), readings, reading -> evidence.inUse(reading.test(), reading.condition(), schools).isPresent());
+        return odds.of(conditions, new StartingOdds.Story(estimates, state.inZone(), state.story(), state.cluesThatHold(), repeated, state.own()));
     }
 
     /** What the visit brings to the weighing. */
-    Visit visit(ExaminationRow row, IntakeState state) {
+    Visit visit(ExaminationRow row, IntakeState state, List<StartingOdds.Start> starts) {
         Map<ConditionId, Visit.Start> active = new LinkedHashMap<>();
-        starts(row, state).stream().filter(start -> start.inactive().isEmpty())
-                .forEach(start -> active.put(start.condition().id(), new Visit.Start(start.chance(), state.width().deviation())));
+        starts.stream().filter(start -> start.inactive().isEmpty())
+                .forEach(start -> active.put(start.condition().id(), new Visit.Start(start.chance(), state.width().deviation(), movedBy(start))));
         return new Visit(row.region(), row.setting(), active, state.clues(), schools(row, state), settings.at(row.settingsRevision()).assumptions());
+    }
+
+    /** The catalogue's clues that have moved a start: those of its ages where an age did, and those of an answer that did. */
+    private Set<String> movedBy(StartingOdds.Start start) {
+        Set<String> moved = new LinkedHashSet<>();
+        if (start.movedBy("age:")) {
+            catalogue.clues().values().stream().filter(clue -> clue.age().isPresent()).forEach(clue -> moved.add(clue.id()));
+        }
+        form.questions().forEach(question -> question.options().stream().filter(option -> start.movedBy(question.id() + ":" + option.value())).forEach(option -> moved.addAll(option.clues())));
+        return moved;
     }
 }

@@ -31,8 +31,8 @@ public record ConditionSheetJson(String id, String name, String region, String s
     public record ExpectedJson(String testId, String testName, boolean positive, String says) {
     }
 
-    /** A clue with its working step on the log-odds scale. */
-    public record ClueJson(String label, double step) {
+    /** A clue with its working step on the log-odds scale, absent where it leaves the condition out; {@code when} says what else has to be so. */
+    public record ClueJson(String label, String when, String reason, @Schema(nullable = true) Double step) {
     }
 
     /** A rival, what separates the two, and tests with figures for both by how well they do it (decibans). */

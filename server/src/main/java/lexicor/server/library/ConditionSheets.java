@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
@@ -12,6 +13,8 @@ import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.intake.IntakeForm;
+import lexicor.core.story.StoryTable;
 import lexicor.core.weighing.Separation;
 import lexicor.core.weighing.WeighingSettings;
 import lexicor.server.settings.ClinicSettings;
@@ -25,8 +28,10 @@ class ConditionSheets {
     private final Evidence evidence;
     private final TestSheets names;
     private final ClinicSettings settings;
+    private final StoryTable story;
 
-    ConditionSheets(Catalogue catalogue, Evidence evidence, TestSheets names, ClinicSettings settings) {
+    ConditionSheets(Catalogue catalogue, Evidence evidence, TestSheets names, ClinicSettings settings, IntakeForm form) {
+        this.story = form.story();
         this.settings = settings;
         this.catalogue = catalogue;
         this.evidence = evidence;
@@ -38,13 +43,13 @@ class ConditionSheets {
         Optional<Pattern> pattern = Optional.ofNullable(catalogue.patterns().get(condition.id()));
         List<ExaminationTest> speaking = catalogue.tests().values().stream().filter(test -> test.readingFor(condition.id()).isPresent()).toList();
         return new ConditionSheetJson(condition.id().value(), condition.name(), condition.region(), condition.scope(), LibraryIndex.start(condition),
-                condition.onlyIf().map(clue -> clue.label().toLowerCase(Locale.ROOT)).orElse(null), condition.serious().orElse(null),
+                condition.onlyIf().isEmpty() ? null : condition.onlyIf().stream().map(clue -> clue.label().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", or ")), condition.serious().orElse(null),
                 new ConditionSheetJson.ThresholdsJson(thresholds.setAside(), thresholds.test(), thresholds.act(), thresholds.serious()),
                 catalogue.widerThan(condition.id()).stream().map(names::named).toList(), narrower(condition.id()), weights(condition.id(), speaking),
                 speaking.stream().filter(test -> evidence.inUse(test.id(), condition.id()).isEmpty()).map(test -> new TestSheetJson.NoteJson(test.id().value(),
                         test.name(), evidence.whyNotWeighed(test.id(), condition.id()))).toList(),
                 findings(pattern.map(Pattern::expects)), findings(pattern.map(Pattern::against)), findings(pattern.map(Pattern::defining)),
-                pattern.map(Pattern::clues).orElse(List.of()).stream().map(shift -> new ConditionSheetJson.ClueJson(shift.clue().label(), shift.step().logOdds())).toList(),
+                story.lines(condition.id()).stream().map(line -> new ConditionSheetJson.ClueJson(line.label(), line.when(), line.reason(), Double.isInfinite(line.logOdds()) ? null : line.logOdds())).toList(),
                 pattern.map(Pattern::rivals).orElse(List.of()).stream().map(rival -> rival(condition.id(), rival)).toList(),
                 pattern.flatMap(known -> known.settles()).map(settles -> new ConditionSheetJson.SettlesJson(settles.by(), settles.soon())).orElse(null),
                 catalogue.clusters().stream().filter(cluster -> cluster.condition().equals(condition.id())).map(TestSheets::named).toList());

@@ -2,6 +2,7 @@ package lexicor.server.library;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Lock;
@@ -36,13 +37,29 @@ public record IntakeFormJson(String region, List<ZoneJson> zones, List<DrawingJs
     public record AreaJson(String id, String label) {
     }
 
-    /** A question: with options, or a scale of whole numbers. {@code none} are the words of the answer that no option holds. */
-    public record QuestionJson(String id, String ask, boolean many, @Schema(nullable = true) String none, List<RegionJson.OptionJson> options,
-            @Schema(nullable = true) Integer from, @Schema(nullable = true) Integer to) {
+    /**
+     * A question: with options, a scale of whole numbers, or to be answered in free words.
+     *
+     * @param none  words of the answer that no option holds
+     * @param where answers to other questions of which one has to hold for it to make sense; empty where it always does
+     */
+    public record QuestionJson(String id, String ask, boolean many, @Schema(nullable = true) String none, List<AnswerOptionJson> options,
+            @Schema(nullable = true) Integer from, @Schema(nullable = true) Integer to, boolean words, List<WhereJson> where) {
         static QuestionJson of(IntakeForm.Question question, String region) {
             return new QuestionJson(question.id(), question.ask(), question.many(), question.none().orElse(null),
-                    question.options(region).stream().map(option -> new RegionJson.OptionJson(option.value(), option.label())).toList(),
-                    question.scale().map(IntakeForm.Scale::from).orElse(null), question.scale().map(IntakeForm.Scale::to).orElse(null));
+                    question.options(region).stream().map(option -> new AnswerOptionJson(option.value(), option.label(), WhereJson.of(option.where()), WhereJson.of(option.notWith()))).toList(),
+                    question.scale().map(IntakeForm.Scale::from).orElse(null), question.scale().map(IntakeForm.Scale::to).orElse(null), question.words(), WhereJson.of(question.where()));
+        }
+    }
+
+    /** A possible answer; {@code where} as of its question, {@code notWith} what contradicts it. */
+    public record AnswerOptionJson(String value, String label, List<WhereJson> where, List<WhereJson> notWith) {
+    }
+
+    /** Answers to another question. */
+    public record WhereJson(String question, List<String> values) {
+        static List<WhereJson> of(Map<String, List<String>> where) {
+            return where.entrySet().stream().map(each -> new WhereJson(each.getKey(), each.getValue())).toList();
         }
     }
 

@@ -53,10 +53,7 @@ class PlanTrial {
     private ExaminationService examinations;
 
     @Autowired
-    private Appraisal appraisal;
-
-    @Autowired
-    private VisitIntake intake;
+    private Assessments assessments;
 
     @Autowired
     private Catalogue catalogue;
@@ -162,11 +159,9 @@ class PlanTrial {
 
     private Case situation(ExaminationService.Recorded before) {
         ExaminationRow row = before.row();
-        IntakeState told = intake.of(before);
-        Visit visit = intake.visit(row, told);
-        List<TestReading> readings = appraisal.readings(row, before.history(), told);
-        Set<TestId> doable = appraisal.openTests(before, told, readings).of(row.region(), readings);
-        List<TestId> order = catalogue.routine(row.region()).order(told.zones()).stream().filter(doable::contains).toList();
-        return new Case(row.caseFile().code(), new Situation(visit, readings, weighing.weigh(visit, readings, row.seed()), doable, Optional.empty(), Map.of(), false), order);
+        Assessment here = assessments.of(before);
+        Set<TestId> doable = here.open().of(row.region(), here.readings());
+        List<TestId> order = catalogue.routine(row.region()).order(here.told().zones()).stream().filter(doable::contains).toList();
+        return new Case(row.caseFile().code(), new Situation(here.visit(), here.readings(), here.ranking(), doable, Optional.empty(), Map.of(), false), order);
     }
 }

@@ -1,0 +1,120 @@
+package lexicor.server.examinations;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Thresholds;
+import lexicor.core.examination.TestReading;
+import lexicor.core.intake.IntakeState;
+import lexicor.core.intake.StartingOdds;
+import lexicor.core.safety.Known;
+import lexicor.core.safety.Referral;
+import lexicor.core.safety.SafetyRules;
+import lexicor.core.safety.Suspicion;
+import lexicor.core.weighing.Ranking;
+import lexicor.core.weighing.Visit;
+
+/** Where an examination stands, drawn together once: what was told, read, weighed, is suspected and is still open. */
+final class Assessment {
+
+    /**
+     * What calls for a picture, what is closed by a suspicion, and what waits.
+     *
+     * @param referred  conditions to image or refer, in the order of the content
+     * @param closed    tests that a suspicion closes, with every reason
+     * @param waiting   tests that wait for what is looked at first
+     * @param lookFirst tests that are looked at before all else, each with what it is for
+     */
+    record Safety(List<Referral> referred, Map<TestId, List<String>> closed, Map<TestId, SafetyRules.Wait> waiting, Map<TestId, ConditionId> lookFirst) {
+        static Safety of(SafetyRules rules, Known known) {
+            Map<TestId, List<String>> closed = new LinkedHashMap<>();
+            for (Suspicion suspicion : rules.suspected(known)) {
+                suspicion.closes().stream().filter(test -> !known.recorded(test)).sorted((one, other) -> one.value().compareTo(other.value()))
+                        .forEach(test -> closed.computeIfAbsent(test, id -> new ArrayList<>()).add(suspicion.label() + ": " + suspicion.because()));
+            }
+            return new Safety(rules.referred(known), closed, rules.waiting(known), rules.lookFirst(known));
+        }
+    }
+
+    private final IntakeState told;
+    private final List<StartingOdds.Start> starts;
+    private final Visit visit;
+    private final List<TestReading> readings;
+    private final Supplier<Ranking> points;
+    private final Supplier<Ranking> ranking;
+    private final Supplier<Known> known;
+    private final Supplier<Safety> safety;
+    private final Supplier<OpenTests> open;
+
+    Assessment(IntakeState told, List<StartingOdds.Start> starts, Visit visit, List<TestReading> readings, Supplier<Ranking> points, Supplier<Ranking> ranking, Supplier<Known> known, Supplier<Safety> safety,
+            Supplier<OpenTests> open) {
+        this.told = told;
+        this.starts = starts;
+        this.visit = visit;
+        this.readings = readings;
+        this.points = points;
+        this.ranking = ranking;
+        this.known = known;
+        this.safety = safety;
+        this.open = open;
+    }
+
+    IntakeState told() {
+        return told;
+    }
+
+    /** Where every condition of the zones starts. */
+    List<StartingOdds.Start> starts() {
+        return starts;
+    }
+
+    Visit visit() {
+        return visit;
+    }
+
+    Schools schools() {
+        return visit.schools();
+    }
+
+    Thresholds thresholds() {
+        return visit.assumptions().thresholds();
+    }
+
+    /** The readings of the region's tests in the order of the routine, then of any others that were done. */
+    List<TestReading> readings() {
+        return readings;
+    }
+
+    /** The ranking without its ranges: enough to know who leads. */
+    Ranking points() {
+        return points.get();
+    }
+
+    /** The whole ranking. */
+    Ranking ranking() {
+        return ranking.get();
+    }
+
+    Known known() {
+        return known.get();
+    }
+
+    Safety safety() {
+        return safety.get();
+    }
+
+    /** The rule by which a condition is to be imaged or referred now; empty where it is not. */
+    Optional<Referral> referred(ConditionId condition) {
+        return safety().referred().stream().filter(referral -> referral.condition().equals(condition)).findFirst();
+    }
+
+    OpenTests open() {
+        return open.get();
+    }
+}

@@ -1,0 +1,82 @@
+package lexicor.server.examinations;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Supplier;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Schools;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.History;
+import lexicor.core.examination.OtherSide;
+import lexicor.core.examination.ResponseReader;
+import lexicor.core.examination.TestReading;
+import lexicor.core.intake.IntakeState;
+import lexicor.core.intake.StartingOdds;
+import lexicor.core.safety.Known;
+import lexicor.core.safety.KnownSoFar;
+import lexicor.core.safety.SafetyRules;
+import lexicor.core.weighing.Ranking;
+import lexicor.core.weighing.Visit;
+import lexicor.core.weighing.Weighing;
+import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
+
+/** Assesses examinations, each once for as long as nothing is added to it. */
+@Component
+class Assessments {
+
+    /** Examinations that are at the bench or looked at together, and how long an assessment is kept ready. */
+    private static final int MOST = 60;
+    private static final Duration KEPT = Duration.ofMinutes(10);
+    private final Catalogue catalogue;
+    private final Weighing weighing;
+    private final SafetyRules rules;
+    private final VisitIntake intake;
+    private final Cache<Asked, Assessment> known = Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(KEPT).build();
+
+    Assessments(Catalogue catalogue, Weighing weighing, SafetyRules rules, VisitIntake intake) {
+        this.catalogue = catalogue;
+        this.weighing = weighing;
+        this.rules = rules;
+        this.intake = intake;
+    }
+
+    /** An examination up to a command, of somebody of whom the case says what it said in this version. */
+    private record Asked(UUID examination, long number, int caseVersion) {
+    }
+
+    Assessment of(ExaminationService.Recorded recorded) {
+        return known.get(new Asked(recorded.row().getId(), recorded.lastNumber(), recorded.row().caseFile().version()), asked -> made(recorded, recorded.history()));
+    }
+
+    /** The same as if a test had not been done. */
+    Assessment without(ExaminationService.Recorded recorded, TestId test) {
+        return made(recorded, recorded.history().without(test));
+    }
+
+    private Assessment made(ExaminationService.Recorded recorded, History history) {
+        ExaminationRow row = recorded.row();
+        IntakeState told = intake.of(recorded);
+        Schools schools = intake.schools(row, told);
+        OtherSide other = row.otherSideInvolved() ? OtherSide.INVOLVED : OtherSide.WELL;
+        List<TestReading> readings = readings(row, history, told, schools, other);
+        List<StartingOdds.Start> starts = intake.starts(row, told, readings);
+        Visit visit = intake.visit(row, told, starts);
+        Supplier<Ranking> points = SingletonSupplier.of(() -> weighing.withoutRanges().weigh(visit, readings, row.seed()));
+        Supplier<Known> facts = SingletonSupplier.of(() -> new KnownSoFar(row.region(), told.story(), readings, history, row.side(), other, schools, points.get()));
+        Supplier<Assessment.Safety> safety = SingletonSupplier.of(() -> Assessment.Safety.of(rules, facts.get()));
+        return new Assessment(told, starts, visit, readings, points, SingletonSupplier.of(() -> weighing.weigh(visit, readings, row.seed())), facts, safety,
+                SingletonSupplier.of(() -> new OpenTests(catalogue, rules, told, history, row.side(), schools, readings, facts.get(), safety.get())));
+    }
+
+    private List<TestReading> readings(ExaminationRow row, History history, IntakeState told, Schools schools, OtherSide other) {
+        Set<TestId> tests = new LinkedHashSet<>(catalogue.routine(row.region()).order(told.zones()));
+        tests.addAll(history.tests());
+        return tests.stream().map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other)).toList();
+    }
+}
