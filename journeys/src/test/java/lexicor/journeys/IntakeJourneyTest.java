@@ -26,7 +26,7 @@ class IntakeJourneyTest extends TabletJourney {
         page.getByLabel("Year of birth").fill("1969");
         page.getByLabel("Occupation or sport").fill("Thatcher");
         tap("Start: right shoulder");
-        for (String answer : new String[] {"Slowly", "Throwing or overhead work", "Over 12 weeks", "5 to 30 minutes", "Wakes when lying on it"}) {
+        for (String answer : new String[] {"Slowly", "Works above shoulder height, swims", "Over 12 weeks", "5 to 30 minutes", "Wakes when lying on it"}) {
             tap(answer);
         }
         tap(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Pain now")), "3 of 10");
@@ -93,8 +93,9 @@ class IntakeJourneyTest extends TabletJourney {
     @Test
     void what_cannot_be_is_named_at_its_question_and_nothing_is_cleared() {
         begin("IJ-3", "Right shoulder");
-        tap("Slowly");
+        tap("One injury");
         tap("Fall on the outstretched hand");
+        tap("Slowly");
         assertThat(group("What happened?").getByRole(AriaRole.ALERT)).containsText("does not go with “How did it begin: slowly”");
         assertThat(group("What happened?").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Fall on the outstretched hand").setPressed(true))).isVisible();
         tap("One injury");

@@ -168,7 +168,7 @@ class NothingIsLostJourneyTest {
                 page.reload();
                 assertThat(bench.title()).isVisible();
             }
-            bench.settled().stand("Empty can");
+            bench.settled().stand("Empty can").settled();
             context.setOffline(true);
             for (String answer : List.of("Familiar pain", "Weak")) {
                 bench.tap(bench.involved(), answer);

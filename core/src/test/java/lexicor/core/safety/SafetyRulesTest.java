@@ -214,6 +214,15 @@ class SafetyRulesTest {
         assertThat(dull.closed()).contains("sh-apprehension", "sh-crank-labral", "sh-load-shift", "sh-er-resist");
     }
 
+    @ParameterizedTest
+    @CsvSource({"shoulder, sh-palp-clavicle tender, shoulder-fracture", "elbow, el-palp-radial-head tender, elbow-fracture", "elbow, el-extension not-full, elbow-fracture",
+        "wrist, wr-palp-radius tender, distal-radius-fracture", "wrist, wr-palp-triquetrum tender, triquetral-fracture"})
+    void a_tender_bone_speaks_for_a_fracture_only_after_an_injury(String region, String finding, String fracture) {
+        assertThat(new Made(region).found(finding).refers(fracture)).as("nothing told").isFalse();
+        assertThat(new Made(region).told("onset:slowly").found(finding).closed()).as("begun slowly").isEmpty();
+        assertThat(new Made(region).told("onset:injury").since(1).found(finding).refers(fracture)).isTrue();
+    }
+
     @Test
     void a_torn_tendon_is_not_loaded_at_its_strongest() {
         Made torn = new Made("elbow").told("onset:injury").found("el-hook no-cord");
