@@ -4,7 +4,7 @@ import { effect } from "./effectWords";
 
 type Standing = Schemas["StandingJson"];
 
-const load = { testIds: ["sh-arc"], positive: true, phrase: "familiar pain", likelihoodRatio: 3.9, decibans: 5.9, part: 4, worthless: false, estimate: false, caution: "" };
+const load = { testIds: ["sh-arc"], positive: true, phrase: "familiar pain", likelihoodRatio: 3.9, decibans: 5.9, part: 4, worthless: false, estimate: false, borrowed: false, caution: "" };
 const standing = {
   shortName: "Subacromial pain", previous: 0.65, now: 0.881, loads: [load], held: [], unweighed: [], shelf: "WEIGHED",
 } as unknown as Standing;

@@ -41,6 +41,9 @@ export function Beam({ standing }: { standing: Schemas["StandingJson"] }) {
           <pattern id="held" width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <path d="M0 0v6" stroke="var(--color-edge)" strokeWidth={2} />
           </pattern>
+          <pattern id="borrowed" width={7} height={7} patternUnits="userSpaceOnUse">
+            <circle cx={3.5} cy={3.5} r={1.4} fill="var(--color-edge)" />
+          </pattern>
         </defs>
         {marks.map((mark) => (
           <g key={mark}>
@@ -57,7 +60,7 @@ export function Beam({ standing }: { standing: Schemas["StandingJson"] }) {
         )}
         <g transform={`rotate(${String(tilt(right + left))} ${String(pivot)} ${String(BEAM_Y)})`}>
           {placed.map((load) => (
-            <Block key={load.number} load={load} at={at} y={BEAM_Y - 47} height={44} fill={standing.loads[load.number - 1]?.estimate ? "url(#held)" : load.positive ? "var(--color-for)" : "var(--color-sheet)"} />
+            <Block key={load.number} load={load} at={at} y={BEAM_Y - 47} height={44} fill={standing.loads[load.number - 1]?.estimate ? "url(#held)" : standing.loads[load.number - 1]?.borrowed ? "url(#borrowed)" : load.positive ? "var(--color-for)" : "var(--color-sheet)"} />
           ))}
           {link && <rect x={Math.min(at(link.from), at(link.to))} y={BEAM_Y - 27} width={Math.abs(at(link.to) - at(link.from))} height={24} fill="none" stroke="var(--color-soft)" strokeDasharray="3 3" />}
           <line x1={Math.min(at(left) - 14, pivot - 70)} x2={Math.max(at(right) + 14, pivot + 70)} y1={BEAM_Y} y2={BEAM_Y} stroke="var(--color-ink)" strokeWidth={5} strokeLinecap="round" />

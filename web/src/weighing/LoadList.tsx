@@ -17,7 +17,7 @@ function factorOf(decibans: number): string {
 
 /** Every weight with its number on the beam, what it adds and what it would weigh alone, and where its figure comes from. */
 export function LoadList({ standing, testName, clusters }: LoadListProps) {
-  if (standing.loads.length === 0) {
+  if (standing.loads.length === 0 && standing.byWay.length === 0) {
     return <p className="text-read">Nothing has been weighed for this condition. It stands where it began: {inHundred(standing.before)} in 100, a working estimate.</p>;
   }
   const title = (load: Load) => (load.testIds.length === 0 ? "Told" : load.testIds.length > 1 ? (clusters.find((each) => each.level != null)?.name ?? "Set") : testName(load.testIds[0] ?? ""));
@@ -42,7 +42,20 @@ export function LoadList({ standing, testName, clusters }: LoadListProps) {
           <ol className="border-t border-line">{single.map(row)}</ol>
         </section>
       )}
-      {Math.abs(standing.link) >= 0.15 && <p className="border-b border-line py-1.5 pl-10 text-note text-soft">Findings of one body lean the same way a little: odds {factorOf(standing.link)} (dotted).</p>}
+      {standing.byWay.length > 0 && (
+        <section>
+          <h2 className="mt-3 text-note font-semibold text-soft">By way of other conditions</h2>
+          <ul className="border-t border-line">
+            {standing.byWay.map((each) => (
+              <li key={each.testIds.join() + each.phrase} className="flex items-baseline justify-between gap-3 border-b border-line py-1.5 pl-10 text-read leading-tight">
+                <span><strong>{each.testIds.length === 0 ? "Told" : testName(each.testIds[0] ?? "")}</strong>: {each.phrase}</span>
+                <span className="font-semibold whitespace-nowrap">odds {factorOf(each.decibans)}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {Math.abs(standing.link) >= 0.15 && <p className="border-b border-line py-1.5 pl-10 text-note text-soft">Shared between findings, or explained by another: odds {factorOf(standing.link)} (dotted).</p>}
       {standing.held.length > 0 && (
         <section>
           <h2 className="mt-4 text-note font-semibold text-soft">{standing.lens === "CLUSTER" ? "The set or the strongest finding stands for these, not added again (hatched)" : "Left out by this way of adding up (hatched)"}</h2>
@@ -68,7 +81,7 @@ function Row({ number, title, load }: { number: number; title: string; load: Loa
         </summary>
         <div className="ml-10 pb-3 text-note">
           <Meaning load={load} />
-          {load.source ? <Source source={load.source} /> : <p className="mt-1 text-soft">An estimate that the clinic entered. No study is behind it; Setup can switch such estimates off.</p>}
+          {load.source ? <Source source={load.source} /> : <p className="mt-1 text-soft">{load.borrowed ? "Nobody has measured it. It weighs like an average test, with an average test’s doubt; Setup can switch this off." : "An estimate that the clinic entered. No study is behind it; Setup can switch such estimates off."}</p>}
         </div>
       </details>
     </li>

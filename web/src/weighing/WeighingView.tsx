@@ -59,7 +59,7 @@ function Look({ weighing, standing: recorded, onChoose }: LookProps) {
           </p>
         </div>
         <p className="text-note text-soft">{standing.scope && `${standing.scope}. `}Began at {inHundred(standing.before)} in 100: the working estimate ({settingWords(live.examination.setting).toLowerCase()}) with what was told.</p>
-        <Cautions standing={standing} supposed={supposed} upToDate={live.upToDate} />
+        <Cautions standing={standing} both={bothSentences(weighing, standing)} supposed={supposed} upToDate={live.upToDate} />
         <Beam standing={standing} />
         <LoadList standing={standing} testName={testName} clusters={clusters} />
         <OnTheTable unweighed={standing.unweighed} testName={testName} />
@@ -71,13 +71,24 @@ function Look({ weighing, standing: recorded, onChoose }: LookProps) {
   );
 }
 
-function Cautions({ standing, supposed, upToDate }: { standing: Standing; supposed: boolean; upToDate: boolean }) {
+/** Chance of two at once below which it is not said. */
+const LEAST_BOTH = 0.05;
+
+/** The chance that a condition and another one, which a finding speaks about too, are both there; only where it is worth a thought. */
+function bothSentences(weighing: Schemas["WeighingJson"], standing: Standing): string[] {
+  const nameOf = (id: string) => weighing.standings.find((each) => each.conditionId === id)?.name ?? id;
+  return weighing.together.filter((pair) => pair.both >= LEAST_BOTH && [pair.one, pair.other].includes(standing.conditionId))
+    .map((pair) => `Both at once, with ${sentence(nameOf(pair.one === standing.conditionId ? pair.other : pair.one))}: ${inHundred(pair.both)} in 100.`);
+}
+
+function Cautions({ standing, both, supposed, upToDate }: { standing: Standing; both: string[]; supposed: boolean; upToDate: boolean }) {
   const lines = [
     supposed && "Supposed: a correlation was set by hand for this look. Nothing of it is recorded.",
     standing.serious && standing.zone === "REFER" && `Serious: ${sentence(standing.serious)}.`,
     standing.shelf === "UNLIKELY" && `Unlikely by definition, recheck: not found: ${standing.pattern.defining.map((each) => sentence(each.says)).join(", ")}.`,
     standing.shelf === "UNMEASURED" && "No accuracy study can be used for it. It goes by its typical picture, below; its chance stays where it began.",
-    standing.above && `Stands above ${sentence(standing.above)}, of which it is a part. The figures come from different studies and contradict each other: take neither at its word.`,
+    standing.informed && standing.loads.length > 0 && standing.loads.every((each) => each.borrowed) && "Nobody has measured any of these findings for it: each weighs like an average test.",
+    ...both,
     !upToDate && "The last entries are not included yet.",
   ].filter((line): line is string => typeof line === "string" && line !== "");
   return <>{lines.map((line) => <p key={line} role="status" className="mt-2 border-l-4 border-ink pl-3 text-note">{line}</p>)}</>;

@@ -24,9 +24,11 @@ public record Thresholds(double setAside, double test, double act, double seriou
 
     /** What a chance of a condition means. Never null. */
     public Zone zone(Condition condition, double chance) {
-        if (condition.serious().isPresent() && chance >= serious) {
-            return Zone.REFER;
-        }
+        return condition.serious().isPresent() && chance >= serious ? Zone.REFER : zone(chance);
+    }
+
+    /** The same of a chance by itself. */
+    public Zone zone(double chance) {
         if (chance < setAside) {
             return Zone.SET_ASIDE;
         }

@@ -23,7 +23,7 @@ public final class Candidates {
     }
 
     private static int shelf(Standing standing, Thresholds thresholds) {
-        if (standing.pattern().unlikely() || standing.informed() && standing.now() < thresholds.setAside()) {
+        if (standing.pattern().unlikely() || standing.informed() && standing.zone(thresholds) == Thresholds.Zone.SET_ASIDE) {
             return 3;
         }
         if (standing.informed()) {

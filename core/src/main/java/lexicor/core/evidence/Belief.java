@@ -1,34 +1,58 @@
 package lexicor.core.evidence;
 
-/**
- * What a study lets one believe of a test: sensitivity ~ Beta(tp + 1/2, fn + 1/2), specificity ~ Beta(tn + 1/2, fp + 1/2)
- * (Jeffreys priors). Point values are the means, so that no likelihood ratio is ever 0 or infinite.
- */
-public record Belief(double sensitivityAlpha, double sensitivityBeta, double specificityAlpha, double specificityBeta) {
+import lexicor.core.synthesis.PredictedAccuracy;
 
-    public static Belief of(TwoByTwo counts) {
-        return new Belief(counts.tp() + 0.5, counts.fn() + 0.5, counts.tn() + 0.5, counts.fp() + 0.5);
-    }
+/** What one believes of a test's sensitivity and specificity. Points are means, so that no likelihood ratio is ever 0 or infinite. */
+public sealed interface Belief {
 
     /** Mean of the sensitivity, within (0, 1). */
-    public double sensitivity() {
-        return sensitivityAlpha / (sensitivityAlpha + sensitivityBeta);
-    }
+    double sensitivity();
 
     /** Mean of the specificity, within (0, 1). */
-    public double specificity() {
-        return specificityAlpha / (specificityAlpha + specificityBeta);
+    double specificity();
+
+    /** What one study's counts say by themselves. */
+    static Belief of(TwoByTwo counts) {
+        return new OfCounts(counts.tp() + 0.5, counts.fn() + 0.5, counts.tn() + 0.5, counts.fp() + 0.5);
     }
 
-    public double likelihoodRatioPositive() {
+    default double likelihoodRatioPositive() {
         return sensitivity() / (1 - specificity());
     }
 
-    public double likelihoodRatioNegative() {
+    default double likelihoodRatioNegative() {
         return (1 - sensitivity()) / specificity();
     }
 
-    public double likelihoodRatio(boolean positive) {
+    default double likelihoodRatio(boolean positive) {
         return positive ? likelihoodRatioPositive() : likelihoodRatioNegative();
+    }
+
+    /** Sensitivity ~ Beta(tp + 1/2, fn + 1/2), specificity ~ Beta(tn + 1/2, fp + 1/2) (Jeffreys priors). */
+    record OfCounts(double sensitivityAlpha, double sensitivityBeta, double specificityAlpha, double specificityBeta) implements Belief {
+
+        @Override
+        public double sensitivity() {
+            return sensitivityAlpha / (sensitivityAlpha + sensitivityBeta);
+        }
+
+        @Override
+        public double specificity() {
+            return specificityAlpha / (specificityAlpha + specificityBeta);
+        }
+    }
+
+    /**
+     * What an independent clinic would find, from all studies of the ledger together.
+     *
+     * @param all what is predicted for all criteria of the condition, whose uncertainty is shared
+     * @param place of this criterion among them
+     */
+    record Expected(double sensitivity, double specificity, PredictedAccuracy all, int place) implements Belief {
+
+        static Expected of(PredictedAccuracy all, int place) {
+            PredictedAccuracy.Of one = all.at(place);
+            return new Expected(one.sensitivity(), one.specificity(), all, place);
+        }
     }
 }

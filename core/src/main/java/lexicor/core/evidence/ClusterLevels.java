@@ -115,8 +115,8 @@ public final class ClusterLevels {
                 return Optional.empty();
             }
             evidence.inUse(component.test(), cluster.condition()).filter(use -> use.criterion().equals(component.criterion())).ifPresent(use -> {
-                present.add(use.record().sensitivity().orElse(use.belief().sensitivity()));
-                absent.add(1 - use.record().specificity().orElse(use.belief().specificity()));
+                present.add(use.record().sensitivity().orElse(use.figures().belief().sensitivity()));
+                absent.add(1 - use.record().specificity().orElse(use.figures().belief().specificity()));
             });
         }
         if (published.isEmpty() || present.size() < cluster.components().size()) {

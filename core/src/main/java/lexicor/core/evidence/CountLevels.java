@@ -74,7 +74,7 @@ public final class CountLevels {
             }
         }
         double others = (merged.size() - 1) / 2.0;
-        return merged.stream().map(band -> new Exact(band.from(), band.to(), new Belief(with * band.with() + 0.5, with * (1 - band.with()) + others,
+        return merged.stream().map(band -> new Exact(band.from(), band.to(), new Belief.OfCounts(with * band.with() + 0.5, with * (1 - band.with()) + others,
                 without * (1 - band.without()) + others, without * band.without() + 0.5))).toList();
     }
 

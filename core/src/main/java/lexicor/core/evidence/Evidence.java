@@ -9,16 +9,23 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.synthesis.PredictedAccuracy;
+import lexicor.core.synthesis.StudyRecord;
+import lexicor.core.synthesis.Synthesis;
 
 /**
- * The ledger with its ties, and the policy "best study": independent of the test's inventors first, then the larger.
- * Reviews are shown and not used by default. Where one study offers several criteria, the field's usual one is used.
+ * The ledger with its ties. A finding is weighed by what the synthesis of all studies expects of its criterion in an
+ * independent clinic. Of several criteria the one with independent studies is used, then the one with more patients in them,
+ * then the field's usual one; beside it the record is shown that says most: independent first, then the larger. Reviews are
+ * shown and not used.
  */
 public final class Evidence {
 
@@ -32,6 +39,8 @@ public final class Evidence {
     private final Map<String, List<AccuracyRecord>> bySubject;
     private final Map<Asked, Optional<EvidenceInUse>> answered = new ConcurrentHashMap<>();
     private final Map<Asked, String> reasons = new ConcurrentHashMap<>();
+    private final Synthesis synthesis;
+    private final Map<ConditionId, PredictedAccuracy> predicted = new ConcurrentHashMap<>();
 
     /** What was asked of the policy. Content never changes, so an answer holds for good. */
     private record Asked(TestId test, ConditionId condition, Schools schools) {
@@ -44,6 +53,64 @@ public final class Evidence {
         this.ties = Map.copyOf(ties);
         this.usual = catalogue.usualSchools();
         this.bySubject = records.values().stream().collect(Collectors.groupingBy(AccuracyRecord::subject));
+        this.synthesis = Synthesis.of(studies());
+    }
+
+    /** The records that enter the synthesis: every single study tied to a test or a clue that gives both proportions. */
+    public List<StudyRecord> studies() {
+        List<StudyRecord> studies = new ArrayList<>();
+        for (AccuracyRecord record : records.values()) {
+            if (!record.review() && Weighable.of(record) instanceof Weighable.Yes figures) {
+                criterion(record).ifPresent(criterion -> studies.add(new StudyRecord(record.id().value(), criterion, record.citation(), byInventors(record.id()), counts(figures))));
+            }
+        }
+        return studies;
+    }
+
+    private Optional<StudyRecord.Criterion> criterion(AccuracyRecord record) {
+        Tie tie = ties.get(record.id());
+        if (tie instanceof Tie.ToTest test) {
+            return Optional.of(criterion(test.test(), test.criterion(), test.condition()));
+        }
+        return tie instanceof Tie.ToClue clue ? Optional.of(told(clue.clue(), clue.condition())) : Optional.empty();
+    }
+
+    private static StudyRecord.Counts counts(Weighable.Yes figures) {
+        TwoByTwo counts = figures.counts();
+        return new StudyRecord.Counts(counts.tp(), counts.fn(), counts.tn(), counts.fp());
+    }
+
+    private static StudyRecord.Criterion criterion(TestId test, CriterionId criterion, ConditionId condition) {
+        return new StudyRecord.Criterion(condition.value(), test.value(), criterion.value());
+    }
+
+    private static StudyRecord.Criterion told(String clue, ConditionId condition) {
+        return new StudyRecord.Criterion(condition.value(), "told " + clue, TOLD.value());
+    }
+
+    /** All studies of the ledger together. */
+    public Synthesis synthesis() {
+        return synthesis;
+    }
+
+    /** What an independent clinic would find for every criterion of a condition, studied or not. */
+    public PredictedAccuracy expected(ConditionId condition) {
+        return predicted.computeIfAbsent(condition, id -> synthesis.predict(id.value(), catalogue.tests().values().stream()
+                .flatMap(test -> test.readingFor(id).stream().flatMap(reading -> criteria(reading).map(criterion -> criterion(test.id(), criterion, id)))).toList()));
+    }
+
+    private static Stream<CriterionId> criteria(ConditionReading reading) {
+        return Stream.concat(reading.by().stream(), reading.school().stream().flatMap(school -> school.criteria().values().stream())).distinct();
+    }
+
+    /** What an independent clinic would find by a criterion of a test; the same as of any unseen criterion where nobody has studied it. */
+    public Belief expected(TestId test, CriterionId criterion, ConditionId condition) {
+        return expected(criterion(test, criterion, condition), condition);
+    }
+
+    private Belief expected(StudyRecord.Criterion criterion, ConditionId condition) {
+        PredictedAccuracy all = expected(condition);
+        return Belief.Expected.of(all, all.criteria().indexOf(criterion));
     }
 
     /** Short fingerprint of ledger and ties. */
@@ -75,12 +142,27 @@ public final class Evidence {
 
     private Optional<EvidenceInUse> choose(TestId test, ConditionId condition, Schools schools) {
         List<CriterionId> usualFirst = catalogue.test(test).readingFor(condition).map(reading -> reading.by(schools)).orElse(List.of());
-        return candidates(test, condition).stream()
-                .filter(candidate -> !candidate.record().review() && usualFirst.contains(candidate.criterion()))
-                .min(Comparator.comparing((EvidenceInUse candidate) -> byInventors(candidate.record().id()))
-                        .thenComparing(candidate -> -candidate.record().patients())
-                        .thenComparing(candidate -> usualFirst.indexOf(candidate.criterion()))
-                        .thenComparing(candidate -> candidate.record().id().value()));
+        Map<CriterionId, List<EvidenceInUse>> byCriterion = candidates(test, condition).stream()
+                .filter(candidate -> !candidate.record().review() && usualFirst.contains(candidate.criterion())).collect(Collectors.groupingBy(EvidenceInUse::criterion));
+        return byCriterion.values().stream().min(Comparator.comparing((List<EvidenceInUse> studies) -> independent(studies).isEmpty())
+                .thenComparing(studies -> -patients(studies)).thenComparing(studies -> usualFirst.indexOf(studies.get(0).criterion()))).map(this::shown);
+    }
+
+    private List<EvidenceInUse> independent(List<EvidenceInUse> studies) {
+        return studies.stream().filter(each -> !byInventors(each.record().id())).toList();
+    }
+
+    /** Patients of all independent studies; of the inventors' where there are no others. */
+    private int patients(List<EvidenceInUse> studies) {
+        List<EvidenceInUse> independent = independent(studies);
+        return (independent.isEmpty() ? studies : independent).stream().mapToInt(each -> each.record().patients()).sum();
+    }
+
+    /** The study that says most of a criterion. */
+    private EvidenceInUse shown(List<EvidenceInUse> studies) {
+        EvidenceInUse shown = studies.stream().min(Comparator.comparing((EvidenceInUse candidate) -> byInventors(candidate.record().id()))
+                .thenComparing(candidate -> -candidate.record().patients()).thenComparing(candidate -> candidate.record().id().value())).orElseThrow();
+        return new EvidenceInUse(shown.record(), shown.criterion(), shown.series(), shown.figures(), shown.belief(), !independent(studies).isEmpty());
     }
 
     /** Whether published accuracy speaks for a clue about a condition, so that it is evidence and no mere shift of the start. */
@@ -94,7 +176,7 @@ public final class Evidence {
         for (AccuracyRecord record : records.values()) {
             if (ties.get(record.id()) instanceof Tie.ToClue tie && tie.clue().equals(clue) && tie.condition().equals(condition)
                     && !record.review() && Weighable.of(record) instanceof Weighable.Yes figures) {
-                candidates.add(new EvidenceInUse(record, TOLD, tie.series(), figures));
+                candidates.add(new EvidenceInUse(record, TOLD, tie.series(), figures, expected(told(clue, condition), condition), !record.originator()));
             }
         }
         return candidates.stream().min(Comparator.comparing((EvidenceInUse candidate) -> candidate.record().originator())
@@ -108,7 +190,7 @@ public final class Evidence {
         }
         AccuracyRecord record = record(RecordId.of(level.record()));
         return Weighable.of(record) instanceof Weighable.Yes figures && ties.get(record.id()) instanceof Tie.ToCluster tie
-                ? Optional.of(new EvidenceInUse(record, CriterionId.of("count"), tie.series(), figures)) : Optional.empty();
+                ? Optional.of(new EvidenceInUse(record, CriterionId.of("count"), tie.series(), figures, figures.belief(), !record.originator())) : Optional.empty();
     }
 
     /** Whether a record comes from those who proposed the test or derived the rule. */
@@ -165,7 +247,7 @@ public final class Evidence {
         List<EvidenceInUse> candidates = new ArrayList<>();
         for (AccuracyRecord record : about(test, condition)) {
             if (ties.get(record.id()) instanceof Tie.ToTest tie && Weighable.of(record) instanceof Weighable.Yes figures) {
-                candidates.add(new EvidenceInUse(record, tie.criterion(), tie.series(), figures));
+                candidates.add(new EvidenceInUse(record, tie.criterion(), tie.series(), figures, expected(test, tie.criterion(), condition), !byInventors(record.id())));
             }
         }
         return candidates;

@@ -9,10 +9,16 @@ public sealed interface Weighable {
     /**
      * It can.
      *
+     * @param counts    by rounding its proportions
      * @param size      patients behind it; where unpublished, what stands in for them
      * @param sizeKnown whether both group sizes were published
      */
-    record Yes(Belief belief, int size, boolean sizeKnown) implements Weighable {
+    record Yes(TwoByTwo counts, int size, boolean sizeKnown) implements Weighable {
+
+        /** What the record says by itself. */
+        public Belief belief() {
+            return Belief.of(counts);
+        }
     }
 
     /** It cannot; {@code because} says why in plain words. */
@@ -50,6 +56,6 @@ public sealed interface Weighable {
         if (with == 0 || without == 0) {
             return new No("there was no comparison group");
         }
-        return new Yes(Belief.of(TwoByTwo.of(sensitivity, specificity, with, without)), with + without, record.sizesKnown());
+        return new Yes(TwoByTwo.of(sensitivity, specificity, with, without), with + without, record.sizesKnown());
     }
 }

@@ -76,10 +76,11 @@ public final class Planner {
         Choice choice = new Choice(seconds);
         byHand.stream().filter(situation.doable()::contains).forEach(test -> choice.reasons.put(test, Reason.of(test, Why.BY_HAND)));
         choice.add(purposes.always());
-        choice.addWithinShare(purposes.measures());
+        choice.add(purposes.lookedFor());
+        choice.addWithinShare(purposes.defining());
         choice.add(purposes.serious());
         purposes.spread().stream().filter(reason -> !purposes.served(reason, choice.reasons.keySet())).forEach(reason -> choice.add(List.of(reason)));
-        choice.addWithinShare(purposes.defining());
+        choice.addWithinShare(purposes.measures());
         choice.select();
         List.of(purposes.measures(), purposes.defining(), provoking ? purposes.pictured() : gentle(purposes.pictured())).forEach(choice::add);
         WorkOrder order = choice.order();

@@ -48,9 +48,14 @@ final class Purposes {
         return provokes ? open(catalogue.routine(situation.visit().region()).first().stream().map(test -> Reason.of(test, Why.MEASURE)).toList()) : List.of();
     }
 
-    /** For each serious condition in play the test that tells most about it for its time, the most telling first. */
+    /** Tests that the story or a finding asks for. */
+    List<Reason> lookedFor() {
+        return open(situation.looking().first().entrySet().stream().map(each -> Reason.of(each.getKey(), Why.SERIOUS, each.getValue())).toList());
+    }
+
+    /** For each serious condition that is looked for the test that tells most about it for its time, the most telling first. */
     List<Reason> serious() {
-        return bestFor(inPlay(standing -> standing.condition().serious().isPresent(), 0), Why.SERIOUS).stream()
+        return bestFor(inPlay(standing -> standing.condition().serious().isPresent() && standing.now() >= situation.looking().from().applyAsDouble(standing.condition().id()), 0), Why.SERIOUS).stream()
                 .sorted(Comparator.comparingDouble((Reason reason) -> nothing.gain(reason.test(), reason.about().orElseThrow()) / seconds.applyAsDouble(reason.test())).reversed()).toList();
     }
 
@@ -119,7 +124,7 @@ final class Purposes {
     Map<TestId, Reason> all() {
         Stream<Reason> informing = situation.doable().stream().filter(test -> nothing.gain(test) >= catalogue.effort().leastBits()).map(test -> Reason.of(test, Why.INFORMATION));
         Map<TestId, Reason> all = new LinkedHashMap<>();
-        Stream.of(always().stream(), measures().stream(), serious().stream(), spread().stream(), defining().stream(), informing, pictured().stream()).flatMap(reasons -> reasons).forEach(reason -> all.putIfAbsent(reason.test(), reason));
+        Stream.of(always().stream(), lookedFor().stream(), measures().stream(), serious().stream(), spread().stream(), defining().stream(), informing, pictured().stream()).flatMap(reasons -> reasons).forEach(reason -> all.putIfAbsent(reason.test(), reason));
         return all;
     }
 }

@@ -65,6 +65,9 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
         return new Selection(List.copyOf(best), chooser.bits(best), chooser.seconds(best));
     }
 
+    /** Rounds of swaps: the first few bring nearly all that swapping can. */
+    private static final int MOST_ROUNDS = 12;
+
     private static final class Chooser {
 
         private final JointInformation nothing;
@@ -146,8 +149,8 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
         /** The set after every swap of one test for another, and every addition, that tells more. */
         Set<TestId> improved(Set<TestId> from) {
             Set<TestId> set = new LinkedHashSet<>(from);
-            boolean better = true;
-            while (better) {
+            boolean better = !Double.isInfinite(budget);
+            for (int round = 0; better && round < MOST_ROUNDS; round++) {
                 better = swap(set);
                 Set<TestId> more = greedy(set);
                 better |= set.addAll(more);
@@ -162,7 +165,8 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
                 without.remove(out);
                 JointInformation rest = known.computeIfAbsent(Set.copyOf(without), each -> information(set).without(out));
                 for (TestId in : candidates.keySet()) {
-                    if (!set.contains(in) && seconds(with(without, in)) <= budget && rest.bits() + rest.gain(in) > now + NEXT_TO_NOTHING) {
+                    Set<TestId> with = with(without, in);
+                    if (!set.contains(in) && seconds(with) <= budget && rest.bits() + rest.gain(in) > now + NEXT_TO_NOTHING && bits(with) > now + NEXT_TO_NOTHING) {
                         set.remove(out);
                         set.add(in);
                         return true;

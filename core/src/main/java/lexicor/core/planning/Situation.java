@@ -5,9 +5,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
+import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.TestReading;
+import lexicor.core.safety.Referral;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Visit;
 
@@ -18,8 +21,24 @@ import lexicor.core.weighing.Visit;
  * @param position in which the patient is; empty where it is not known
  * @param learnt   seconds that tests took in this clinic, both sides together; the catalogue's where a test has none
  * @param sparing  whether only the most valuable tests are to be done
+ * @param looking  what is looked for before all else
  */
-public record Situation(Visit visit, List<TestReading> found, Ranking ranking, Collection<TestId> doable, Optional<String> position, Map<TestId, Double> learnt, boolean sparing) {
+public record Situation(Visit visit, List<TestReading> found, Ranking ranking, Collection<TestId> doable, Optional<String> position, Map<TestId, Double> learnt, boolean sparing, Looking looking) {
+
+    /**
+     * What is looked for before all else.
+     *
+     * @param first tests that the story or a finding asks for, each with the condition that it is for
+     * @param from  chance from which a serious condition is looked for
+     */
+    public record Looking(Map<TestId, ConditionId> first, ToDoubleFunction<ConditionId> from) {
+
+        /** Nothing that the story asks for; serious conditions from the usual chance. */
+        public static Looking usual() {
+            return new Looking(Map.of(), condition -> Referral.USUAL_LOOK_FOR);
+        }
+    }
+
 
     public Situation {
         found = List.copyOf(found);

@@ -13,8 +13,9 @@ import lexicor.core.catalogue.Thresholds;
  * @param correlations   correlations set by hand, by dependency group, 0..0.95; the others are as learnt or assumed
  * @param thresholds     where a chance begins to mean something
  * @param estimates      the clinic's own estimates in use
+ * @param borrowing      whether a finding that nobody has measured weighs like an average test; else it is noted only
  */
-public record Assumptions(double link, double betweenStudies, Map<String, Double> correlations, Thresholds thresholds, List<OwnEstimate> estimates) {
+public record Assumptions(double link, double betweenStudies, Map<String, Double> correlations, Thresholds thresholds, List<OwnEstimate> estimates, boolean borrowing) {
 
     public static final double USUAL_LINK = 0.1;
     public static final double MOST_LINK = 0.5;
@@ -33,12 +34,17 @@ public record Assumptions(double link, double betweenStudies, Map<String, Double
 
     /** As they ship. */
     public static Assumptions usual(Catalogue catalogue) {
-        return new Assumptions(USUAL_LINK, WeighingSettings.USUAL.betweenStudies(), Map.of(), catalogue.thresholds(), List.of());
+        return new Assumptions(USUAL_LINK, WeighingSettings.USUAL.betweenStudies(), Map.of(), catalogue.thresholds(), List.of(), true);
     }
 
     /** The same with other correlations set by hand. */
     public Assumptions with(Map<String, Double> chosen) {
-        return new Assumptions(link, betweenStudies, chosen, thresholds, estimates);
+        return new Assumptions(link, betweenStudies, chosen, thresholds, estimates, borrowing);
+    }
+
+    /** The same with findings that nobody has measured weighed, or noted only. */
+    public Assumptions borrowing(boolean weighed) {
+        return new Assumptions(link, betweenStudies, correlations, thresholds, estimates, weighed);
     }
 
     private static void require(String name, double value, double most) {

@@ -1,6 +1,7 @@
 package lexicor.core.weighing;
 
 import java.util.List;
+import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.DependencyGroup;
 
 /**
@@ -18,6 +19,8 @@ public record Correlation(DependencyGroup group, double present, double absent, 
 
     /** The highest that can be chosen. */
     public static final double MOST = RhoBelief.MOST;
+
+    private static final double PATTERN_RHO = 0.4;
 
     /** Where a correlation comes from. */
     public enum Origin {
@@ -44,6 +47,11 @@ public record Correlation(DependencyGroup group, double present, double absent, 
     static Correlation assumed(DependencyGroup group) {
         RhoBelief belief = RhoBelief.assumed(group.rho());
         return new Correlation(group, group.rho(), group.rho(), Origin.ASSUMED, interval(belief), List.of(), new Beliefs(belief, belief));
+    }
+
+    /** What findings of a condition's picture share that nobody has measured: assumed, as for tests of one tissue. */
+    static Correlation ofPattern(ConditionId condition) {
+        return assumed(new DependencyGroup("pattern " + condition, "the picture of it", List.of(condition), List.of(), PATTERN_RHO, List.of()));
     }
 
     static Correlation learnt(DependencyGroup group, RhoBelief present, RhoBelief absent, List<RhoLesson> lessons) {

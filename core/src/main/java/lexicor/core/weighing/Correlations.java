@@ -53,6 +53,11 @@ public final class Correlations {
         return new Correlations(changed);
     }
 
+    /** The correlation of a group; empty where there is none of that name. */
+    Optional<Correlation> byId(String group) {
+        return Optional.ofNullable(byGroup.get(group));
+    }
+
     /** The correlation of the group in which a test stands for a condition; empty where it stands alone. */
     Optional<Correlation> of(TestId test, ConditionId condition) {
         return byGroup.values().stream().filter(each -> each.group().tests().contains(test)

@@ -12,9 +12,9 @@ import java.util.function.Supplier;
  */
 final class DrawStore {
 
-    private static final int MOST_DRAWS = 768;
-    private static final int MOST_PROFILES = 192;
-    private static final int MOST_WEIGHED = 512;
+    private static final int MOST_DRAWS = 1536;
+    private static final int MOST_JOINED = 48;
+    private static final int MOST_MODELS = 512;
 
     /**
      * Everything that draws depend on.
@@ -26,8 +26,8 @@ final class DrawStore {
     }
 
     private final Map<Key, double[]> draws = latest(MOST_DRAWS);
-    private final Map<Key, double[]> profiles = latest(MOST_PROFILES);
-    private final Map<Object, Weighed> weighed = latest(MOST_WEIGHED);
+    private final Map<Object, JointModel> models = latest(MOST_MODELS);
+    private final Map<Object, Pass.Joined> joined = latest(MOST_JOINED);
 
     private static <K, V> Map<K, V> latest(int most) {
         return Collections.synchronizedMap(new LinkedHashMap<>(64, 0.75f, true) {
@@ -43,14 +43,14 @@ final class DrawStore {
         return kept(draws, key, () -> make.apply(key));
     }
 
-    /** What was made of the draws of a bundle, made now if it is not kept. The array must not be changed. */
-    double[] profiles(Key key, Supplier<double[]> make) {
-        return kept(profiles, key, make);
+    /** What was weighed from a key, weighed now if it is not kept. */
+    Pass.Joined joined(Object key, Supplier<Pass.Joined> weigh) {
+        return kept(joined, key, weigh);
     }
 
-    /** What was weighed from a key, weighed now if it is not kept. */
-    Weighed weighed(Object key, Supplier<Weighed> weigh) {
-        return kept(weighed, key, weigh);
+    /** The points of a weighing, worked out now if they are not kept. */
+    JointModel model(Object key, Supplier<JointModel> make) {
+        return kept(models, key, make);
     }
 
     private static <K, V> V kept(Map<K, V> map, K key, Supplier<V> make) {

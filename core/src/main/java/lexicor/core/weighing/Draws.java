@@ -1,6 +1,7 @@
 package lexicor.core.weighing;
 
 import lexicor.core.evidence.Belief;
+import lexicor.core.synthesis.PredictedAccuracy;
 import org.hipparchus.random.RandomDataGenerator;
 
 /**
@@ -19,9 +20,28 @@ final class Draws {
     static double[] logLikelihoodRatios(Belief belief, boolean positive, WeighingSettings settings, long seed) {
         RandomDataGenerator random = new RandomDataGenerator(seed);
         double[] values = new double[settings.draws()];
+        if (belief instanceof Belief.Expected expected) {
+            return expected(random, expected, positive, values);
+        }
+        Belief.OfCounts counts = (Belief.OfCounts) belief;
         for (int i = 0; i < values.length; i++) {
-            double sensitivity = moved(random, belief.sensitivityAlpha(), belief.sensitivityBeta(), settings.betweenStudies());
-            double specificity = moved(random, belief.specificityAlpha(), belief.specificityBeta(), settings.betweenStudies());
+            double sensitivity = moved(random, counts.sensitivityAlpha(), counts.sensitivityBeta(), settings.betweenStudies());
+            double specificity = moved(random, counts.specificityAlpha(), counts.specificityBeta(), settings.betweenStudies());
+            values[i] = positive ? logChance(sensitivity) - logChance(-specificity) : logChance(-sensitivity) - logChance(specificity);
+        }
+        return values;
+    }
+
+    private static double[] expected(RandomDataGenerator random, Belief.Expected expected, boolean positive, double[] values) {
+        PredictedAccuracy.Of one = expected.all().at(expected.place());
+        double[][] covariance = one.predictive();
+        double first = Math.sqrt(covariance[0][0]);
+        double along = covariance[0][1] / first;
+        double rest = Math.sqrt(Math.max(0, covariance[1][1] - along * along));
+        for (int i = 0; i < values.length; i++) {
+            double z = random.nextNormal(0, 1);
+            double sensitivity = one.mean()[0] + first * z;
+            double specificity = one.mean()[1] + along * z + rest * random.nextNormal(0, 1);
             values[i] = positive ? logChance(sensitivity) - logChance(-specificity) : logChance(-sensitivity) - logChance(specificity);
         }
         return values;

@@ -27,11 +27,15 @@ public final class Foresight {
     private final Weighing weighing;
     private final Visit visit;
     private final Map<ConditionId, Weighing.Model> models = new LinkedHashMap<>();
+    private final JointModel joint;
+    private final LoadBuilder builder;
 
     private Foresight(Weighing weighing, Visit visit, List<TestReading> tests) {
         this.weighing = weighing;
         this.visit = visit;
         weighing.models(visit, tests).forEach(model -> models.put(model.condition().id(), model));
+        joint = weighing.jointModel(visit, tests);
+        builder = new LoadBuilder(weighing.catalogue(), weighing.evidence(), weighing.settings(), visit);
     }
 
     /** From what a visit has found so far. */
@@ -51,8 +55,7 @@ public final class Foresight {
     /** What one test could tell. */
     public TestValue value(TestId id, Optional<String> position) {
         ExaminationTest test = weighing.catalogue().test(id);
-        List<TestValue.Change> changes = new ArrayList<>();
-        models.values().forEach(model -> change(test, model).ifPresent(changes::add));
+        List<TestValue.Change> changes = new ArrayList<>(changes(id).values());
         changes.sort(Comparator.comparing(TestValue.Change::live).thenComparing(TestValue.Change::bits).reversed());
         boolean moves = position.isPresent() && !test.positions().contains(position.get());
         double seconds = test.seconds() + (moves ? weighing.catalogue().effort().changePosition() : 0);
@@ -72,18 +75,28 @@ public final class Foresight {
         return weighing.catalogue().widerThan(condition.id()).stream().filter(models::containsKey).reduce((first, last) -> last).orElse(condition.id());
     }
 
-    private Optional<TestValue.Change> change(ExaminationTest test, Weighing.Model model) {
-        return predicted(test.id(), model).map(predicted -> {
-            double now = model.now();
-            LogOdds odds = LogOdds.ofChance(now);
-            double ifPositive = odds.times(predicted.likelihoodRatio(true)).chance();
-            double ifNegative = odds.times(predicted.likelihoodRatio(false)).chance();
-            double positive = now * predicted.withCondition() + (1 - now) * predicted.withoutCondition();
-            double bits = Math.max(0, entropy(now) - positive * entropy(ifPositive) - (1 - positive) * entropy(ifNegative));
-            double least = visit.assumptions().thresholds().setAside();
-            boolean live = now >= least || model.condition().serious().isPresent() && Math.max(ifPositive, ifNegative) >= least;
-            return new TestValue.Change(model.condition(), now, ifPositive, ifNegative, predicted.withCondition(), predicted.withoutCondition(), bits, live);
-        });
+    /** By condition the part of the test that tells most of it. */
+    private Map<ConditionId, TestValue.Change> changes(TestId test) {
+        Map<ConditionId, TestValue.Change> changes = new LinkedHashMap<>();
+        List<Condition> conditions = weighing.ranked(visit);
+        Map<ConditionId, Load> loads = builder.open(test, conditions);
+        for (JointModel.Ahead ahead : loads.isEmpty() ? List.<JointModel.Ahead>of() : joint.ahead(test.value(), loads)) {
+            for (Condition condition : conditions) {
+                double[] after = ahead.after().get(condition.id());
+                if (after != null) {
+                    changes.merge(condition.id(), change(condition, ahead.positive(), after[0], after[1]), (one, other) -> one.bits() >= other.bits() ? one : other);
+                }
+            }
+        }
+        return changes;
+    }
+
+    private TestValue.Change change(Condition condition, double positive, double ifPositive, double ifNegative) {
+        double now = joint.now(condition.id());
+        double bits = Math.max(0, entropy(now) - positive * entropy(ifPositive) - (1 - positive) * entropy(ifNegative));
+        double least = visit.assumptions().thresholds().setAside();
+        boolean live = now >= least || condition.serious().isPresent() && Math.max(ifPositive, ifNegative) >= least;
+        return new TestValue.Change(condition, now, ifPositive, ifNegative, positive * ifPositive / now, positive * (1 - ifPositive) / (1 - now), bits, live);
     }
 
     private Optional<PointModel.Predicted> predicted(TestId test, Weighing.Model model) {

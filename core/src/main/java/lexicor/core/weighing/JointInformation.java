@@ -14,6 +14,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.dependence.Kernel;
 import lexicor.core.examination.TestReading;
 
 /**
@@ -137,12 +138,13 @@ public final class JointInformation {
         weighing.models(visit, found).forEach(model -> models.put(model.condition().id(), model));
         Map<ConditionId, ConditionId> families = new HashMap<>();
         models.keySet().forEach(id -> families.put(id, weighing.catalogue().widerThan(id).stream().filter(models::containsKey).reduce((first, last) -> last).orElse(id)));
+        JointModel joint = weighing.jointModel(visit, found);
         Map<ConditionId, Outlook> outlooks = new LinkedHashMap<>();
         double link = visit.assumptions().link();
         models.forEach((id, model) -> {
             if (live.getOrDefault(id, false)) {
                 Combination combination = model.points().combination();
-                outlooks.put(id, Outlook.of(model.now(), Set.of(), List.of(new Leaf(1, 1, Possible.of(combination, link, true, rule), Possible.of(combination, link, false, rule)))));
+                outlooks.put(id, Outlook.of(joint.now(id), Set.of(), List.of(new Leaf(1, 1, Possible.of(combination, link, true, rule), Possible.of(combination, link, false, rule)))));
             }
         });
         return new JointInformation(new Setting(weighing, visit, models, families, rule, outlooks, new ConcurrentHashMap<>(), new ConcurrentHashMap<>()), outlooks);

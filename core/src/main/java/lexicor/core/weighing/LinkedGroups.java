@@ -1,6 +1,8 @@
 package lexicor.core.weighing;
 
 import java.util.List;
+import lexicor.core.dependence.Normal;
+import lexicor.core.dependence.SharedFactor;
 
 /**
  * Groups whose results are weakly linked as well, since they come from one body: a wider factor carries the part

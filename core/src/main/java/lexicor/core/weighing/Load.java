@@ -16,9 +16,10 @@ import lexicor.core.evidence.AccuracyRecord;
  * @param frequencies what this answer alone means at the examination's start; empty where only a ratio is known
  * @param caution     why its figures may not fit this setting; empty where they do
  * @param worthless   whether the test tells next to nothing, so that it stands in no group
+ * @param borrowed    whether nobody has measured it, so that it weighs like an average test with its full width
  */
 public record Load(List<TestId> tests, boolean positive, String phrase, Weight weight, Optional<AccuracyRecord> record,
-        Optional<NaturalFrequencies> frequencies, String caution, boolean worthless) {
+        Optional<NaturalFrequencies> frequencies, String caution, boolean worthless, boolean borrowed) {
 
     public Load {
         tests = List.copyOf(tests);
@@ -36,7 +37,7 @@ public record Load(List<TestId> tests, boolean positive, String phrase, Weight w
 
     /** Whether it is an estimate of the clinic's own and no published figure. */
     public boolean estimate() {
-        return record.isEmpty();
+        return record.isEmpty() && !borrowed;
     }
 
     /** Whether it stands in a group, so that what it shares with others counts once. */
@@ -46,6 +47,6 @@ public record Load(List<TestId> tests, boolean positive, String phrase, Weight w
 
     /** What its draws are called by: the record where there is one. */
     String source() {
-        return record.map(known -> known.id().value()).orElseGet(() -> "estimate " + tests);
+        return record.map(known -> known.id().value()).orElseGet(() -> (borrowed ? "borrowed " : "estimate ") + tests);
     }
 }

@@ -2,7 +2,9 @@ package lexicor.core.weighing;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
@@ -22,6 +24,12 @@ import lexicor.core.examination.TestReading;
 
 /** Turns readings into weights, or into findings on the table with the reason why they are not weighed. */
 final class LoadBuilder {
+
+    /**
+     * What is kept of the logarithm of a set's ratio: every set is known from those who derived it alone, and this is assumed of
+     * it until somebody has repeated it.
+     */
+    private static final double OF_DERIVERS = 0.4;
 
     /** What was found for one condition. */
     record Findings(List<Load> loads, List<Unweighed> unweighed) {
@@ -63,7 +71,9 @@ final class LoadBuilder {
             loads.add(load(condition, List.of(test.test()), positive, reading.phrase(), inUse.get()));
         } else if (reading.definite() && own.isPresent()) {
             Weight weight = new Weight.Ratio(positive ? own.get().ifPositive() : own.get().ifNegative(), Weight.Ratio.UNKNOWN_SD);
-            loads.add(new Load(List.of(test.test()), positive, reading.phrase(), weight, Optional.empty(), Optional.empty(), "the clinic's own estimate, no study", false));
+            loads.add(new Load(List.of(test.test()), positive, reading.phrase(), weight, Optional.empty(), Optional.empty(), "the clinic's own estimate, no study", false, false));
+        } else if (reading.definite() && visit.assumptions().borrowing() && reads.by().contains(criterion)) {
+            loads.add(borrowed(condition, test.test(), criterion, positive, reading.phrase()));
         } else if (reading.result() != Reading.Result.NOT_YET_KNOWN) {
             String because = reading.definite() ? evidence.whyNotWeighed(test.test(), condition.id()) : "not interpretable: " + reading.phrase();
             unweighed.add(new Unweighed(test.test(), reading.result(), reading.phrase(), because));
@@ -87,20 +97,38 @@ final class LoadBuilder {
 
     private Load level(Condition condition, ClusterCount count, Cluster.Level level, LevelFigure figure, String phrase) {
         String caution = caution(figure.series());
-        if (figure instanceof LevelFigure.Shares shares) {
-            Belief belief = shares.belief();
-            boolean speaksFor = belief.likelihoodRatio(shares.positive()) >= 1;
-            return new Load(count.tests(), speaksFor, phrase, new Weight.Proportions(belief, shares.positive()), Optional.of(figure.record()),
-                    Optional.of(frequencies(condition, belief, shares.positive())), caution, false);
-        }
-        double ratio = ((LevelFigure.RatioOnly) figure).likelihoodRatio();
-        return new Load(count.tests(), ratio >= 1, phrase, new Weight.Ratio(ratio, Weight.Ratio.UNKNOWN_SD), Optional.of(figure.record()), Optional.empty(), caution, false);
+        double published = figure instanceof LevelFigure.Shares shares ? shares.belief().likelihoodRatio(shares.positive()) : ((LevelFigure.RatioOnly) figure).likelihoodRatio();
+        double ratio = Math.pow(published, OF_DERIVERS);
+        return new Load(count.tests(), ratio >= 1, phrase, new Weight.Ratio(ratio, Weight.Ratio.UNKNOWN_SD), Optional.of(figure.record()), Optional.empty(), caution, false, false);
     }
 
     private Load load(Condition condition, List<TestId> tests, boolean positive, String phrase, EvidenceInUse inUse) {
         Belief belief = inUse.belief();
         return new Load(tests, positive, phrase, new Weight.Proportions(belief, positive), Optional.of(inUse.record()),
-                Optional.of(frequencies(condition, belief, positive)), caution(inUse.series()), worthless(belief));
+                Optional.of(frequencies(condition, belief, positive)), caution(inUse.series()), worthless(belief), false);
+    }
+
+    private Load borrowed(Condition condition, TestId test, CriterionId criterion, boolean positive, String phrase) {
+        Belief belief = evidence.expected(test, criterion, condition.id());
+        return new Load(List.of(test), positive, phrase, new Weight.Proportions(belief, positive), Optional.empty(),
+                Optional.of(frequencies(condition, belief, positive)), "nobody has measured it: weighed like an average test", false, true);
+    }
+
+    /** What an open test would weigh for each of these conditions if it were positive. */
+    Map<ConditionId, Load> open(TestId id, Collection<Condition> conditions) {
+        Map<ConditionId, Load> loads = new LinkedHashMap<>();
+        for (Condition condition : conditions) {
+            Optional<ConditionReading> reads = catalogue.test(id).readingFor(condition.id());
+            if (reads.isPresent()) {
+                Optional<EvidenceInUse> inUse = evidence.inUse(id, condition.id(), visit.schools());
+                if (inUse.isPresent()) {
+                    loads.put(condition.id(), load(condition, List.of(id), true, "", inUse.get()));
+                } else if (visit.assumptions().borrowing() && own(id, condition.id()).isEmpty()) {
+                    loads.put(condition.id(), borrowed(condition, id, reads.get().by(visit.schools()).get(0), true, ""));
+                }
+            }
+        }
+        return loads;
     }
 
     private NaturalFrequencies frequencies(Condition condition, Belief belief, boolean positive) {

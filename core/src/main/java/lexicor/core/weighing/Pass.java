@@ -1,7 +1,6 @@
 package lexicor.core.weighing;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,9 +19,23 @@ import lexicor.core.examination.TestReading;
 /** One weighing of one visit. */
 final class Pass {
 
-    /** Everything that the weighing of one condition depends on. */
-    private record Asked(ConditionId condition, Visit.Start start, List<Load> loads, Lens lens, List<ClusterCount> clusters, Correlations correlations, double link,
-            double betweenStudies, WeighingSettings settings, long seed) {
+    /** Decibans below which what a finding does by way of another condition is not told. */
+    private static final double LEAST_BY_WAY = 0.2;
+
+    /** Everything that the points of a joint weighing depend on. */
+    private record Asked(Map<ConditionId, Visit.Start> starts, Map<ConditionId, List<Load>> seen, Correlations correlations, Assumptions assumptions) {
+    }
+
+    /** A joint weighing with how its doubt is drawn. */
+    private record Drawn(JointModel model, WeighingSettings settings, long seed) {
+    }
+
+    /** Findings of a condition, and what of them is added up. */
+    private record Seen(LoadBuilder.Findings findings, Lenses lenses, Combination combination) {
+    }
+
+    /** What takes longer: the draws, and what each finding has moved. */
+    record Joined(Map<ConditionId, double[]> plausible, Map<ConditionId, List<JointModel.Moved>> moved) {
     }
 
     private final Weighing weighing;
@@ -37,10 +50,11 @@ final class Pass {
     private final LoadBuilder builder;
     private final PatternReader patterns;
     private final Sampler sampler;
-    private final DrawnModel drawn;
     private final Lens lens;
     private final List<ClusterCount> clusters;
-    private final Map<ConditionId, double[]> plausible = new LinkedHashMap<>();
+    private final Map<Condition, Seen> seen = new LinkedHashMap<>();
+    private JointModel model;
+    private Joined joined;
 
     Pass(Weighing weighing, DrawStore store, Visit visit, List<TestReading> tests, long seed) {
         this.weighing = weighing;
@@ -56,9 +70,31 @@ final class Pass {
         builder = new LoadBuilder(catalogue, evidence, settings, visit);
         patterns = new PatternReader(done);
         sampler = new Sampler(store, settings.draws(), assumed.betweenStudies(), seed);
-        drawn = new DrawnModel(sampler, assumed.link());
         lens = Lens.of(visit.schools());
         clusters = catalogue.routine(visit.region()).clusters().stream().map(catalogue::cluster).map(this::count).toList();
+        for (Condition condition : weighing.ranked(visit)) {
+            LoadBuilder.Findings findings = builder.findings(condition, done.values());
+            Lenses lenses = new Lenses(condition, findings.loads(), inForce, clusters, builder, link());
+            seen.put(condition, new Seen(findings, lenses, lenses.through(lens.forChance()).combination()));
+        }
+    }
+
+    /** The joint model of the visit, with what was found: points only. */
+    JointModel joint() {
+        if (model == null) {
+            Map<ConditionId, List<Load>> loads = new LinkedHashMap<>();
+            seen.forEach((condition, each) -> loads.put(condition.id(), each.combination().loads().toList()));
+            model = store.model(new Asked(visit.starts(), loads, inForce, visit.assumptions()), () -> weighing.jointModel(visit, loads, inForce));
+        }
+        return model;
+    }
+
+    private Joined joined() {
+        if (joined == null) {
+            joined = settings.draws() == 0 ? new Joined(Map.of(), Map.of())
+                    : store.joined(new Drawn(joint(), settings, seed), () -> new Joined(joint().plausible(sampler), joint().moved()));
+        }
+        return joined;
     }
 
     private ClusterCount count(Cluster cluster) {
@@ -102,14 +138,10 @@ final class Pass {
 
     /** Chance of a condition through the lens in force, and whether anything was weighed for it: all that a list needs. */
     Chance chance(Condition condition) {
-        double start = visit.starts().get(condition.id()).chance();
-        List<Load> loads = builder.findings(condition, done.values()).loads();
-        if (loads.isEmpty()) {
-            return new Chance(start, false);
-        }
-        Lenses lenses = new Lenses(condition, loads, inForce, clusters, builder, link());
-        double log = lenses.points(lenses.through(lens.forChance()).combination()).logLikelihoodRatio();
-        return new Chance(LogOdds.chance(LogOdds.ofChance(start).value() + log), true);
+        double now = joint().now(condition.id());
+        double start = joint().start(condition.id());
+        boolean moved = Math.abs(Decibans.of(LogOdds.ofChance(now).value() - LogOdds.ofChance(start).value())) >= Standing.MOVES;
+        return new Chance(now, moved || !seen.get(condition).combination().isEmpty());
     }
 
     /** Whether a condition is unlikely by definition. */
@@ -122,36 +154,47 @@ final class Pass {
     }
 
     Standing standing(Condition condition) {
-        Visit.Start start = visit.starts().get(condition.id());
-        LoadBuilder.Findings findings = builder.findings(condition, done.values());
-        List<ClusterCount> own = clusters.stream().filter(count -> count.cluster().condition().equals(condition.id())).toList();
-        Asked asked = new Asked(condition.id(), start, findings.loads(), lens.forChance(), own, inForce, link(), visit.assumptions().betweenStudies(), settings, seed);
-        Weighed weighed = store.weighed(asked, () -> weighed(condition, asked));
-        if (weighed.plausible().length > 0) {
-            plausible.put(condition.id(), weighed.plausible());
-        }
+        Seen of = seen.get(condition);
+        double before = joint().start(condition.id());
+        double now = joint().now(condition.id());
+        double[] odds = joined().plausible().get(condition.id());
+        List<Load> held = of.findings().loads().stream().filter(load -> of.combination().loads().noneMatch(load::equals)).toList();
         PatternReading pattern = pattern(condition.id()).map(known -> patterns.read(condition, known))
-                .orElseGet(() -> new PatternReading(List.of(), List.of(), List.of(), List.of(), List.of(), false));
-        return new Standing(condition, start.chance(), weighed.now(), weighed.range(), 0, lens, weighed.sum(), weighed.held(), findings.unweighed(),
-                weighed.lenses(), tally(condition), Optional.empty(), pattern, weighing.measured(condition.id()));
+                .orElseGet(() -> new PatternReading(List.of(), List.of(), List.of(), List.of(), List.of(), false, false));
+        return new Standing(condition, before, now, odds == null ? new Range(now, now) : Range.ofLogOdds(odds), 0, lens, sum(condition, before, now), held, of.findings().unweighed(),
+                lenses(of, before, now), tally(condition), pattern, weighing.measured(condition.id()));
     }
 
-    private Weighed weighed(Condition condition, Asked asked) {
-        LogOdds before = LogOdds.ofChance(asked.start().chance());
-        Lenses lenses = new Lenses(condition, asked.loads(), inForce, asked.clusters(), builder, link());
-        Combination seen = lenses.through(asked.lens()).combination();
-        PointModel points = lenses.points(seen);
-        double now = seen.isEmpty() ? asked.start().chance() : LogOdds.chance(before.value() + points.logLikelihoodRatio());
-        List<Load> held = asked.loads().stream().filter(load -> seen.loads().noneMatch(load::equals)).toList();
-        if (settings.draws() == 0) {
-            return new Weighed(now, new Range(now, now), new double[0], Contributions.whole(seen, points), held, lenses.all(before));
+    /** Every way of adding up, the one in force as it stands among the others. */
+    private List<LensResult> lenses(Seen of, double before, double now) {
+        double odds = Math.exp(LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
+        return of.lenses().all(LogOdds.ofChance(before)).stream().map(each -> each.lens() == lens.forChance() ? new LensResult(each.lens(), now, odds, each.by()) : each).toList();
+    }
+
+    private Standing.Sum sum(Condition condition, double before, double now) {
+        double total = Decibans.of(LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
+        List<JointModel.Moved> moved = joined().moved().getOrDefault(condition.id(), List.of());
+        List<Load> own = seen.get(condition).combination().loads().toList();
+        Map<Optional<Correlation>, List<LoadGroup.Member>> grouped = new LinkedHashMap<>();
+        List<LoadGroup> groups = new ArrayList<>();
+        double parts = 0;
+        for (Load load : own) {
+            double part = moved.stream().filter(each -> each.direct() && each.load().equals(load)).mapToDouble(JointModel.Moved::inPlace).findFirst()
+                    .orElse(settings.draws() == 0 ? load.decibans() : 0);
+            parts += part;
+            LoadGroup.Member member = new LoadGroup.Member(load, part);
+            Optional<Correlation> correlation = load.grouped() && load.tests().size() == 1 ? inForce.of(load.tests().get(0), condition.id()) : Optional.empty();
+            if (correlation.isPresent()) {
+                grouped.computeIfAbsent(correlation, known -> new ArrayList<>()).add(member);
+            } else {
+                groups.add(new LoadGroup(Optional.empty(), List.of(member), part));
+            }
         }
-        double[] drawnOdds = sampler.starts(condition.id().value(), before, asked.start().deviation());
-        double[] ratios = drawn.logLikelihoodRatios(seen);
-        for (int i = 0; i < drawnOdds.length; i++) {
-            drawnOdds[i] += ratios[i];
-        }
-        return new Weighed(now, Range.ofLogOdds(drawnOdds), drawnOdds, Contributions.of(seen, points), held, lenses.all(before));
+        grouped.forEach((correlation, members) -> groups.add(0, new LoadGroup(correlation, members, members.stream().mapToDouble(LoadGroup.Member::decibans).sum())));
+        List<LoadGroup.Member> byWay = moved.stream().filter(each -> !each.direct() && Math.abs(each.inPlace()) >= LEAST_BY_WAY)
+                .map(each -> new LoadGroup.Member(each.load(), each.inPlace())).toList();
+        parts += byWay.stream().mapToDouble(LoadGroup.Member::decibans).sum();
+        return new Standing.Sum(groups, List.of(), byWay, groups.isEmpty() && byWay.isEmpty() ? 0 : total - parts);
     }
 
     private Tally tally(Condition condition) {
@@ -177,22 +220,8 @@ final class Pass {
         return clusters;
     }
 
-    /** The draws, where a narrower condition never stands above a wider one. */
-    Map<ConditionId, double[]> clamped() {
-        Map<ConditionId, double[]> clamped = new HashMap<>();
-        plausible.forEach((condition, draws) -> {
-            double[] most = draws;
-            for (ConditionId wider : catalogue.widerThan(condition)) {
-                double[] above = plausible.get(wider);
-                if (above != null) {
-                    most = most == draws ? draws.clone() : most;
-                    for (int i = 0; i < most.length; i++) {
-                        most[i] = Math.min(most[i], above[i]);
-                    }
-                }
-            }
-            clamped.put(condition, most);
-        });
-        return clamped;
+    /** Plausible log odds of each condition, one for each draw. */
+    Map<ConditionId, double[]> plausible() {
+        return joined().plausible();
     }
 }

@@ -30,7 +30,7 @@ final class PatternReader {
         List<Pattern.Expected> against = those(pattern, pattern.against(), Found.YES);
         List<Pattern.Expected> defining = those(pattern, pattern.defining(), Found.NO);
         return new PatternReading(present, missing, against, those(pattern, typical, Found.UNKNOWN), defining,
-                !defining.isEmpty() && condition.serious().isEmpty());
+                !defining.isEmpty() && condition.serious().isEmpty(), !those(pattern, pattern.defining(), Found.YES).isEmpty());
     }
 
     private List<Pattern.Expected> those(Pattern pattern, Iterable<Pattern.Expected> expected, Found wanted) {

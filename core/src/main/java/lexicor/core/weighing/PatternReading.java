@@ -12,9 +12,10 @@ import lexicor.core.catalogue.Pattern;
  * @param notExamined typical findings that are still to be looked for
  * @param defining    findings without which it is unlikely by definition, that were looked for and not found
  * @param unlikely    whether it stands at the foot of the list for that; never for a serious condition
+ * @param defined     whether a finding that defines it is there
  */
 public record PatternReading(List<Pattern.Expected> present, List<Pattern.Expected> missing, List<Pattern.Expected> against,
-        List<Pattern.Expected> notExamined, List<Pattern.Expected> defining, boolean unlikely) {
+        List<Pattern.Expected> notExamined, List<Pattern.Expected> defining, boolean unlikely, boolean defined) {
 
     public PatternReading {
         present = List.copyOf(present);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import lexicor.core.dependence.Kernel;
 import lexicor.core.evidence.Belief;
 
 /**

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import lexicor.core.dependence.Kernel;
 
 /** What was found of one condition, and what is supposed to be found next, given that it is present or that it is absent. Immutable. */
 final class Possible {

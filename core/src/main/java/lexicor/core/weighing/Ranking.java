@@ -13,12 +13,17 @@ import lexicor.core.catalogue.Thresholds;
  *
  * @param plausible plausible log odds of each condition, one per draw, the narrower never above the wider; empty where
  *                  nothing was drawn
+ * @param together  widest conditions whose findings speak about each other, in pairs
  */
-public record Ranking(List<Standing> standings, List<ClusterCount> clusters, Map<ConditionId, double[]> plausible) {
+public record Ranking(List<Standing> standings, List<ClusterCount> clusters, Map<ConditionId, double[]> plausible, List<Together> together) {
+
+    /** Two conditions that findings have joined, and the chance that both are there. */
+    public record Together(ConditionId one, ConditionId other, double both) {
+    }
 
     public Ranking {
         standings = standings.stream().sorted(Comparator.comparing(Ranking::shelf)
-                .thenComparing(Comparator.comparingInt((Standing standing) -> standing.measured() ? 0 : standing.pattern().balance()).reversed())
+                .thenComparing(Comparator.comparingInt((Standing standing) -> standing.measured() || standing.informed() ? 0 : standing.pattern().balance()).reversed())
                 .thenComparing(Comparator.comparingDouble(Standing::now).reversed())).toList();
         clusters = List.copyOf(clusters);
         plausible = Map.copyOf(plausible);
@@ -28,7 +33,7 @@ public record Ranking(List<Standing> standings, List<ClusterCount> clusters, Map
         if (standing.pattern().unlikely()) {
             return 3;
         }
-        return !standing.measured() ? 2 : standing.informed() ? 0 : 1;
+        return standing.informed() ? 0 : standing.measured() ? 1 : 2;
     }
 
     /** The standing of a condition, or {@link IllegalArgumentException}. Never null. */
@@ -39,7 +44,7 @@ public record Ranking(List<Standing> standings, List<ClusterCount> clusters, Map
 
     /** The condition that stands highest by what was weighed and is not set aside; empty where there is none. */
     public Optional<Standing> first(Thresholds thresholds) {
-        return standings.stream().filter(standing -> standing.measured() && standing.informed() && !standing.pattern().unlikely() && standing.now() >= thresholds.setAside()).findFirst();
+        return standings.stream().filter(standing -> standing.informed() && !standing.pattern().unlikely() && standing.now() >= thresholds.setAside()).findFirst();
     }
 
     /** Share of plausible readings of the evidence in which one condition stands above another, 0..1; half of the ties. */

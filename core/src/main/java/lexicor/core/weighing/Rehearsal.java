@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.DoubleSupplier;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.dependence.Kernel;
 import lexicor.core.examination.TestReading;
 
 /**

@@ -10,6 +10,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.ClusterId;
 import lexicor.core.catalogue.DependencyGroup;
+import lexicor.core.dependence.CountChances;
 import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.Evidence;
@@ -126,7 +127,7 @@ final class RhoTeacher {
         for (int j = 0; j < present.length; j++) {
             Cluster.Component component = cluster.components().get(j);
             Optional<double[]> shares = sharesInStudy(component, cluster, first)
-                    .or(() -> evidence.inUse(component.test(), cluster.condition()).map(use -> shares(use.belief())));
+                    .or(() -> evidence.inUse(component.test(), cluster.condition()).map(use -> shares(use.figures().belief())));
             if (shares.isEmpty()) {
                 return Optional.empty();
             }

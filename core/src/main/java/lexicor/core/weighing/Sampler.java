@@ -2,8 +2,12 @@ package lexicor.core.weighing;
 
 import java.util.Arrays;
 import java.util.SplittableRandom;
-import java.util.function.Supplier;
+import lexicor.core.dependence.LogitTable;
+import lexicor.core.dependence.Normal;
+import lexicor.core.dependence.PhiTable;
 import lexicor.core.evidence.Belief;
+import lexicor.core.synthesis.PredictedAccuracy;
+import lexicor.core.synthesis.StudyRecord;
 import org.hipparchus.random.RandomDataGenerator;
 
 /**
@@ -40,19 +44,65 @@ final class Sampler {
     /** Normal quantiles of the drawn shares of positives, with or without the condition. */
     double[] quantiles(Load load, boolean withCondition) {
         Belief belief = ((Weight.Proportions) load.weight()).belief();
+        if (belief instanceof Belief.Expected expected) {
+            double[] logits = logits(expected, withCondition);
+            return store.draws(key("quantiles " + load.source() + withCondition, expected), key -> Arrays.stream(logits).map(LogitTable::quantile).toArray());
+        }
+        Belief.OfCounts counts = (Belief.OfCounts) belief;
         return store.draws(key(load.source() + (withCondition ? " sensitivity" : " specificity"), belief), key -> {
             RandomDataGenerator random = new RandomDataGenerator(key.seed());
             SplittableRandom elsewhere = new SplittableRandom(key.seed());
             double[] values = new double[draws];
             for (int i = 0; i < draws; i++) {
-                double share = withCondition ? random.nextBeta(belief.sensitivityAlpha(), belief.sensitivityBeta())
-                        : random.nextBeta(belief.specificityBeta(), belief.specificityAlpha());
+                double share = withCondition ? random.nextBeta(counts.sensitivityAlpha(), counts.sensitivityBeta())
+                        : random.nextBeta(counts.specificityBeta(), counts.specificityAlpha());
                 double inside = Math.min(1 - EDGE, Math.max(EDGE, share));
                 double logit = Math.log(inside) - Math.log1p(-inside) + betweenStudies * elsewhere.nextGaussian();
                 values[i] = LogitTable.quantile(logit);
             }
             return values;
         });
+    }
+
+    /** Drawn logits of the share of positives with or without the condition. */
+    double[] logits(Load load, boolean withCondition) {
+        Belief belief = ((Weight.Proportions) load.weight()).belief();
+        if (belief instanceof Belief.Expected expected) {
+            return logits(expected, withCondition);
+        }
+        return Arrays.stream(quantiles(load, withCondition)).map(quantile -> {
+            double below = Math.min(1 - EDGE, Math.max(EDGE, PhiTable.below(quantile)));
+            return Math.log(below) - Math.log1p(-below);
+        }).toArray();
+    }
+
+    /**
+     * Drawn logits of the share of positives with or without the condition. All criteria of a condition are drawn together,
+     * since the tests of one clinic move together.
+     */
+    double[] logits(Belief.Expected expected, boolean withCondition) {
+        int row = 2 * expected.place() + (withCondition ? 0 : 1);
+        return store.draws(key("logits " + row, expected.all()), key -> {
+            double usual = WeighingSettings.USUAL.betweenStudies();
+            double[] factor = expected.all().factor(betweenStudies * betweenStudies / (usual * usual))[row];
+            double[] values = new double[draws];
+            Arrays.fill(values, expected.all().mean()[row]);
+            for (int j = 0; j <= row; j++) {
+                if (factor[j] != 0) {
+                    double[] normal = normal(expected.all(), j);
+                    for (int i = 0; i < draws; i++) {
+                        values[i] += factor[j] * normal[i];
+                    }
+                }
+            }
+            return withCondition ? values : Arrays.stream(values).map(value -> -value).toArray();
+        });
+    }
+
+    private double[] normal(PredictedAccuracy all, int place) {
+        StudyRecord.Criterion criterion = all.criteria().get(place / 2);
+        String what = "normal " + criterion.condition() + " " + criterion.test() + " " + criterion.criterion() + (place % 2 == 0 ? " sensitivity" : " specificity");
+        return store.draws(key(what, "standard"), key -> normals(key.seed(), 0, 1));
     }
 
     /** Log likelihood ratios of a finding by itself. */
@@ -75,8 +125,13 @@ final class Sampler {
 
     /** Steps of {@link #RHO_GRID} of the drawn correlations of a group. */
     byte[] rhos(Correlation correlation, boolean withCondition) {
-        double[] cumulative = correlation.belief(withCondition).cumulative();
-        SplittableRandom random = new SplittableRandom(Draws.seed(seed, "rho " + correlation.group().id()));
+        return rhos(correlation.group().id(), correlation.belief(withCondition));
+    }
+
+    /** The same of a group by its name and what is believed of it. */
+    byte[] rhos(String group, RhoBelief belief) {
+        double[] cumulative = belief.cumulative();
+        SplittableRandom random = new SplittableRandom(Draws.seed(seed, "rho " + group));
         byte[] steps = new byte[draws];
         for (int i = 0; i < draws; i++) {
             int place = Arrays.binarySearch(cumulative, random.nextDouble());
@@ -84,13 +139,6 @@ final class Sampler {
             steps[i] = (byte) Math.round(RhoBelief.at(index) / RHO_GRID);
         }
         return steps;
-    }
-
-    /** What was made of a bundle's draws, made now if it is not kept. */
-    double[] kept(Bundle bundle, boolean withCondition, double link, Supplier<double[]> make) {
-        record Whole(Bundle bundle, boolean withCondition, double link) {
-        }
-        return store.profiles(new DrawStore.Key("profiles", new Whole(bundle, withCondition, link), draws, betweenStudies, seed), make);
     }
 
     private double[] normals(long from, double mean, double deviation) {
@@ -102,26 +150,5 @@ final class Sampler {
 
     private DrawStore.Key key(String what, Object belief) {
         return new DrawStore.Key(what, belief, draws, betweenStudies, Draws.seed(seed, what));
-    }
-
-    /** Normal quantiles by logit, by linear interpolation in a table of step 1/64 from -28 to 28; for draws only. */
-    private static final class LogitTable {
-
-        private static final double MOST = 28;
-        private static final int PER_UNIT = 64;
-        private static final double[] TABLE = new double[(int) (2 * MOST * PER_UNIT) + 1];
-
-        static {
-            for (int i = 0; i < TABLE.length; i++) {
-                double logit = -MOST + (double) i / PER_UNIT;
-                TABLE[i] = logit < 0 ? Normal.quantile(LogOdds.chance(logit)) : -Normal.quantile(LogOdds.chance(-logit));
-            }
-        }
-
-        static double quantile(double logit) {
-            double place = Math.min(TABLE.length - 1.001, Math.max(0, (logit + MOST) * PER_UNIT));
-            int index = (int) place;
-            return TABLE[index] + (place - index) * (TABLE[index + 1] - TABLE[index]);
-        }
     }
 }

@@ -1,10 +1,11 @@
 package lexicor.core.weighing;
 
+import java.util.List;
 import java.util.Optional;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.dependence.Kernel;
 import lexicor.core.evidence.Belief;
-import lexicor.core.evidence.EvidenceInUse;
 
 /** An open test as it speaks of one condition; one that is worthless there is taken to know nothing of the others. */
 record Split(boolean alone, double sensitivity, double falsely, Possible.Next withNext, Possible.Next withoutNext) {
@@ -12,11 +13,12 @@ record Split(boolean alone, double sensitivity, double falsely, Possible.Next wi
     /** Empty where the test has no figures for the condition. */
     static Optional<Split> of(Weighing weighing, Visit visit, Weighing.Model model, TestId test, Kernel.Rule rule) {
         ConditionId condition = model.condition().id();
-        return weighing.catalogue().test(test).readingFor(condition).flatMap(reads -> weighing.evidence().inUse(test, condition, visit.schools())).map(EvidenceInUse::belief).map(belief -> of(belief, visit, model, test, rule));
+        return Optional.ofNullable(model.builder().open(test, List.of(model.condition())).get(condition)).map(load -> of(load, visit, model, test, rule));
     }
 
-    private static Split of(Belief belief, Visit visit, Weighing.Model model, TestId test, Kernel.Rule rule) {
-        Optional<Correlation> correlation = model.correlations().of(test, model.condition().id());
+    private static Split of(Load load, Visit visit, Weighing.Model model, TestId test, Kernel.Rule rule) {
+        Belief belief = ((Weight.Proportions) load.weight()).belief();
+        Optional<Correlation> correlation = model.correlations().of(test, model.condition().id()).or(() -> load.borrowed() ? Optional.of(Correlation.ofPattern(model.condition().id())) : Optional.empty());
         double link = visit.assumptions().link();
         double falsely = 1 - belief.specificity();
         return new Split(model.builder().worthless(belief), belief.sensitivity(), falsely, Possible.next(correlation, link, true, belief.sensitivity(), rule), Possible.next(correlation, link, false, falsely, rule));

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Thresholds;
 
 /**
  * Where one condition stands.
@@ -19,33 +21,36 @@ import lexicor.core.catalogue.Condition;
  * @param unweighed findings that lie on the table
  * @param lenses    the same findings by every way of adding up that gives a chance
  * @param tally     the same findings counted
- * @param above     the wider condition, where this narrower one stands higher than it: the figures come from different
- *                  studies and contradict each other
  * @param pattern   how far the findings look like what is expected
  * @param measured  whether any finding about it has figures at all
  */
 public record Standing(Condition condition, double before, double now, Range range, double leads, Lens lens, Sum sum, List<Load> held,
-        List<Unweighed> unweighed, List<LensResult> lenses, Tally tally, Optional<Condition> above, PatternReading pattern, boolean measured) {
+        List<Unweighed> unweighed, List<LensResult> lenses, Tally tally, PatternReading pattern, boolean measured) {
+
+    /** Decibans from which a finding about another condition counts as having told something. */
+    static final double MOVES = 0.5;
 
     /**
      * What was added up, in decibans.
      *
      * @param groups findings that share a factor
      * @param alone  findings that tell next to nothing, or are known by a ratio only
-     * @param link   what the weak link between groups adds or takes: with it the parts make up the whole
+     * @param byWay  findings about other conditions that have moved this one: wider or narrower ones, or rivals that explain them
+     * @param link   what findings share with each other, or take from each other: with it the parts make up the whole
      */
-    public record Sum(List<LoadGroup> groups, List<Load> alone, double link) {
+    public record Sum(List<LoadGroup> groups, List<Load> alone, List<LoadGroup.Member> byWay, double link) {
 
-        static final Sum NOTHING = new Sum(List.of(), List.of(), 0);
+        static final Sum NOTHING = new Sum(List.of(), List.of(), List.of(), 0);
 
         public Sum {
             groups = List.copyOf(groups);
             alone = List.copyOf(alone);
+            byWay = List.copyOf(byWay);
         }
 
         /** The whole weight, 10 log10 LR. */
         public double decibans() {
-            return groups.stream().mapToDouble(LoadGroup::decibans).sum() + alone.stream().mapToDouble(Load::decibans).sum() + link;
+            return groups.stream().mapToDouble(LoadGroup::decibans).sum() + alone.stream().mapToDouble(Load::decibans).sum() + byWay.stream().mapToDouble(LoadGroup.Member::decibans).sum() + link;
         }
     }
 
@@ -60,9 +65,24 @@ public record Standing(Condition condition, double before, double now, Range ran
         return Stream.concat(sum.groups().stream().flatMap(group -> group.members().stream()).map(LoadGroup.Member::load), sum.alone().stream()).toList();
     }
 
-    /** Whether any finding was weighed. */
+    /** What a test has moved here beside everything else; empty where it was not weighed for this condition. */
+    public Optional<LoadGroup.Member> part(TestId test) {
+        return sum.groups().stream().flatMap(group -> group.members().stream()).filter(member -> member.load().tests().equals(List.of(test))).findFirst();
+    }
+
+    /**
+     * What the chance means. Nothing is set aside while a finding that defines it is there, a serious condition only where the
+     * upper end of its range is low too; whether to image or refer follows from findings and not from a chance.
+     */
+    public Thresholds.Zone zone(Thresholds thresholds) {
+        boolean kept = pattern.defined() || condition.serious().isPresent() && range.upper() >= thresholds.setAside();
+        Thresholds.Zone zone = thresholds.zone(now);
+        return zone == Thresholds.Zone.SET_ASIDE && kept ? Thresholds.Zone.KEEP : zone;
+    }
+
+    /** Whether any finding was weighed, about itself or by way of another condition. */
     public boolean informed() {
-        return !sum.groups().isEmpty() || !sum.alone().isEmpty();
+        return !sum.groups().isEmpty() || !sum.alone().isEmpty() || sum.byWay().stream().anyMatch(each -> Math.abs(each.decibans()) >= MOVES);
     }
 
     /** The likelihood ratio of everything weighed; 1 where nothing was. */
@@ -70,11 +90,7 @@ public record Standing(Condition condition, double before, double now, Range ran
         return Math.pow(10, sum.decibans() / 10);
     }
 
-    Standing above(Condition wider) {
-        return new Standing(condition, before, now, range, leads, lens, sum, held, unweighed, lenses, tally, Optional.of(wider), pattern, measured);
-    }
-
     Standing leads(double share) {
-        return new Standing(condition, before, now, range, share, lens, sum, held, unweighed, lenses, tally, above, pattern, measured);
+        return new Standing(condition, before, now, range, share, lens, sum, held, unweighed, lenses, tally, pattern, measured);
     }
 }

@@ -10,9 +10,13 @@ import lexicor.core.catalogue.Condition;
  */
 public record Statement(Kind kind, List<Condition> conditions, String phrase) {
 
-    /** What a sentence says. NOTED findings have a meaning and no usable accuracy. */
+    /**
+     * What a sentence says. BORROWED findings are measured by nobody and weigh like an average test; NOTED findings have a
+     * meaning and no usable accuracy; HARDLY and NOTHING_BESIDE move next to nothing, by themselves or beside the others.
+     */
     public enum Kind {
-        FOR("Counts for"), AGAINST("Counts against"), NOTED_FOR("Speaks for"), NOTED_AGAINST("Speaks against"), NOT_READ("Not read for");
+        FOR("Counts for"), AGAINST("Counts against"), BORROWED_FOR("Counts a little for"), BORROWED_AGAINST("Counts a little against"), HARDLY("Hardly moves"),
+        NOTHING_BESIDE("Adds nothing beside the rest for"), NOTED_FOR("Speaks for"), NOTED_AGAINST("Speaks against"), NOT_READ("Not read for");
 
         private final String opening;
 
@@ -34,7 +38,15 @@ public record Statement(Kind kind, List<Condition> conditions, String phrase) {
         List<String> names = conditions.stream().map(condition -> inSentence(condition.name())).toList();
         String joined = names.size() == 1 ? names.get(0)
                 : String.join(", ", names.subList(0, names.size() - 1)) + " and " + names.get(names.size() - 1);
-        return kind.opening() + " " + joined + (kind == Kind.NOTED_FOR || kind == Kind.NOTED_AGAINST ? ", not weighed" : "");
+        return kind.opening() + " " + joined + after();
+    }
+
+    private String after() {
+        return switch (kind) {
+            case NOTED_FOR, NOTED_AGAINST -> ", not weighed";
+            case BORROWED_FOR, BORROWED_AGAINST -> ", not measured";
+            default -> "";
+        };
     }
 
     /** The whole sentence. */

@@ -1,6 +1,7 @@
 package lexicor.core.weighing;
 
 import java.util.List;
+import lexicor.core.dependence.SharedFactor;
 
 /**
  * Tests that provoke the same tissue in the same way, so that their answers are correlated among those with the condition

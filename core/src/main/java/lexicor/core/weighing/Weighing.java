@@ -13,6 +13,9 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Setting;
+import lexicor.core.dependence.Kernel;
+import lexicor.core.differential.Fits;
+import lexicor.core.differential.Forest;
 import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.TestReading;
@@ -31,17 +34,19 @@ public final class Weighing {
     private final Correlations correlations;
     private final DrawStore store;
     private final Map<ConditionId, Boolean> measured = new ConcurrentHashMap<>();
+    private final Map<List<ConditionId>, Ground> grounds;
 
     public Weighing(Catalogue catalogue, Evidence evidence, WeighingSettings settings) {
-        this(catalogue, evidence, settings, Correlations.of(catalogue, evidence), new DrawStore());
+        this(catalogue, evidence, settings, Correlations.of(catalogue, evidence), new DrawStore(), new ConcurrentHashMap<>());
     }
 
-    private Weighing(Catalogue catalogue, Evidence evidence, WeighingSettings settings, Correlations correlations, DrawStore store) {
+    private Weighing(Catalogue catalogue, Evidence evidence, WeighingSettings settings, Correlations correlations, DrawStore store, Map<List<ConditionId>, Ground> grounds) {
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.settings = settings;
         this.correlations = correlations;
         this.store = store;
+        this.grounds = grounds;
     }
 
     /** How far the tests of each group repeat each other, as learnt or assumed. */
@@ -51,7 +56,7 @@ public final class Weighing {
 
     /** The same, without the work of drawing and of parting the sum: every range is the point itself. */
     public Weighing withoutRanges() {
-        return new Weighing(catalogue, evidence, settings.withoutDraws(), correlations, store);
+        return new Weighing(catalogue, evidence, settings.withoutDraws(), correlations, store, grounds);
     }
 
     /**
@@ -76,10 +81,10 @@ public final class Weighing {
         Pass pass = new Pass(this, store, visit, tests, seed);
         Map<ConditionId, Standing> standings = new LinkedHashMap<>();
         ranked(visit).forEach(condition -> standings.put(condition.id(), pass.standing(condition)));
-        Map<ConditionId, double[]> plausible = pass.clamped();
+        Map<ConditionId, double[]> plausible = pass.plausible();
         Map<ConditionId, Double> leads = leads(plausible, standings);
         return new Ranking(standings.values().stream()
-                .map(standing -> withConflict(standing, standings).leads(leads.getOrDefault(standing.condition().id(), 0.0))).toList(), pass.clusters(), plausible);
+                .map(standing -> standing.leads(leads.getOrDefault(standing.condition().id(), 0.0))).toList(), pass.clusters(), plausible, pass.joint().together());
     }
 
     /** The informed condition that stands highest. */
@@ -99,8 +104,27 @@ public final class Weighing {
         return ranked(visit).stream().collect(Collectors.toMap(Condition::id, condition -> pass.chance(condition).now()));
     }
 
-    private List<Condition> ranked(Visit visit) {
+    List<Condition> ranked(Visit visit) {
         return catalogue.conditionsOf(visit.region()).stream().filter(condition -> visit.starts().containsKey(condition.id())).toList();
+    }
+
+    /** The joint differential of what is seen, over the conditions ranked in a visit. */
+    JointModel jointModel(Visit visit, Map<ConditionId, List<Load>> seen, Correlations inForce) {
+        List<Condition> ranked = ranked(visit);
+        Ground ground = grounds.computeIfAbsent(ranked.stream().map(Condition::id).toList(), ids -> {
+            Forest forest = JointModel.forest(catalogue, ranked);
+            return new Ground(forest, new Fits(forest, JointModel.references(ranked), settings.betweenStudies()));
+        });
+        return new JointModel(visit, ground.forest(), ranked.stream().map(Condition::id).toList(), ground.fits(), seen, inForce, settings.worthlessWithin(), Kernel.Rule.FINE);
+    }
+
+    /** Conditions that are ranked together, and what was fitted over them. */
+    private record Ground(Forest forest, Fits fits) {
+    }
+
+    /** The joint model of a visit with what was found. */
+    JointModel jointModel(Visit visit, List<TestReading> tests) {
+        return new Pass(this, store, visit, tests, NO_DRAWS).joint();
     }
 
     /** What is weighed for each ranked condition of a visit, chained, with what was found; in the order of the routine. */
@@ -144,7 +168,7 @@ public final class Weighing {
 
     /** How often each condition leads, among the widest ranked condition of every family. */
     private Map<ConditionId, Double> leads(Map<ConditionId, double[]> plausible, Map<ConditionId, Standing> standings) {
-        List<ConditionId> heads = standings.values().stream().filter(standing -> standing.measured() && !standing.pattern().unlikely())
+        List<ConditionId> heads = standings.values().stream().filter(standing -> standing.informed() && !standing.pattern().unlikely())
                 .map(standing -> standing.condition().id()).filter(id -> catalogue.widerThan(id).stream().noneMatch(standings::containsKey)).toList();
         Map<ConditionId, Double> leads = new HashMap<>();
         if (plausible.isEmpty()) {
@@ -164,10 +188,5 @@ public final class Weighing {
             leads.put(heads.get(h), (double) first[h] / draws);
         }
         return leads;
-    }
-
-    private Standing withConflict(Standing standing, Map<ConditionId, Standing> standings) {
-        return catalogue.widerThan(standing.condition().id()).stream().filter(standings::containsKey).findFirst().map(standings::get)
-                .filter(wider -> standing.now() > wider.now()).map(wider -> standing.above(wider.condition())).orElse(standing);
     }
 }

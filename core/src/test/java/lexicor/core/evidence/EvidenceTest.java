@@ -34,7 +34,7 @@ class EvidenceTest {
         "sh-arc, subacromial-pain, E328, pain-60-120", "sh-arc, cuff-tear-full, E177, pain-60-120",
         "sh-er-resist, subacromial-pain, E338, weakness-or-pain", "sh-er-resist, cuff-tear-full, E189, weakness-or-pain",
         "sh-empty-can, subacromial-pain, E336, weakness", "sh-empty-can, cuff-tear-full, E182, weakness",
-        "sh-empty-can, supraspinatus-tear, E373, weakness", "sh-empty-can, supraspinatus-tendinopathy, E384, pain-or-weakness",
+        "sh-empty-can, supraspinatus-tear, E372, pain-or-weakness", "sh-empty-can, supraspinatus-tendinopathy, E384, pain-or-weakness",
         "sh-neer, subacromial-pain, E353, pain", "sh-hawkins, subacromial-pain, E345, pain"})
     void the_record_in_use_follows_the_policy(String test, String condition, String record, String criterion) {
         EvidenceInUse inUse = EVIDENCE.inUse(TestId.of(test), ConditionId.of(condition)).orElseThrow();

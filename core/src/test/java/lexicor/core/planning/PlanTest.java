@@ -37,7 +37,7 @@ class PlanTest {
 
     private static Planner planner(String region, Set<TestId> doable, TestReading... found) {
         Visit visit = Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT);
-        return Planner.of(CATALOGUE, WEIGHING, new Situation(visit, List.of(found), WEIGHING.weigh(visit, List.of(found), 1), doable, Optional.empty(), Map.of(), false));
+        return Planner.of(CATALOGUE, WEIGHING, new Situation(visit, List.of(found), WEIGHING.weigh(visit, List.of(found), 1), doable, Optional.empty(), Map.of(), false, Situation.Looking.usual()));
     }
 
     private static Plan plan(String region, double minutes, Set<TestId> doable) {
@@ -123,7 +123,7 @@ class PlanTest {
     @Test
     void seconds_learnt_take_the_place_of_the_catalogues() {
         Visit visit = Visit.usual(CATALOGUE, "elbow", Setting.FIRST_CONTACT);
-        Situation slow = new Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), List.of(id("el-hook")), Optional.empty(), Map.of(id("el-hook"), 95.0), false);
+        Situation slow = new Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), List.of(id("el-hook")), Optional.empty(), Map.of(id("el-hook"), 95.0), false, Situation.Looking.usual());
         assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(600).seconds()).isEqualTo(95);
         assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(90).steps()).isEmpty();
     }
@@ -131,7 +131,7 @@ class PlanTest {
     @Test
     void a_patient_who_is_to_be_spared_gets_what_tells_most_up_to_the_knee_and_no_more() {
         Visit visit = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
-        Planner sparing = Planner.of(CATALOGUE, WEIGHING, new Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), doable("shoulder"), Optional.empty(), Map.of(), true));
+        Planner sparing = Planner.of(CATALOGUE, WEIGHING, new Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), doable("shoulder"), Optional.empty(), Map.of(), true, Situation.Looking.usual()));
         double knee = sparing.curve().knee().orElseThrow().seconds();
         assertThat(sparing.mostSpared()).hasValue(knee);
         assertThat(sparing.plan(1200).seconds()).isLessThanOrEqualTo(knee);

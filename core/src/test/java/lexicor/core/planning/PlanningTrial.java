@@ -123,7 +123,7 @@ class PlanningTrial {
         double[] plan = new double[ROUNDS / 4];
         double[] curve = new double[ROUNDS / 4];
         Visit visit = Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT);
-        Situation situation = new Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), everything(region), Optional.empty(), Map.of(), false);
+        Situation situation = new Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), everything(region), Optional.empty(), Map.of(), false, Situation.Looking.usual());
         for (int round = -2; round < plan.length; round++) {
             long began = System.nanoTime();
             Planner.of(CATALOGUE, WEIGHING, situation).plan(900);

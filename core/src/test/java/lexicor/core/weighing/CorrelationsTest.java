@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Map;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
+import lexicor.core.dependence.CountChances;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
 import org.junit.jupiter.api.Test;

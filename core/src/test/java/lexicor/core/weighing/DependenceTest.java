@@ -1,5 +1,7 @@
 package lexicor.core.weighing;
 
+import lexicor.core.dependence.SharedFactor;
+import lexicor.core.dependence.Normal;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;

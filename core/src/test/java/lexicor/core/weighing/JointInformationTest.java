@@ -14,6 +14,7 @@ import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.dependence.Kernel;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.TestReading;
@@ -42,14 +43,20 @@ class JointInformationTest {
         return information;
     }
 
-    /** Every answer in turn, each recorded as if it had been given and the whole weighed anew. */
+    private static Weighing.Model model(List<TestReading> found) {
+        return WEIGHING.models(VISIT, found).stream().filter(each -> each.condition().id().equals(SUBACROMIAL)).findFirst().orElseThrow();
+    }
+
+    /** Every answer in turn, each recorded as if it had been given and the condition's own chain weighed anew. */
     private static double enumerated(List<TestReading> found, List<String> tests, double chance) {
-        double now = WEIGHING.chances(VISIT, found).get(SUBACROMIAL);
+        double now = model(found).now();
         if (tests.isEmpty()) {
             return chance * entropy(now);
         }
         TestId next = TestId.of(tests.get(0));
-        double positive = Foresight.of(WEIGHING, VISIT, found).value(next, Optional.empty()).changes().stream().filter(change -> change.condition().id().equals(SUBACROMIAL)).findFirst().orElseThrow().positive();
+        double yes = model(Stream.concat(found.stream(), Stream.of(ForesightTest.answered(next.value(), true))).toList()).now();
+        double no = model(Stream.concat(found.stream(), Stream.of(ForesightTest.answered(next.value(), false))).toList()).now();
+        double positive = (now - no) / (yes - no);
         double left = 0;
         for (boolean answer : new boolean[] {true, false}) {
             List<TestReading> further = Stream.concat(found.stream(), Stream.of(ForesightTest.answered(next.value(), answer))).toList();
@@ -71,7 +78,7 @@ class JointInformationTest {
             """)
     void it_is_the_fall_of_entropy_over_all_answers_together(String tests) {
         List<String> set = List.of(tests.split(" "));
-        double exact = entropy(WEIGHING.chances(VISIT, List.of()).get(SUBACROMIAL)) - enumerated(List.of(), set, 1);
+        double exact = entropy(model(List.of()).now()) - enumerated(List.of(), set, 1);
         assertThat(of(List.of(), Kernel.Rule.FINE, set.toArray(String[]::new)).bits(SUBACROMIAL)).isCloseTo(exact, within(1e-7));
         assertThat(of(List.of(), Kernel.Rule.COARSE, set.toArray(String[]::new)).bits(SUBACROMIAL)).as("by the coarse rule").isCloseTo(exact, within(0.002));
     }
@@ -79,8 +86,8 @@ class JointInformationTest {
     @Test
     void what_was_found_already_is_taken_into_account() {
         List<TestReading> found = List.of(ForesightTest.answered("sh-hawkins", true));
-        double exact = entropy(WEIGHING.chances(VISIT, found).get(SUBACROMIAL)) - enumerated(found, List.of("sh-neer", "sh-arc"), 1);
-        assertThat(of(found, Kernel.Rule.FINE, "sh-neer", "sh-arc").bits(SUBACROMIAL)).isCloseTo(exact, within(1e-7));
+        double exact = entropy(model(found).now()) - enumerated(found, List.of("sh-neer", "sh-arc"), 1);
+        assertThat(of(found, Kernel.Rule.FINE, "sh-neer", "sh-arc").bits(SUBACROMIAL)).as("from where all conditions together put it").isCloseTo(exact, within(0.03));
     }
 
     @Test
@@ -95,7 +102,7 @@ class JointInformationTest {
         assertThat(of(List.of(), Kernel.Rule.COARSE, "sh-arc", "sh-drop-arm", "sh-neer").bits()).isCloseTo(of(List.of(), Kernel.Rule.COARSE, "sh-neer", "sh-arc", "sh-drop-arm").bits(), within(1e-7));
         for (String test : List.of("sh-arc", "sh-drop-arm", "sh-cross-body", "nk-spurling-a")) {
             double alone = Foresight.of(WEIGHING, VISIT, List.of()).value(TestId.of(test), Optional.empty()).bits();
-            assertThat(of(List.of(), Kernel.Rule.FINE).gain(TestId.of(test))).as(test).isCloseTo(alone, within(1e-6));
+            assertThat(of(List.of(), Kernel.Rule.FINE).gain(TestId.of(test))).as(test).as("a condition by itself, so not quite what all together say").isCloseTo(alone, within(0.12));
         }
     }
 

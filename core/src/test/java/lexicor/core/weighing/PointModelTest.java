@@ -68,31 +68,12 @@ class PointModelTest {
         PointModel.Predicted predicted = before.predict(group, (Weight.Proportions) next.weight());
         for (boolean positive : new boolean[] {true, false}) {
             List<Load> more = new ArrayList<>(known);
-            more.add(new Load(next.tests(), positive, "", new Weight.Proportions(((Weight.Proportions) next.weight()).belief(), positive), Optional.empty(), Optional.empty(), "", false));
+            more.add(new Load(next.tests(), positive, "", new Weight.Proportions(((Weight.Proportions) next.weight()).belief(), positive), Optional.empty(), Optional.empty(), "", false, false));
             double after = new PointModel(new Combination(List.of(new Bundle(group, more), other), List.of()), 0.1).logLikelihoodRatio();
             double start = LogOdds.ofChance(0.3).value();
             double foreseen = LogOdds.chance(start + before.logLikelihoodRatio() + Math.log(predicted.likelihoodRatio(positive)));
             assertThat(LogOdds.chance(start + after)).isCloseTo(foreseen, within(1e-9));
         }
-    }
-
-    @Property(tries = 40)
-    void the_parts_of_a_group_do_not_depend_on_the_order(@ForAll @DoubleRange(min = 0, max = 0.9) double rho, @ForAll long seed) {
-        List<Load> loads = new ArrayList<>(loads(new Random(seed), 4));
-        double[] forwards = parts(rho, loads);
-        Collections.reverse(loads);
-        double[] backwards = parts(rho, loads);
-        for (int j = 0; j < 4; j++) {
-            assertThat(backwards[3 - j]).isCloseTo(forwards[j], within(1e-9));
-        }
-    }
-
-    @Test
-    void two_equal_tests_share_their_weight_equally_and_independent_ones_keep_their_own() {
-        Load load = load(0.8, 0.8, true);
-        double[] shared = parts(0.6, List.of(load, load));
-        assertThat(shared[0]).isCloseTo(shared[1], within(1e-12)).isLessThan(load.decibans());
-        assertThat(parts(0, List.of(load, load))[0]).isCloseTo(load.decibans(), within(1e-9));
     }
 
     /** Swapping sensitivity for false alarms turns every ratio over. */
@@ -109,23 +90,6 @@ class PointModelTest {
         assertThat(other).isCloseTo(-one, within(1e-9));
     }
 
-    @Property(tries = 30)
-    void drawn_values_without_spread_are_near_the_point(@ForAll @DoubleRange(min = 0, max = 0.8) double rho, @ForAll long seed) {
-        double fixed = Math.round(rho * 20) / 20.0;
-        List<Load> loads = new Random(seed).ints(3, 20, 80).mapToObj(share -> load(share / 100.0, 0.7, share % 2 == 0, 1e7)).toList();
-        Combination combination = new Combination(List.of(new Bundle(Optional.of(correlation("g", fixed)), loads), Bundle.single(load(0.6, 0.9, true, 1e7))), List.of());
-        double[] draws = new DrawnModel(new Sampler(new DrawStore(), 20, 0, seed), 0.1).logLikelihoodRatios(combination);
-        double point = new PointModel(combination, 0.1).logLikelihoodRatio();
-        for (double draw : draws) {
-            assertThat(draw).isCloseTo(point, within(0.02));
-        }
-    }
-
-    private static double[] parts(double rho, List<Load> loads) {
-        Combination combination = new Combination(List.of(new Bundle(Optional.of(correlation("g", rho)), loads)), List.of());
-        return Contributions.of(combination, new PointModel(combination, 0.1)).groups().get(0).members().stream().mapToDouble(LoadGroup.Member::decibans).toArray();
-    }
-
     private static List<Load> loads(Random random, int size) {
         List<Load> loads = new ArrayList<>();
         for (int j = 0; j < size; j++) {
@@ -139,8 +103,8 @@ class PointModelTest {
     }
 
     private static Load load(double sensitivity, double specificity, boolean positive, double size) {
-        Belief belief = new Belief(size * sensitivity, size * (1 - sensitivity), size * specificity, size * (1 - specificity));
-        return new Load(List.of(TestId.of("sh-arc")), positive, "", new Weight.Proportions(belief, positive), Optional.empty(), Optional.empty(), "", false);
+        Belief belief = new Belief.OfCounts(size * sensitivity, size * (1 - sensitivity), size * specificity, size * (1 - specificity));
+        return new Load(List.of(TestId.of("sh-arc")), positive, "", new Weight.Proportions(belief, positive), Optional.empty(), Optional.empty(), "", false, false);
     }
 
     private static Belief belief(double sensitivity, double specificity) {

@@ -47,6 +47,14 @@ final class RankingAssert extends AbstractAssert<RankingAssert, Ranking> {
         return this;
     }
 
+    /** No finding speaks about it itself; it may have moved by way of another condition. */
+    RankingAssert weighsNothingFor(String condition) {
+        if (!actual.of(ConditionId.of(condition)).loads().isEmpty()) {
+            failWithMessage("Expected nothing to be weighed for %s but there is %s", condition, weights(condition));
+        }
+        return this;
+    }
+
     private String weights(String condition) {
         return actual.of(ConditionId.of(condition)).loads().stream()
                 .map(load -> load.phrase() + " x " + load.likelihoodRatio() + " (" + load.source() + ")").toList().toString();

@@ -1,5 +1,6 @@
 package lexicor.core.weighing;
 
+import lexicor.core.dependence.Normal;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -18,7 +19,7 @@ import org.junit.jupiter.api.Test;
 class SamplerTest {
 
     private static final int DRAWS = 40_000;
-    private static final Belief BELIEF = new Belief(20.5, 10.5, 31.5, 9.5);
+    private static final Belief BELIEF = new Belief.OfCounts(20.5, 10.5, 31.5, 9.5);
     private static final Load POSITIVE = load("sh-arc", true);
 
     @Test
@@ -35,7 +36,7 @@ class SamplerTest {
     /** A share known without doubt moves by the spread alone: its logit is normal about it. */
     @Test
     void the_spread_between_studies_moves_the_logit() {
-        Load certain = new Load(List.of(TestId.of("sh-neer")), true, "", new Weight.Proportions(new Belief(7e6, 3e6, 5e6, 5e6), true), Optional.empty(), Optional.empty(), "", false);
+        Load certain = new Load(List.of(TestId.of("sh-neer")), true, "", new Weight.Proportions(new Belief.OfCounts(7e6, 3e6, 5e6, 5e6), true), Optional.empty(), Optional.empty(), "", false, false);
         double[] drawn = sampler(0.8, 5).quantiles(certain, true);
         double logit = Math.log(0.7 / 0.3);
         assertThat(Normal.below(quantile(drawn, 0.5))).isCloseTo(0.7, within(0.006));
@@ -52,7 +53,7 @@ class SamplerTest {
 
     @Test
     void a_ratio_alone_is_drawn_about_its_logarithm() {
-        Load ratio = new Load(List.of(), true, "", new Weight.Ratio(4, 1), Optional.empty(), Optional.empty(), "", false);
+        Load ratio = new Load(List.of(), true, "", new Weight.Ratio(4, 1), Optional.empty(), Optional.empty(), "", false, false);
         double[] drawn = sampler(0.8, 5).logLikelihoodRatios(ratio);
         assertThat(quantile(drawn, 0.5)).isCloseTo(Math.log(4), within(0.03));
         assertThat(quantile(drawn, 0.975) - quantile(drawn, 0.025)).isCloseTo(2 * 1.96, within(0.08));
@@ -102,7 +103,7 @@ class SamplerTest {
     }
 
     private static Load load(String test, boolean positive) {
-        return new Load(List.of(TestId.of(test)), positive, "", new Weight.Proportions(BELIEF, positive), Optional.empty(), Optional.empty(), "", false);
+        return new Load(List.of(TestId.of(test)), positive, "", new Weight.Proportions(BELIEF, positive), Optional.empty(), Optional.empty(), "", false, false);
     }
 
     private static double quantile(double[] values, double share) {

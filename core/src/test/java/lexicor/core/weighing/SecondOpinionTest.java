@@ -35,7 +35,10 @@ class SecondOpinionTest {
 
     @Test
     void a_test_that_nobody_has_measured_cannot_be_ranked() {
-        assertThat(on(examine("wr-ecu-synergy", "ecu-tendinopathy", "along-tendon"))).isEqualTo(SecondOpinion.Kind.NO_FIGURES);
+        Visit noted = VISIT.with(VISIT.assumptions().borrowing(false));
+        List<TestValue> ahead = Foresight.of(WEIGHING, noted, List.of()).values(new LinkedHashSet<>(OPEN), Optional.empty());
+        assertThat(SecondOpinion.on(examine("wr-ecu-synergy", "ecu-tendinopathy", "along-tendon"), ahead, ranking(), THRESHOLDS).kind()).isEqualTo(SecondOpinion.Kind.NO_FIGURES);
+        assertThat(on(examine("wr-ecu-synergy", "ecu-tendinopathy", "along-tendon"))).as("weighed like an average test it can").isNotEqualTo(SecondOpinion.Kind.NO_FIGURES);
     }
 
     @Test

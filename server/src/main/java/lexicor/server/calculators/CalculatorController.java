@@ -3,7 +3,11 @@ package lexicor.server.calculators;
 import jakarta.validation.Valid;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import lexicor.core.differential.Differential;
 import lexicor.core.evidence.TwoByTwo;
+import lexicor.core.synthesis.Pooling;
+import lexicor.core.synthesis.Synthesis;
 import lexicor.core.weighing.CountedTest;
 import lexicor.core.weighing.PostTest;
 import lexicor.core.weighing.SingleTest;
@@ -65,6 +69,40 @@ class CalculatorController {
         }
         CountedTest.Interval answer = CountedTest.interval(question.prior(), tests, question.draws(), question.seed());
         return new IntervalAnswer(answer.median(), answer.lower(), answer.upper());
+    }
+
+    /** The studies of one test put together. */
+    @PostMapping("/pool")
+    PoolAnswer pool(@Valid @RequestBody PoolQuestion question) {
+        requirePatients(question.studies().stream().anyMatch(each -> each.tp() + each.fn() > 0), "studies[0].tp", "and fn", "with");
+        requirePatients(question.studies().stream().anyMatch(each -> each.tn() + each.fp() > 0), "studies[0].tn", "and fp", "without");
+        return PoolAnswer.of(Pooling.pool(question.studies().stream().map(PoolQuestion.Study::counts).toList()));
+    }
+
+    private static void requirePatients(boolean some, String field, String beside, String side) {
+        if (!some) {
+            throw new BadInput(field, beside + " are both 0, in every study; allowed: at least one patient " + side + " the condition");
+        }
+    }
+
+    /** What a clinic would find for each criterion of a ledger. */
+    @PostMapping("/synthesis")
+    SynthesisAnswer synthesis(@Valid @RequestBody SynthesisQuestion question) {
+        Synthesis synthesis = Synthesis.of(question.read());
+        return SynthesisAnswer.of(synthesis, question.here() == null ? Map.of() : question.own(), question.here() == null ? null : question.here().condition());
+    }
+
+    /** One differential of conditions that lie within each other or share findings. */
+    @PostMapping("/joint")
+    JointAnswer joint(@Valid @RequestBody JointQuestion question) {
+        Differential.Question read = question.read();
+        try {
+            return JointAnswer.of(new Differential(read), read.forest());
+        } catch (IllegalArgumentException tooMany) {
+            throw new BadInput("conditions", tooMany.getMessage());
+        } catch (ArithmeticException farTooMany) {
+            throw new BadInput("conditions", "have too many states to count; allowed: fewer conditions directly within one");
+        }
     }
 
     private static List<SingleTest> tests(List<PostTestQuestion.Test> asked, String within) {

@@ -89,7 +89,7 @@ class Appraisal {
                 ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.getOrDefault(standing.condition().id(), standing.now()), here, catalogue)).toList(),
                 ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, Set.copyOf(order)),
                 pathways.states(recorded, here.told(), open, here.readings(), ahead, ranking, here.thresholds()),
-                Contest.of(ranking, catalogue, doable::contains).map(contest -> ContestJson.of(contest, catalogue)).orElse(null), order.stream().map(TestId::value).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
+                Contest.of(ranking, catalogue, doable::contains).map(contest -> ContestJson.of(contest, catalogue)).orElse(null), order.stream().map(TestId::value).toList(), ranking.together().stream().map(WeighingJson.TogetherJson::of).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
     }
 
     /** Open tests that may be done now, the best for its time first; what is likely to hurt or frighten comes last. */

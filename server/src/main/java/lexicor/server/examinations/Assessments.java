@@ -14,6 +14,7 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.History;
 import lexicor.core.examination.OtherSide;
 import lexicor.core.examination.ResponseReader;
+import lexicor.core.examination.RivalVoids;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.StartingOdds;
@@ -37,6 +38,7 @@ class Assessments {
     private final Weighing weighing;
     private final SafetyRules rules;
     private final VisitIntake intake;
+    private final RivalVoids voids;
     private final Cache<Asked, Assessment> known = Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(KEPT).build();
 
     Assessments(Catalogue catalogue, Weighing weighing, SafetyRules rules, VisitIntake intake) {
@@ -44,6 +46,7 @@ class Assessments {
         this.weighing = weighing;
         this.rules = rules;
         this.intake = intake;
+        this.voids = RivalVoids.shipped(catalogue);
     }
 
     /** An examination up to a command, of somebody of whom the case says what it said in this version. */
@@ -77,6 +80,6 @@ class Assessments {
     private List<TestReading> readings(ExaminationRow row, History history, IntakeState told, Schools schools, OtherSide other) {
         Set<TestId> tests = new LinkedHashSet<>(catalogue.routine(row.region()).order(told.zones()));
         tests.addAll(history.tests());
-        return tests.stream().map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other)).toList();
+        return voids.apply(tests.stream().map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other)).toList());
     }
 }

@@ -23,6 +23,7 @@ import lexicor.core.examination.TestReading;
 import lexicor.core.examination.WholeAnswer;
 import lexicor.core.intake.ContentWords;
 import lexicor.core.weighing.Interpreter;
+import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Statement;
 import org.springframework.stereotype.Component;
 
@@ -97,7 +98,7 @@ class FindingsNote {
                     notDone.add(inSentence(test.shortName()));
                 }
             } else {
-                found.add(finding(test, reading, recorded, schools));
+                found.add(finding(test, reading, recorded, schools, here.ranking()));
             }
         }
         return new Findings(found, notDone);
@@ -111,7 +112,7 @@ class FindingsNote {
                 && recorded.history().attempts(id, recorded.row().side().other()).stream().allMatch(attempt -> nothing.containsAll(attempt.parts()));
     }
 
-    private Finding finding(ExaminationTest test, TestReading reading, ExaminationService.Recorded recorded, Schools schools) {
+    private Finding finding(ExaminationTest test, TestReading reading, ExaminationService.Recorded recorded, Schools schools, Ranking ranking) {
         History history = recorded.history();
         Side side = recorded.row().side();
         List<String> says = new ArrayList<>();
@@ -119,7 +120,7 @@ class FindingsNote {
         if (force != null && force.percent() != null) {
             says.add("Force " + Math.round(force.percent()) + "% of the " + word(side.other()) + " side, by the " + (force.counts() == ForceTries.Counts.BEST ? "best" : "mean") + " of the tries.");
         }
-        interpreter.say(recorded.row().region(), schools, reading).stream().map(Statement::text).forEach(says::add);
+        interpreter.say(recorded.row().region(), schools, reading, ranking).stream().map(Statement::text).forEach(says::add);
         return new Finding(test.name() + test.variant(schools).map(way -> " (" + inSentence(way.label()) + ")").orElse(""),
                 history.attempts(test.id(), side).stream().map(attempt -> response(test, attempt)).collect(Collectors.joining("; repeated: ")),
                 history.attempts(test.id(), side.other()).stream().reduce((first, last) -> last).map(attempt -> response(test, attempt)).orElse(""), says, false);

@@ -22,6 +22,7 @@ import lexicor.core.planning.Plan;
 import lexicor.core.planning.Planner;
 import lexicor.core.planning.Replanning;
 import lexicor.core.planning.Situation;
+import lexicor.core.safety.SafetyRules;
 import lexicor.core.weighing.Contest;
 import lexicor.core.weighing.Foresight;
 import lexicor.core.weighing.Ranking;
@@ -41,13 +42,15 @@ class PlanDesk {
 
     private final Catalogue catalogue;
     private final Weighing weighing;
+    private final SafetyRules rules;
     private final Assessments assessments;
     private final TestLaps laps;
     private final Cache<Asked, Table> tables = Caffeine.newBuilder().maximumSize(MOST_TABLES).expireAfterAccess(KEPT).build();
 
-    PlanDesk(Catalogue catalogue, Weighing weighing, Assessments assessments, TestLaps laps) {
+    PlanDesk(Catalogue catalogue, Weighing weighing, SafetyRules rules, Assessments assessments, TestLaps laps) {
         this.catalogue = catalogue;
         this.weighing = weighing;
+        this.rules = rules;
         this.assessments = assessments;
         this.laps = laps;
     }
@@ -69,7 +72,8 @@ class PlanDesk {
         Assessment here = assessments.of(recorded);
         OpenTests open = here.open();
         Optional<String> position = recorded.history().attempts().isEmpty() ? Optional.empty() : recorded.history().standsAt().map(test -> catalogue.test(test).position());
-        Situation situation = new Situation(here.visit(), here.readings(), here.ranking(), open.of(row.region(), here.readings()), position, laps.learnt(), here.told().sparing(catalogue));
+        Situation situation = new Situation(here.visit(), here.readings(), here.ranking(), open.of(row.region(), here.readings()), position, laps.learnt(), here.told().sparing(catalogue),
+                new Situation.Looking(here.safety().lookFirst(), rules::lookFor));
         return new Table(recorded, situation, open, Planner.of(catalogue, weighing, situation));
     }
 

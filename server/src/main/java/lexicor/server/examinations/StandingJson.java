@@ -24,15 +24,15 @@ import lexicor.core.weighing.Unweighed;
  *
  * @param previous where it stood without the test recorded last
  * @param leads    share of plausible readings of the evidence in which it ranks first; never its chance
- * @param link     what the weak link between groups adds or takes
+ * @param byWay    what findings about other conditions have moved here
+ * @param link     what findings share with each other, or take from each other
  * @param lensesDisagree whether the ways of adding up leave it on different sides of a threshold
- * @param above    name of the wider condition, where this narrower one stands higher than it; absent otherwise
  * @param serious  why it must not be missed; empty where it is not of that kind
  * @param refer    how soon it is to be imaged or referred, to consider; absent where nothing that was found or told calls for it
  */
 public record StandingJson(String conditionId, String name, String shortName, String scope, Shelf shelf, boolean informed, double before, double previous,
         double now, double lower, double upper, double leads, Thresholds.Zone zone, Lens lens, double likelihoodRatio, List<GroupJson> groups, List<LoadJson> loads,
-        double link, List<LoadJson> held, List<UnweighedJson> unweighed, List<LensJson> lenses, boolean lensesDisagree, TallyJson tally, @Schema(nullable = true) String above,
+        List<ByWayJson> byWay, double link, List<LoadJson> held, List<UnweighedJson> unweighed, List<LensJson> lenses, boolean lensesDisagree, TallyJson tally,
         String serious, @Schema(nullable = true) String refer, PatternJson pattern) {
 
     /** Where in the list a condition stands. */
@@ -51,13 +51,13 @@ public record StandingJson(String conditionId, String name, String shortName, St
         }
         standing.sum().alone().forEach(load -> loads.add(LoadJson.of(load, load.decibans(), null)));
         var condition = standing.condition();
-        List<LensJson> lenses = standing.lenses().stream().map(result -> LensJson.of(result, thresholds.zone(condition, result.chance()))).toList();
+        List<LensJson> lenses = standing.lenses().stream().map(result -> LensJson.of(result, thresholds.zone(result.chance()))).toList();
         return new StandingJson(condition.id().value(), condition.name(), condition.shortName(), condition.scope(), shelf(standing), standing.informed(), standing.before(),
-                previous, standing.now(), standing.range().lower(), standing.range().upper(), standing.leads(), here.referred(condition.id()).isPresent() ? Thresholds.Zone.REFER : thresholds.zone(condition, standing.now()), standing.lens(),
-                standing.likelihoodRatio(), groups, loads, standing.sum().link(), standing.held().stream().map(load -> LoadJson.of(load, load.decibans(), null)).toList(),
+                previous, standing.now(), standing.range().lower(), standing.range().upper(), standing.leads(), here.referred(condition.id()).isPresent() ? Thresholds.Zone.REFER : standing.zone(thresholds), standing.lens(),
+                standing.likelihoodRatio(), groups, loads, standing.sum().byWay().stream().map(ByWayJson::of).toList(), standing.sum().link(), standing.held().stream().map(load -> LoadJson.of(load, load.decibans(), null)).toList(),
                 standing.unweighed().stream().map(UnweighedJson::of).toList(), lenses,
                 lenses.stream().map(LensJson::zone).distinct().count() > 1, TallyJson.of(standing.tally()),
-                standing.above().map(wider -> wider.name()).orElse(null), condition.serious().orElse(""), here.referred(condition.id()).map(referral -> referral.soon()).orElse(null), PatternJson.of(standing.pattern(), catalogue));
+                condition.serious().orElse(""), here.referred(condition.id()).map(referral -> referral.soon()).orElse(null), PatternJson.of(standing.pattern(), catalogue));
     }
 
     private static Shelf shelf(Standing standing) {
@@ -89,16 +89,24 @@ public record StandingJson(String conditionId, String name, String shortName, St
      * @param part            what it adds here, in decibans, after what it shares with others
      * @param group           id of its group; absent where it stands by itself
      * @param estimate        whether it is the clinic's own estimate
+     * @param borrowed        whether nobody has measured it, so that it weighs like an average test
      * @param people          absent where only a ratio is known
      * @param source          absent where it is the clinic's own estimate
      */
     public record LoadJson(List<String> testIds, boolean positive, String phrase, double likelihoodRatio, double decibans, double part,
-            @Schema(nullable = true) String group, boolean worthless, boolean estimate, String caution, @Schema(nullable = true) PeopleJson people,
+            @Schema(nullable = true) String group, boolean worthless, boolean estimate, boolean borrowed, String caution, @Schema(nullable = true) PeopleJson people,
             @Schema(nullable = true) SourceJson source) {
         static LoadJson of(Load load, double part, String group) {
             return new LoadJson(load.tests().stream().map(test -> test.value()).toList(), load.positive(), load.phrase(), load.likelihoodRatio(),
-                    load.decibans(), part, group, load.worthless(), load.estimate(), load.caution(), load.frequencies().map(PeopleJson::of).orElse(null),
+                    load.decibans(), part, group, load.worthless(), load.estimate(), load.borrowed(), load.caution(), load.frequencies().map(PeopleJson::of).orElse(null),
                     load.record().map(SourceJson::of).orElse(null));
+        }
+    }
+
+    /** What a finding about another condition has moved, in decibans. */
+    public record ByWayJson(List<String> testIds, String phrase, double decibans) {
+        static ByWayJson of(LoadGroup.Member member) {
+            return new ByWayJson(member.load().tests().stream().map(test -> test.value()).toList(), member.load().phrase(), member.decibans());
         }
     }
 

@@ -39,7 +39,7 @@ class TestStates {
         History history = recorded.history();
         TestId test = reading.test();
         return new WeighingJson.TestState(test.value(), progress(reading, history, row.side()),
-                reading.answered() ? interpreter.say(row.region(), schools, reading).stream().map(WeighingJson.StatementJson::of).toList() : List.of(), open.waits(test),
+                reading.answered() ? interpreter.say(row.region(), schools, reading, here.ranking()).stream().map(WeighingJson.StatementJson::of).toList() : List.of(), open.waits(test),
                 LockJson.of(test, here.told(), open.whyClosed(test)), history.rivals(test).stream().map(WeighingJson.RivalEntryJson::of).toList(),
                 catalogue.test(test).variant(schools).map(TestStates::way).orElse(null), force(catalogue.test(test), history, row.side(), schools));
     }

@@ -9,6 +9,7 @@ import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.examination.ForceTries;
 import lexicor.core.examination.History;
 import lexicor.core.weighing.ClusterCount;
+import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Statement;
 
 /**
@@ -21,11 +22,20 @@ import lexicor.core.weighing.Statement;
  * @param pathways  how far this patient has come on each pathway of the region
  * @param contest   the two whose pictures fit best; absent where fewer than two have begun to fit
  * @param order     the usual order of the tests for where it hurts
+ * @param together  widest conditions that findings have joined, in pairs, with the chance of both
  * @param worthGoingOn whether any open test that may be done promises enough to be worth doing
  */
 public record WeighingJson(long knows, @Schema(nullable = true) String lastTest, List<TestState> tests, SafetyJson safety, List<StandingJson> standings,
         List<ClusterJson> clusters, List<AheadJson> ahead, List<PathwayStateJson> pathways, @Schema(nullable = true) ContestJson contest,
-        List<String> order, boolean worthGoingOn) {
+        List<String> order, List<TogetherJson> together, boolean worthGoingOn) {
+
+    /** Two conditions and the chance that both are there, 0..1. */
+    @Schema(name = "BothAtOnceJson")
+    public record TogetherJson(String one, String other, double both) {
+        static TogetherJson of(Ranking.Together pair) {
+            return new TogetherJson(pair.one().value(), pair.other().value(), pair.both());
+        }
+    }
 
     /** How far a test has got. */
     public enum Progress { OPEN, PARTLY, READ, VOID, LEFT_OUT }

@@ -52,6 +52,7 @@ class SettingNames {
         SIDE_OF_REACH("side-of-reach", "Side of the screen within reach", "right", List.of("right", "left")),
         FORCE_UNIT("force-unit", "Unit of force", "newtons", List.of("newtons", "kilograms")),
         OWN_ESTIMATES("own-estimates", "Weigh the clinic's own estimates", "no", List.of("no", "yes")),
+        UNMEASURED("unmeasured-findings", "Findings that nobody has measured", "weighed", List.of("weighed", "noted")),
         IDLE_MINUTES("idle-minutes", "Lock the screen after, in minutes", "10", List.of("2", "5", "10", "15", "20"));
 
         private final String settingName;

@@ -59,7 +59,8 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
         });
         Assumptions shipped = Assumptions.usual(catalogue);
         return new Assumptions(number(SettingNames.LINK, shipped.link()), number(SettingNames.BETWEEN_STUDIES, shipped.betweenStudies()), correlations, thresholds(),
-                choice(SettingNames.Listed.OWN_ESTIMATES).equals("yes") ? OwnEstimates.of(chosen, catalogue) : List.of());
+                choice(SettingNames.Listed.OWN_ESTIMATES).equals("yes") ? OwnEstimates.of(chosen, catalogue) : List.of(),
+                choice(SettingNames.Listed.UNMEASURED).equals("weighed"));
     }
 
     /** The clinic's own estimates, in use or not. */

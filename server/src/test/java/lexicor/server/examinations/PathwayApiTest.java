@@ -38,7 +38,7 @@ class PathwayApiTest extends AtTheBench {
         send(id, visit.record("wr-rom", "passive=full"), visit.record("ha-grip", "pain=none"),
                 visit.tell(Answer.of("path:ulnar-rotation.which", "both")), visit.tell(Answer.of("path:ulnar-rotation.load", "loaded")), visit.tell(Answer.of("path:ulnar-rotation.where", "back")));
         assertThat(pathway(ULNAR).get("here").asString()).isEqualTo("shift-back");
-        assertThat(pathway(ULNAR).get("says").asString()).isEqualTo("Nobody has measured this test, so the weighing cannot rank it");
+        assertThat(pathway(ULNAR).get("says").asString()).startsWith("The weighing would do ");
         assertThat(pathway(ULNAR).get("passed").valueStream().map(step -> step.get("outcome").asString())).containsExactly("NOTED", "NOTED", "ANSWERED", "ANSWERED", "ANSWERED");
         send(id, visit.record("wr-druj-ballottement", "end@neutral=firm", "end@pronation=firm", "end@supination=firm", "pain=none"), visit.record("wr-ecu-synergy", "pain=none"), visit.record("wr-fovea", "tender=familiar"));
         assertThat(pathway(ULNAR).get("here").asString()).isEqualTo("end-tfcc");

@@ -162,6 +162,6 @@ class PlanTrial {
         Assessment here = assessments.of(before);
         Set<TestId> doable = here.open().of(row.region(), here.readings());
         List<TestId> order = catalogue.routine(row.region()).order(here.told().zones()).stream().filter(doable::contains).toList();
-        return new Case(row.caseFile().code(), new Situation(here.visit(), here.readings(), here.ranking(), doable, Optional.empty(), Map.of(), false), order);
+        return new Case(row.caseFile().code(), new Situation(here.visit(), here.readings(), here.ranking(), doable, Optional.empty(), Map.of(), false, Situation.Looking.usual()), order);
     }
 }

@@ -100,7 +100,7 @@ class LibraryApiTest {
         assertThat(texts(sheet.get("reads"), "conditionId")).containsExactly("anterior-instability", "slap", "internal-impingement");
         JsonNode instability = sheet.at("/reads/0");
         assertThat(instability.at("/weighs/record").asString()).isEqualTo("E046");
-        assertThat(instability.at("/weighs/plainly").asString()).isEqualTo("A positive helps a lot, a negative helps a little");
+        assertThat(instability.at("/weighs/plainly").asString()).isEqualTo("A positive helps, a negative helps a little");
         assertThat(instability.get("studies")).hasSize(4);
         assertThat(texts(instability.get("bySchool"), "counts")).containsExactly("apprehension, not only pain", "apprehension or familiar pain");
         assertThat(sheet.at("/reads/1/notWeighed").asString()).contains("does not say whether pain or apprehension counted");

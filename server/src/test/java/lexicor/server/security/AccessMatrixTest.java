@@ -34,7 +34,7 @@ class AccessMatrixTest {
 
     static {
         allow(ALL, "GET /api/session", "POST /api/session", "POST /api/first-account", "POST /api/calculate/accuracy", "POST /api/calculate/post-test",
-                "POST /api/calculate/group", "POST /api/calculate/interval", "GET /v3/api-docs", "GET /v3/api-docs.yaml", "GET /actuator/health");
+                "POST /api/calculate/group", "POST /api/calculate/interval", "POST /api/calculate/pool", "POST /api/calculate/synthesis", "POST /api/calculate/joint", "GET /v3/api-docs", "GET /v3/api-docs.yaml", "GET /actuator/health");
         allow(SIGNED_IN, "DELETE /api/session", "POST /api/session/password", "POST /api/session/second-factor", "POST /api/session/second-factor/confirmed", "POST /api/session/second-factor/ended", "GET /api/settings", "GET /api/routines", "GET /api/library", "GET /api/library/regions/{region}",
                 "GET /api/library/regions/{region}/intake", "GET /api/library/tests/{id}", "GET /api/library/tests/{id}/effect", "GET /api/library/conditions/{id}",
                 "GET /api/library/clusters/{id}", "GET /api/library/records");

@@ -105,11 +105,13 @@ class SettingsApiTest {
     @Test
     void a_clinics_own_estimate_weighs_once_switched_on_and_is_called_one() {
         choose("own.sh-palp-acromion.subacromial-pain", "3/0.5", 200);
+        choose("unmeasured-findings", "noted", 200);
         choose("own-estimates", "yes", 200);
         assertThat(weighedAfterTenderness(open("ST-7"))).isTrue();
         choose("own-estimates", "no", 200);
         assertThat(weighedAfterTenderness(open("ST-8"))).as("switched off as a whole").isFalse();
         steward.put("/api/settings/own-estimates", "{}", 200);
+        steward.put("/api/settings/unmeasured-findings", "{}", 200);
         steward.put("/api/settings/own.sh-palp-acromion.subacromial-pain", "{}", 200);
     }
 

@@ -1,4 +1,4 @@
-package lexicor.core.weighing;
+package lexicor.core.dependence;
 
 import java.util.concurrent.ConcurrentHashMap;
 
@@ -10,10 +10,10 @@ import java.util.concurrent.ConcurrentHashMap;
  * This is the double integral over nested factors in another order, so that each answer is computed once per w and not
  * once per pair.
  */
-final class Kernel {
+public final class Kernel {
 
     /** How fine the sums are. */
-    enum Rule {
+    public enum Rule {
         /** Relative error below 1e-8 for 1 to 10 answers, rho to 0.95 and links to 0.5. */
         FINE(9, 72, 9, 0.5, 0.2, 0.7),
         /** For draws: a log likelihood ratio is off by less than 0.02 for rho to 0.8, where draws spread over more than 1. */
@@ -36,16 +36,16 @@ final class Kernel {
         }
 
         /** Values of the wider factor. */
-        int outer() {
+        public int outer() {
             return steps + 1;
         }
 
-        double wider(int index) {
+        public double wider(int index) {
             return -edge + 2 * edge * index / steps;
         }
 
         /** Weights of the values of the wider factor; they sum to nearly 1. */
-        double[] outerWeights() {
+        public double[] outerWeights() {
             double[] weights = new double[outer()];
             for (int v = 0; v < weights.length; v++) {
                 weights[v] = Math.exp(Normal.logDensity(wider(v))) * 2 * edge / steps;
@@ -100,28 +100,28 @@ final class Kernel {
         }
     }
 
-    static Kernel of(double rho, double link, Rule rule) {
+    public static Kernel of(double rho, double link, Rule rule) {
         if (KEPT.size() > MOST_KEPT) {
             KEPT.clear();
         }
         return KEPT.computeIfAbsent(new Key(rho, link, rule), key -> new Kernel(key.rho(), key.link(), key.rule()));
     }
 
-    int inner() {
+    public int inner() {
         return shifts.length;
     }
 
     /** What is added to z / sqrt(1 - rho) at each value of the group's factor. */
-    double[] shifts() {
+    public double[] shifts() {
         return shifts;
     }
 
-    double scale() {
+    public double scale() {
         return 1 / rest;
     }
 
     /** Chance of one answer at each value of the group's factor. */
-    double[] answer(double share, boolean positive) {
+    public double[] answer(double share, boolean positive) {
         double z = Normal.quantile(share) / rest;
         double[] column = new double[shifts.length];
         for (int w = 0; w < column.length; w++) {
@@ -131,7 +131,7 @@ final class Kernel {
     }
 
     /** The mean over the group's factor at each value of the wider one. */
-    double[] at(double[] product) {
+    public double[] at(double[] product) {
         if (weights == null) {
             return product.clone();
         }
@@ -141,7 +141,7 @@ final class Kernel {
     }
 
     /** The same into an array of {@link Rule#outer()} numbers. */
-    void into(double[] product, double[] profile) {
+    public void into(double[] product, double[] profile) {
         if (weights == null) {
             System.arraycopy(product, 0, profile, 0, outer);
             return;

@@ -1,4 +1,4 @@
-package lexicor.core.weighing;
+package lexicor.core.dependence;
 
 import java.util.List;
 
@@ -10,12 +10,12 @@ import java.util.List;
  * <p>Trapezoid rule on [-9, 9] with step at most min(0.5, 0.2 sqrt((1 - rho) / rho)), summed on the log scale: relative
  * error below 1e-8 for 1 to 10 answers and rho up to 0.95. At rho 0 it is the product, at rho 1 an interval of the factor.
  */
-final class SharedFactor {
+public final class SharedFactor {
 
     private final List<Answer> answers;
     private final double[] quantiles;
 
-    SharedFactor(List<Answer> answers) {
+    public SharedFactor(List<Answer> answers) {
         this.answers = List.copyOf(answers);
         this.quantiles = answers.stream().mapToDouble(answer -> Normal.quantile(answer.share())).toArray();
     }
@@ -26,11 +26,11 @@ final class SharedFactor {
      * @param share    of people like these who answer positive, 0..1
      * @param positive what was answered
      */
-    record Answer(double share, boolean positive) {
+    public record Answer(double share, boolean positive) {
     }
 
     /** log of the chance of all answers together; negative infinity where it is impossible, 0 for no answer. */
-    static double logChance(List<Answer> answers, double rho) {
+    public static double logChance(List<Answer> answers, double rho) {
         return new SharedFactor(answers).logChance(rho, 0, 0);
     }
 
@@ -41,7 +41,7 @@ final class SharedFactor {
      * @param linked part of rho that comes from the wider factor, 0..rho
      * @param wider  value of that factor
      */
-    double logChance(double rho, double linked, double wider) {
+    public double logChance(double rho, double linked, double wider) {
         if (rho >= 1) {
             return logOfInterval();
         }

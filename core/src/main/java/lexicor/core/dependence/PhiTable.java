@@ -1,10 +1,10 @@
-package lexicor.core.weighing;
+package lexicor.core.dependence;
 
 /**
  * The standard normal distribution function by linear interpolation in a table of step 1/128 from -9 to 9: relative error
  * below 1e-3 down to -8, for draws only.
  */
-final class PhiTable {
+public final class PhiTable {
 
     private static final double EDGE = 9;
     private static final int PER_UNIT = 128;
@@ -19,7 +19,7 @@ final class PhiTable {
     private PhiTable() {
     }
 
-    static double below(double x) {
+    public static double below(double x) {
         double place = (x + EDGE) * PER_UNIT;
         if (place <= 0) {
             return TABLE[0];

@@ -1,10 +1,10 @@
-package lexicor.core.weighing;
+package lexicor.core.dependence;
 
 import java.util.function.DoubleUnaryOperator;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /** The standard normal distribution, with a logarithm that holds far out in the tail. */
-final class Normal {
+public final class Normal {
 
     private static final NormalDistribution STANDARD = new NormalDistribution();
     private static final double HALF_LOG_TWO_PI = 0.5 * Math.log(2 * Math.PI);
@@ -13,7 +13,7 @@ final class Normal {
     private static final double TAIL = -30;
 
     /** Beyond it next to nothing of the distribution is left. */
-    static final double EDGE = 9;
+    public static final double EDGE = 9;
 
     private Normal() {
     }
@@ -24,7 +24,7 @@ final class Normal {
      * @param f     log of what is averaged; may be negative infinity
      * @param steps of the rule, at least 1
      */
-    static double logMean(DoubleUnaryOperator f, int steps) {
+    public static double logMean(DoubleUnaryOperator f, int steps) {
         double[] terms = new double[steps + 1];
         for (int i = 0; i <= steps; i++) {
             double u = -EDGE + 2 * EDGE * i / steps;
@@ -49,12 +49,12 @@ final class Normal {
     }
 
     /** log of the density. */
-    static double logDensity(double x) {
+    public static double logDensity(double x) {
         return -x * x / 2 - HALF_LOG_TWO_PI;
     }
 
     /** log of the chance of at most {@code x}; exact limits at the infinities. */
-    static double logBelow(double x) {
+    public static double logBelow(double x) {
         if (x == Double.NEGATIVE_INFINITY) {
             return Double.NEGATIVE_INFINITY;
         }
@@ -65,12 +65,12 @@ final class Normal {
         return logDensity(x) - Math.log(-x) + Math.log1p(-square * (1 - 3 * square * (1 - 5 * square)));
     }
 
-    static double below(double x) {
+    public static double below(double x) {
         return x == Double.POSITIVE_INFINITY ? 1 : x == Double.NEGATIVE_INFINITY ? 0 : STANDARD.cumulativeProbability(x);
     }
 
     /** The point below which a share of {@code chance} lies; infinite at 0 and 1. */
-    static double quantile(double chance) {
+    public static double quantile(double chance) {
         return chance <= 0 ? Double.NEGATIVE_INFINITY : chance >= 1 ? Double.POSITIVE_INFINITY : STANDARD.inverseCumulativeProbability(chance);
     }
 }

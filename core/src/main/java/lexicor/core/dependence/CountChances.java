@@ -1,7 +1,8 @@
-package lexicor.core.weighing;
+package lexicor.core.dependence;
+
 
 /** Chance of each number of positives among correlated answers. */
-final class CountChances {
+public final class CountChances {
 
     private CountChances() {
     }
@@ -13,7 +14,7 @@ final class CountChances {
      * @param shares of people like these who answer positive, one per test
      * @param rho    0..0.95
      */
-    static double[] of(double[] shares, double rho) {
+    public static double[] of(double[] shares, double rho) {
         double rest = Math.sqrt(1 - rho);
         double step = rho == 0 ? 0.5 : Math.min(0.5, 0.2 * rest / Math.sqrt(rho));
         int steps = (int) Math.ceil(2 * Normal.EDGE / step);
@@ -47,7 +48,7 @@ final class CountChances {
     }
 
     /** P(from to to positives). */
-    static double within(double[] counts, int from, int to) {
+    public static double within(double[] counts, int from, int to) {
         double sum = 0;
         for (int k = from; k <= Math.min(to, counts.length - 1); k++) {
             sum += counts[k];

@@ -1,0 +1,476 @@
+package lexicor.core.differential;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import lexicor.core.dependence.Kernel;
+import lexicor.core.differential.Finding.Ratio;
+import lexicor.core.differential.Finding.Said;
+
+/**
+ * The joint differential of some findings: where each condition stands, how components of families came together, what each
+ * finding has moved and what an open one would. Points only.
+ */
+public final class Differential {
+
+    /** States of one component, without what no finding speaks about, that are enumerated. */
+    static final int MOST_STATES = 64;
+
+    private final Question question;
+    private final Forest forest;
+    private final double[] starts;
+    private final double[] shares;
+    private final List<Modelled> all;
+    private final Modelled.Maker maker;
+    private final Kernel.Rule rule;
+    private final Map<Column, double[]> columns = new HashMap<>();
+    private final Map<List<Column>, double[]> profiles = new HashMap<>();
+    private final Set<LeftOut> leftOut = new LinkedHashSet<>();
+    private final Reduced answered;
+    private final Posterior posterior;
+
+    /**
+     * What is asked.
+     *
+     * @param starts chances before any finding, by condition of the forest
+     * @param fits of findings over these conditions
+     * @param link how far groups of one family repeat each other
+     * @param worthless separation below which figures of a family say next to nothing
+     */
+    public record Question(Fits fits, double[] starts, List<Finding.Group> groups, double link, double worthless, List<Finding> findings, List<Ratio> ratios) {
+
+        /** The conditions. */
+        public Forest forest() {
+            return fits.forest();
+        }
+    }
+
+    /** A condition that a finding was not weighed for. */
+    public record LeftOut(String finding, String condition) {
+    }
+
+    /** Families that some findings join. */
+    public record Component(List<Integer> families, double logEvidence) {
+    }
+
+    /** Two widest conditions of one component, and the chance of both. */
+    public record Together(int one, int other, double both) {
+    }
+
+    /** What a finding has moved for a condition, in decibans. */
+    public record Contribution(String finding, int condition, double alone, double inPlace) {
+    }
+
+    /** Where draws come from: what is unsure of figures, starts, ratios and groups. Arrays have one value for each draw. */
+    public interface Source {
+
+        /** Drawn logits of a record's sensitivity, or of one minus its specificity. */
+        double[] logits(Finding finding, Target.Figures record, boolean sensitivity);
+
+        /** What is added to the logit of a condition's chance given what it lies within. */
+        double[] start(int condition);
+
+        /** Drawn correlations of a group. */
+        double[] rho(Finding.Group group);
+
+        /** Drawn logarithms of a ratio. */
+        double[] log(Ratio ratio);
+    }
+
+    /** Plausible log odds of every condition, draw after draw, by condition. */
+    public double[][] drawn(int draws, Source source) {
+        DrawnDifferential drawn = new DrawnDifferential(forest, shares, question.link(), draws, source);
+        answered.components().forEach(each -> drawn.add(each.families(), each.active(), each.entries(), each.ratios()));
+        return drawn.logOdds();
+    }
+
+    /** What an open finding would do. */
+    public record Ahead(String finding, double positive, List<Integer> conditions, double[] ifPositive, double[] ifNegative) {
+    }
+
+    /** A finding as it was fitted: an entry for each part that stands alone. */
+    public record Fitted(String finding, Shares shares, List<Target.Figures> records, double[] fitted) {
+    }
+
+    private record Reduced(List<Modelled> entries, List<Joined> components) {
+    }
+
+    private record Joined(List<Integer> families, boolean[] active, List<Modelled> entries, List<Ratio> ratios) {
+    }
+
+    private record Column(double rho, boolean positive, double share) {
+    }
+
+    /** Weighs the findings answered. */
+    public Differential(Question question) {
+        this(question, Kernel.Rule.FINE);
+    }
+
+    /** The same by sums of a chosen fineness. */
+    public Differential(Question question, Kernel.Rule rule) {
+        this.question = question;
+        this.rule = rule;
+        forest = question.forest();
+        starts = forest.coherent(question.starts());
+        shares = forest.shares(starts);
+        Map<String, Finding.Group> groups = question.groups().stream().collect(Collectors.toMap(Finding.Group::id, each -> each));
+        maker = new Modelled.Maker(question.fits(), groups, question.worthless());
+        all = question.findings().stream().flatMap(each -> maker.make(each).stream()).toList();
+        for (Finding finding : question.findings()) {
+            Set<Integer> kept = all.stream().filter(each -> each.finding() == finding).flatMap(each -> each.shares().targets().stream()).collect(Collectors.toSet());
+            finding.targets().stream().map(Target::condition).filter(each -> !kept.contains(forest.place(each))).forEach(each -> leftOut.add(new LeftOut(finding.id(), each)));
+        }
+        answered = reduce(all.stream().filter(each -> each.finding().answered()).toList(), leftOut);
+        posterior = posterior(answered, question.ratios());
+    }
+
+    /** The starts as they were made coherent. */
+    public double[] starts() {
+        return starts.clone();
+    }
+
+    /** Where each condition stands. */
+    public double[] now() {
+        return posterior.now.clone();
+    }
+
+    /** Targets that were not weighed. */
+    public List<LeftOut> leftOut() {
+        return List.copyOf(leftOut);
+    }
+
+    /** Groups whose answered findings have different homes and are not linked across them. */
+    public List<String> splitGroups() {
+        Map<String, Set<Integer>> homes = new LinkedHashMap<>();
+        for (Modelled each : answered.entries()) {
+            each.group().ifPresent(group -> homes.computeIfAbsent(group.id(), id -> new LinkedHashSet<>()).add(each.home()));
+        }
+        return homes.entrySet().stream().filter(each -> each.getValue().size() > 1).map(Map.Entry::getKey).toList();
+    }
+
+    /** Every finding as it was fitted. */
+    public List<Fitted> fitted() {
+        List<Modelled> entries = new ArrayList<>();
+        for (Modelled each : all) {
+            entries.add(answered.entries().stream().filter(other -> other.finding() == each.finding() && !other.apart()).findFirst().orElse(each));
+        }
+        return entries.stream().map(each -> new Fitted(each.finding().id(), each.shares(), each.kept(), each.fitted())).toList();
+    }
+
+    /** The components of what was answered. */
+    public List<Component> components() {
+        List<Component> components = new ArrayList<>();
+        for (int c = 0; c < answered.components().size(); c++) {
+            components.add(new Component(answered.components().get(c).families(), posterior.logEvidence[c]));
+        }
+        return components;
+    }
+
+    /** For each pair of families of a component, the chance that both hold. */
+    public List<Together> together() {
+        List<Together> pairs = new ArrayList<>();
+        for (int c = 0; c < answered.components().size(); c++) {
+            List<Integer> roots = answered.components().get(c).families();
+            for (int i = 0; i < roots.size(); i++) {
+                for (int j = i + 1; j < roots.size(); j++) {
+                    pairs.add(new Together(roots.get(i), roots.get(j), posterior.both(c, roots.get(i), roots.get(j))));
+                }
+            }
+        }
+        return pairs;
+    }
+
+    /** What each finding and ratio has moved, for every condition of its component. */
+    public List<Contribution> contributions() {
+        return contributions(id -> id);
+    }
+
+    /**
+     * The same of findings that come from one source together.
+     *
+     * @param source by the id of a finding or ratio
+     */
+    public List<Contribution> contributions(UnaryOperator<String> source) {
+        List<Contribution> contributions = new ArrayList<>();
+        Set<String> sources = new LinkedHashSet<>();
+        answered.entries().forEach(each -> sources.add(source.apply(each.finding().id())));
+        question.ratios().forEach(each -> sources.add(source.apply(each.id())));
+        for (String one : sources) {
+            Predicate<String> own = id -> source.apply(id).equals(one);
+            double[] alone = posterior(own).now;
+            double[] without = posterior(own.negate()).now;
+            for (Joined component : answered.components()) {
+                if (component.entries().stream().anyMatch(each -> own.test(each.finding().id())) || component.ratios().stream().anyMatch(each -> own.test(each.id()))) {
+                    component.families().stream().flatMapToInt(root -> Arrays.stream(forest.family(root)))
+                            .forEach(c -> contributions.add(new Contribution(one, c, moved(alone[c], starts[c]), moved(posterior.now[c], without[c]))));
+                }
+            }
+        }
+        return contributions;
+    }
+
+    private Posterior posterior(Predicate<String> ids) {
+        List<Ratio> ratios = question.ratios().stream().filter(each -> ids.test(each.id())).toList();
+        return posterior(joined(answered.entries().stream().filter(each -> ids.test(each.finding().id())).toList(), ratios), ratios);
+    }
+
+    private static double moved(double after, double before) {
+        return 10 / Math.log(10) * (Shares.logit(after) - Shares.logit(before));
+    }
+
+    /** What each open finding that does not stand alone would do. */
+    public List<Ahead> ahead() {
+        List<Ahead> ahead = new ArrayList<>();
+        for (Modelled open : all) {
+            if (!open.finding().answered() && !open.apart()) {
+                ahead.add(ahead(open));
+            }
+        }
+        return ahead;
+    }
+
+    /** What a finding that is not part of the question would do; one for each part that stands alone. */
+    public List<Ahead> ahead(Finding open) {
+        return maker.make(open).stream().map(this::ahead).toList();
+    }
+
+    private Ahead ahead(Modelled open) {
+        Outcome positive = with(open, Said.POSITIVE);
+        Outcome negative = with(open, Said.NEGATIVE);
+        List<Integer> conditions = positive.component().families().stream().flatMapToInt(root -> Arrays.stream(forest.family(root))).boxed().toList();
+        return new Ahead(open.finding().id(), 1 / (1 + Math.exp(negative.logEvidence() - positive.logEvidence())), conditions,
+                conditions.stream().mapToDouble(c -> positive.now()[c]).toArray(), conditions.stream().mapToDouble(c -> negative.now()[c]).toArray());
+    }
+
+    private record Outcome(Joined component, double logEvidence, double[] now) {
+    }
+
+    private Outcome with(Modelled open, Said said) {
+        Modelled then = open.said(said);
+        List<Modelled> entries = new ArrayList<>(answered.entries());
+        entries.add(then);
+        Reduced reduced = reduce(entries, new LinkedHashSet<>());
+        Posterior after = posterior(reduced, question.ratios());
+        for (int c = 0; c < reduced.components().size(); c++) {
+            if (reduced.components().get(c).entries().stream().anyMatch(each -> each.finding() == then.finding())) {
+                return new Outcome(reduced.components().get(c), after.logEvidence[c], after.now);
+            }
+        }
+        throw new IllegalStateException("an answered finding is in a component");
+    }
+
+    /** Joins families; where a component has too many states, findings let go of the family that they tell least about. */
+    private Reduced reduce(List<Modelled> entries, Set<LeftOut> out) {
+        List<Modelled> kept = new ArrayList<>(entries);
+        while (true) {
+            Reduced reduced = joined(kept, question.ratios());
+            Optional<Joined> large = reduced.components().stream().filter(each -> collapsed(each) > MOST_STATES).findFirst();
+            if (large.isEmpty()) {
+                return reduced;
+            }
+            int least = -1;
+            int family = -1;
+            double worth = Double.POSITIVE_INFINITY;
+            for (int e = 0; e < kept.size(); e++) {
+                Modelled each = kept.get(e);
+                if (large.get().entries().contains(each)) {
+                    for (int other : each.families(forest)) {
+                        double best = each.best(forest, other);
+                        if (other != each.home() && best <= worth) {
+                            worth = best;
+                            least = e;
+                            family = other;
+                        }
+                    }
+                }
+            }
+            if (least < 0) {
+                throw new IllegalArgumentException("the conditions within " + forest.id(large.get().families().get(0)) + " have " + collapsed(large.get())
+                        + " states; allowed: at most " + MOST_STATES);
+            }
+            Modelled before = kept.get(least);
+            Modelled after = maker.without(before, family);
+            int gone = family;
+            before.shares().targets().stream().filter(each -> forest.root(each) == gone).forEach(each -> out.add(new LeftOut(before.finding().id(), forest.id(each))));
+            kept.set(least, after);
+        }
+    }
+
+    private long collapsed(Joined component) {
+        long product = 1;
+        for (int root : component.families()) {
+            product = Math.multiplyExact(product, forest.states(root, component.active()));
+        }
+        return product;
+    }
+
+    private Reduced joined(List<Modelled> entries, List<Ratio> ratios) {
+        int[] component = new int[forest.size()];
+        Arrays.setAll(component, i -> i);
+        boolean[] active = new boolean[forest.size()];
+        Set<Integer> touched = new LinkedHashSet<>();
+        for (Modelled each : entries) {
+            List<Integer> families = each.families(forest);
+            each.shares().targets().forEach(target -> active[target] = true);
+            touched.addAll(families);
+            for (int other : families) {
+                int from = component[other];
+                int to = component[families.get(0)];
+                for (int i = 0; i < component.length; i++) {
+                    component[i] = component[i] == from ? to : component[i];
+                }
+            }
+        }
+        for (Ratio ratio : ratios) {
+            int condition = forest.place(ratio.condition());
+            active[condition] = true;
+            touched.add(forest.root(condition));
+        }
+        boolean[] upward = forest.upward(active);
+        Map<Integer, List<Integer>> byComponent = new LinkedHashMap<>();
+        touched.stream().sorted().forEach(root -> byComponent.computeIfAbsent(component[root], id -> new ArrayList<>()).add(root));
+        List<Joined> components = byComponent.values().stream().map(families -> new Joined(families, upward,
+                entries.stream().filter(each -> families.contains(each.families(forest).get(0))).toList(),
+                ratios.stream().filter(each -> families.contains(forest.root(forest.place(each.condition())))).toList())).toList();
+        return new Reduced(entries, components);
+    }
+
+    /** How many states the families of a component have in all. */
+    public long states(Component component) {
+        return component.families().stream().mapToLong(forest::states).reduce(1, Math::multiplyExact);
+    }
+
+    /** Where the conditions stand after some findings. */
+    private static final class Posterior {
+        private final double[] now;
+        private final double[] logEvidence;
+        private final List<List<boolean[]>> states = new ArrayList<>();
+        private final List<double[]> weights = new ArrayList<>();
+
+        Posterior(double[] starts, int components) {
+            now = starts.clone();
+            logEvidence = new double[components];
+        }
+
+        double both(int component, int one, int other) {
+            double sum = 0;
+            for (int s = 0; s < states.get(component).size(); s++) {
+                boolean[] state = states.get(component).get(s);
+                sum += state[one] && state[other] ? weights.get(component)[s] : 0;
+            }
+            return sum;
+        }
+    }
+
+    private Posterior posterior(Reduced reduced, Collection<Ratio> ratios) {
+        Posterior after = new Posterior(starts, reduced.components().size());
+        for (int c = 0; c < reduced.components().size(); c++) {
+            Joined component = reduced.components().get(c);
+            List<boolean[]> states = forest.states(component.families(), component.active());
+            double[] logs = new double[states.size()];
+            double greatest = Double.NEGATIVE_INFINITY;
+            Likelihood likelihood = new Likelihood(component);
+            for (int s = 0; s < logs.length; s++) {
+                logs[s] = Math.log(forest.prior(states.get(s), component.families(), component.active(), shares)) + likelihood.log(states.get(s));
+                greatest = Math.max(greatest, logs[s]);
+            }
+            double sum = 0;
+            for (double log : logs) {
+                sum += Math.exp(log - greatest);
+            }
+            double[] weights = new double[logs.length];
+            for (int s = 0; s < logs.length; s++) {
+                weights[s] = Math.exp(logs[s] - greatest) / sum;
+            }
+            after.logEvidence[c] = greatest + Math.log(sum);
+            after.states.add(states);
+            after.weights.add(weights);
+            for (int root : component.families()) {
+                for (int condition : forest.family(root)) {
+                    if (component.active()[condition]) {
+                        double chance = 0;
+                        for (int s = 0; s < weights.length; s++) {
+                            chance += states.get(s)[condition] ? weights[s] : 0;
+                        }
+                        after.now[condition] = chance;
+                    } else {
+                        after.now[condition] = after.now[forest.parent(condition)] * shares[condition];
+                    }
+                }
+            }
+        }
+        return after;
+    }
+
+    /** The chance of a component's answers in a state. */
+    private final class Likelihood {
+        private final List<Modelled> apart;
+        private final List<Ratio> ratios;
+        /** By home, then by group: findings that share a factor. */
+        private final Map<Integer, Map<String, List<Modelled>>> homes = new TreeMap<>();
+        private final double[] outer = rule.outerWeights();
+
+        Likelihood(Joined component) {
+            ratios = component.ratios();
+            apart = component.entries().stream().filter(Modelled::apart).toList();
+            for (Modelled each : component.entries()) {
+                if (!each.apart()) {
+                    String group = each.group().map(known -> "group " + known.id()).orElse("single " + each.finding().id());
+                    homes.computeIfAbsent(each.home(), home -> new TreeMap<>(Comparator.naturalOrder())).computeIfAbsent(group, id -> new ArrayList<>()).add(each);
+                }
+            }
+        }
+
+        double log(boolean[] state) {
+            double log = 0;
+            for (Modelled each : apart) {
+                double share = each.share(forest, state);
+                log += Math.log(each.positive() ? share : 1 - share);
+            }
+            for (Ratio ratio : ratios) {
+                log += state[forest.place(ratio.condition())] ? Math.log(ratio.value()) : 0;
+            }
+            for (Map<String, List<Modelled>> groups : homes.values()) {
+                double[] product = outer.clone();
+                for (List<Modelled> group : groups.values()) {
+                    double[] profile = profile(group, state);
+                    for (int v = 0; v < product.length; v++) {
+                        product[v] *= profile[v];
+                    }
+                }
+                log += Math.log(Arrays.stream(product).sum());
+            }
+            return log;
+        }
+
+        private double[] profile(List<Modelled> members, boolean[] state) {
+            double rho = members.get(0).group().map(Finding.Group::rho).orElse(question.link());
+            List<Column> answers = members.stream()
+                    .map(each -> new Column(rho, each.positive(), each.share(forest, state))).toList();
+            return profiles.computeIfAbsent(answers, key -> {
+                Kernel kernel = Kernel.of(rho, question.link(), rule);
+                double[] product = new double[kernel.inner()];
+                Arrays.fill(product, 1);
+                for (Column answer : key) {
+                    double[] column = columns.computeIfAbsent(answer, one -> kernel.answer(one.share(), one.positive()));
+                    for (int w = 0; w < product.length; w++) {
+                        product[w] *= column[w];
+                    }
+                }
+                return kernel.at(product);
+            });
+        }
+    }
+}

@@ -1,0 +1,284 @@
+package lexicor.core.differential;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.LogitTable;
+import lexicor.core.dependence.PhiTable;
+import lexicor.core.differential.Finding.Ratio;
+
+/**
+ * The joint differential over draws of what it is unsure of. A draw moves published figures, and with them the fitted shares by
+ * the gains of the fit; starts; ratios; and correlations. In every draw a narrower condition stays within its wider one.
+ */
+final class DrawnDifferential {
+
+    private static final Kernel.Rule RULE = Kernel.Rule.COARSE;
+    private static final double[] OUTER = RULE.outerWeights();
+    private static final double EDGE = 1e-6;
+
+    private final Forest forest;
+    private final double link;
+    private final int draws;
+    private final Differential.Source source;
+    /** Drawn chances of each condition given what it lies within. */
+    private final double[][] shares;
+    private final double[][] chances;
+
+    DrawnDifferential(Forest forest, double[] pointShares, double link, int draws, Differential.Source source) {
+        this.forest = forest;
+        this.link = link;
+        this.draws = draws;
+        this.source = source;
+        shares = new double[forest.size()][];
+        chances = new double[forest.size()][];
+        for (int c : forest.wideToNarrow()) {
+            double logit = Shares.logit(pointShares[c]);
+            double[] moved = source.start(c);
+            shares[c] = new double[draws];
+            chances[c] = new double[draws];
+            for (int i = 0; i < draws; i++) {
+                shares[c][i] = Shares.logistic(logit + moved[i]);
+                chances[c][i] = shares[c][i] * (forest.parent(c) < 0 ? 1 : chances[forest.parent(c)][i]);
+            }
+        }
+    }
+
+    double[][] logOdds() {
+        double[][] odds = new double[chances.length][draws];
+        for (int c = 0; c < odds.length; c++) {
+            for (int i = 0; i < draws; i++) {
+                double chance = Math.min(1 - 1e-12, Math.max(1e-12, chances[c][i]));
+                odds[c][i] = Shares.logit(chance);
+            }
+        }
+        return odds;
+    }
+
+    /** A finding with its draws, and the target sets that matter. */
+    private final class Entry {
+        private final Modelled modelled;
+        private final int[] wider;
+        private final double[][] moved;
+        private final List<Long> masks = new ArrayList<>();
+        private final double[] logs;
+        private double[] share;
+        private double[] quantiles;
+        private double[][] columns;
+
+        Entry(Modelled modelled) {
+            this.modelled = modelled;
+            wider = Shares.wider(forest, modelled.shares().targets());
+            logs = new double[modelled.shares().targets().size() + 1];
+            int records = modelled.kept().size();
+            moved = new double[2 * records][];
+            for (int r = 0; r < records; r++) {
+                Target.Figures figures = modelled.kept().get(r);
+                moved[2 * r] = away(source.logits(modelled.finding(), figures, true), Shares.logit(figures.sensitivity()));
+                moved[2 * r + 1] = away(source.logits(modelled.finding(), figures, false), Shares.logit(1 - figures.specificity()));
+            }
+        }
+
+        private static double[] away(double[] drawn, double from) {
+            return Arrays.stream(drawn).map(each -> each - from).toArray();
+        }
+
+        int place(boolean[] state) {
+            long mask = modelled.mask(state);
+            int place = masks.indexOf(mask);
+            if (place < 0) {
+                masks.add(mask);
+                place = masks.size() - 1;
+            }
+            return place;
+        }
+
+        void draw(int draw) {
+            if (share == null) {
+                share = new double[masks.size()];
+                quantiles = new double[masks.size()];
+                columns = new double[masks.size()][];
+            }
+            ShareFit.Result fit = modelled.fit();
+            List<Integer> targets = modelled.shares().targets();
+            double most = Double.NEGATIVE_INFINITY;
+            double none = 0;
+            double[] eta = new double[fit.eta().length];
+            for (int k = 0; k < eta.length; k++) {
+                eta[k] = fit.eta()[k];
+                for (int row = 0; row < moved.length; row++) {
+                    eta[k] += fit.gains()[k][row] * moved[row][draw];
+                }
+                most = k == 0 ? most : Math.max(most, eta[k]);
+            }
+            none = eta[0];
+            logs[0] = Shares.logNot(none);
+            for (int t = 0; t < targets.size(); t++) {
+                int fitted = fit.targets().indexOf(targets.get(t));
+                logs[t + 1] = Shares.logNot(fitted < 0 ? (none + most) / 2 : eta[fitted + 1]);
+            }
+            for (int m = 0; m < share.length; m++) {
+                double log = logs[0];
+                for (int t = 0; t < targets.size(); t++) {
+                    if ((masks.get(m) >> t & 1) == 1) {
+                        log += logs[t + 1] - logs[wider[t] < 0 ? 0 : wider[t] + 1];
+                    }
+                }
+                share[m] = Math.min(1 - EDGE, Math.max(EDGE, 1 - Math.exp(log)));
+                quantiles[m] = LogitTable.quantile(Shares.logit(share[m]));
+            }
+        }
+
+        void column(int m, Kernel kernel) {
+            double[] shifts = kernel.shifts();
+            if (columns[m] == null || columns[m].length != shifts.length) {
+                columns[m] = new double[shifts.length];
+            }
+            double z = quantiles[m] * kernel.scale();
+            boolean positive = modelled.positive();
+            for (int w = 0; w < shifts.length; w++) {
+                columns[m][w] = PhiTable.below(positive ? z + shifts[w] : -z - shifts[w]);
+            }
+        }
+    }
+
+    /** Findings that share a factor, with the combinations of target sets that matter. */
+    private final class Group {
+        private final List<Entry> members;
+        private final double[] rhos;
+        private final List<List<Integer>> combinations = new ArrayList<>();
+        private double[][] profiles;
+
+        Group(List<Entry> members) {
+            this.members = members;
+            rhos = members.size() > 1 ? source.rho(members.get(0).modelled.group().orElseThrow()) : null;
+        }
+
+        int place(boolean[] state) {
+            List<Integer> combination = members.stream().map(each -> each.place(state)).toList();
+            int place = combinations.indexOf(combination);
+            if (place < 0) {
+                combinations.add(combination);
+                place = combinations.size() - 1;
+            }
+            return place;
+        }
+
+        void draw(int draw) {
+            if (profiles == null) {
+                profiles = new double[combinations.size()][OUTER.length];
+            }
+            Kernel kernel = Kernel.of(rhos == null ? link : rhos[draw], link, RULE);
+            for (Entry member : members) {
+                for (int m = 0; m < member.masks.size(); m++) {
+                    member.column(m, kernel);
+                }
+            }
+            double[] product = new double[kernel.inner()];
+            for (int p = 0; p < profiles.length; p++) {
+                Arrays.fill(product, 1);
+                for (int j = 0; j < members.size(); j++) {
+                    double[] column = members.get(j).columns[combinations.get(p).get(j)];
+                    for (int w = 0; w < product.length; w++) {
+                        product[w] *= column[w];
+                    }
+                }
+                kernel.into(product, profiles[p]);
+            }
+        }
+    }
+
+    /** Draws where the conditions of a component stand. */
+    void add(List<Integer> families, boolean[] active, List<Modelled> findings, List<Ratio> ratios) {
+        List<boolean[]> states = forest.states(families, active);
+        List<Entry> entries = findings.stream().map(Entry::new).toList();
+        List<Entry> apart = entries.stream().filter(each -> each.modelled.apart()).toList();
+        Map<Integer, Map<String, List<Entry>>> byHome = new LinkedHashMap<>();
+        for (Entry each : entries) {
+            if (!each.modelled.apart()) {
+                String group = each.modelled.group().map(known -> "group " + known.id()).orElse("single " + each.modelled.finding().id());
+                byHome.computeIfAbsent(each.modelled.home(), home -> new LinkedHashMap<>()).computeIfAbsent(group, id -> new ArrayList<>()).add(each);
+            }
+        }
+        List<List<Group>> homes = byHome.values().stream().map(groups -> groups.values().stream().map(Group::new).toList()).toList();
+        int[][][] places = new int[states.size()][homes.size()][];
+        int[][] alone = new int[states.size()][apart.size()];
+        for (int s = 0; s < states.size(); s++) {
+            boolean[] state = states.get(s);
+            for (int h = 0; h < homes.size(); h++) {
+                places[s][h] = homes.get(h).stream().mapToInt(group -> group.place(state)).toArray();
+            }
+            alone[s] = apart.stream().mapToInt(each -> each.place(state)).toArray();
+        }
+        double[][] logs = ratios.stream().map(source::log).toArray(double[][]::new);
+        int[] conditions = families.stream().flatMapToInt(root -> Arrays.stream(forest.family(root))).toArray();
+        double[] weights = new double[states.size()];
+        for (int i = 0; i < draws; i++) {
+            for (Entry each : entries) {
+                each.draw(i);
+            }
+            for (List<Group> groups : homes) {
+                for (Group group : groups) {
+                    group.draw(i);
+                }
+            }
+            double sum = 0;
+            for (int s = 0; s < weights.length; s++) {
+                boolean[] state = states.get(s);
+                double weight = prior(state, conditions, active, i);
+                for (int a = 0; a < apart.size(); a++) {
+                    double share = apart.get(a).share[alone[s][a]];
+                    weight *= apart.get(a).modelled.positive() ? share : 1 - share;
+                }
+                for (int r = 0; r < logs.length; r++) {
+                    weight *= state[forest.place(ratios.get(r).condition())] ? Math.exp(logs[r][i]) : 1;
+                }
+                for (int h = 0; h < homes.size(); h++) {
+                    weight *= mean(homes.get(h), places[s][h]);
+                }
+                weights[s] = weight;
+                sum += weight;
+            }
+            place(conditions, active, states, weights, sum, i);
+        }
+    }
+
+    private double prior(boolean[] state, int[] conditions, boolean[] active, int draw) {
+        double prior = 1;
+        for (int c : conditions) {
+            if (active[c] && (forest.parent(c) < 0 || state[forest.parent(c)])) {
+                prior *= state[c] ? shares[c][draw] : 1 - shares[c][draw];
+            }
+        }
+        return prior;
+    }
+
+    private static double mean(List<Group> groups, int[] places) {
+        double sum = 0;
+        for (int v = 0; v < OUTER.length; v++) {
+            double value = OUTER[v];
+            for (int g = 0; g < places.length; g++) {
+                value *= groups.get(g).profiles[places[g]][v];
+            }
+            sum += value;
+        }
+        return sum;
+    }
+
+    private void place(int[] conditions, boolean[] active, List<boolean[]> states, double[] weights, double sum, int draw) {
+        for (int c : conditions) {
+            if (!active[c]) {
+                chances[c][draw] = chances[forest.parent(c)][draw] * shares[c][draw];
+            } else if (sum > 0) {
+                double chance = 0;
+                for (int s = 0; s < weights.length; s++) {
+                    chance += states.get(s)[c] ? weights[s] : 0;
+                }
+                chances[c][draw] = Math.min(1, chance / sum);
+            }
+        }
+    }
+}

@@ -1,0 +1,28 @@
+package lexicor.core.synthesis;
+
+/** Means of a proportion whose logit is normal. */
+final class LogitNormal {
+
+    private static final double REACH = 8;
+    private static final double STEP = 0.25;
+
+    private LogitNormal() {
+    }
+
+    /** The mean of logistic(x) for x ~ N(mean, variance), on the nodes -8, -7.75 ... 8 of the standard normal. */
+    static double mean(double mean, double variance) {
+        double deviation = Math.sqrt(variance);
+        double sum = 0;
+        double weights = 0;
+        for (double z = -REACH; z <= REACH; z += STEP) {
+            double weight = Math.exp(-z * z / 2);
+            sum += weight * logistic(mean + deviation * z);
+            weights += weight;
+        }
+        return sum / weights;
+    }
+
+    static double logistic(double logit) {
+        return 1 / (1 + Math.exp(-logit));
+    }
+}

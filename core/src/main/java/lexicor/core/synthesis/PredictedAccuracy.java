@@ -1,0 +1,175 @@
+package lexicor.core.synthesis;
+
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import lexicor.core.synthesis.StudyRecord.Counts;
+import lexicor.core.synthesis.StudyRecord.Criterion;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.LUDecomposition;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+
+/**
+ * What a clinic would find for all criteria of one condition, jointly: normal over the logits, in the order sensitivity and
+ * specificity of the first criterion, of the second, and so on.
+ */
+public final class PredictedAccuracy {
+
+    /** How much the clinic's own patients may differ from what it would find in the long run, on the logit. */
+    private static final double LOCAL_SD = 0.3;
+
+    private static final int MOST_ROUNDS = 500;
+    private static final double CLOSE = 1e-10;
+
+    private final List<Criterion> criteria;
+    private final RealVector mean;
+    private final RealMatrix posterior;
+    private final RealMatrix predictive;
+    private final Map<Double, double[][]> factors = new ConcurrentHashMap<>();
+
+    PredictedAccuracy(List<Criterion> criteria, RealVector mean, RealMatrix posterior, RealMatrix predictive) {
+        this.criteria = List.copyOf(criteria);
+        this.mean = mean;
+        this.posterior = posterior;
+        this.predictive = predictive;
+    }
+
+    /** What is predicted for one criterion. */
+    public record Of(Criterion criterion, double[] mean, double[][] posterior, double[][] predictive) {
+
+        /** The mean sensitivity over what a clinic may find. */
+        public double sensitivity() {
+            return LogitNormal.mean(mean[0], predictive[0][0]);
+        }
+
+        /** The mean specificity over what a clinic may find. */
+        public double specificity() {
+            return LogitNormal.mean(mean[1], predictive[1][1]);
+        }
+
+        /** The ratio of the two means for a positive answer. */
+        public double ratioPositive() {
+            return sensitivity() / (1 - specificity());
+        }
+
+        /** The ratio of the two means for a negative answer. */
+        public double ratioNegative() {
+            return (1 - sensitivity()) / specificity();
+        }
+    }
+
+    /** The criteria in the order of the mean and the covariances. */
+    public List<Criterion> criteria() {
+        return criteria;
+    }
+
+    /** The logits, two to a criterion. */
+    public double[] mean() {
+        return mean.toArray();
+    }
+
+    /** What is uncertain of the mean itself. */
+    public double[][] posterior() {
+        return posterior.getData();
+    }
+
+    /** What is uncertain of one clinic: the mean's own uncertainty and how clinics differ. */
+    public double[][] predictive() {
+        return predictive.getData();
+    }
+
+    /** One criterion of them by its place. */
+    public Of at(int place) {
+        int row = 2 * place;
+        return new Of(criteria.get(place), new double[] {mean.getEntry(row), mean.getEntry(row + 1)},
+                posterior.getSubMatrix(row, row + 1, row, row + 1).getData(),
+                predictive.getSubMatrix(row, row + 1, row, row + 1).getData());
+    }
+
+    /**
+     * The Cholesky factor of what is uncertain of one clinic, with what differs between clinics multiplied: draws of all
+     * criteria are the mean plus the factor times independent standard normals.
+     *
+     * @param clinics factor on the variance between clinics, 0 or more; 1 as the ledger has it
+     */
+    public double[][] factor(double clinics) {
+        return factors.computeIfAbsent(clinics, factor -> {
+            RealMatrix scaled = posterior.add(predictive.subtract(posterior).scalarMultiply(factor));
+            return new CholeskyDecomposition(scaled, 1e-8, 1e-12).getL().getData();
+        });
+    }
+
+    /** All criteria one by one. */
+    public List<Of> each() {
+        return java.util.stream.IntStream.range(0, criteria.size()).mapToObj(this::at).toList();
+    }
+
+    /**
+     * After the clinic's own counts, taken in turn; a side without patients says nothing. Through what the clinic's tests
+     * share they move its other criteria too.
+     */
+    public PredictedAccuracy after(Map<Criterion, Counts> own) {
+        RealVector movedMean = mean.copy();
+        RealMatrix moved = predictive.copy();
+        for (int place = 0; place < criteria.size(); place++) {
+            Counts counts = own.get(criteria.get(place));
+            if (counts != null) {
+                int at = place;
+                int[] sides = java.util.stream.IntStream.range(0, 2).filter(side -> counts.sizes()[side] > 0).toArray();
+                int[] rows = java.util.Arrays.stream(sides).map(side -> 2 * at + side).toArray();
+                if (rows.length > 0) {
+                    Update update = updated(movedMean, moved, rows, sides, counts);
+                    movedMean = update.mean();
+                    moved = update.covariance();
+                }
+            }
+        }
+        return new PredictedAccuracy(criteria, movedMean, posterior, moved);
+    }
+
+    private record Update(RealVector mean, RealMatrix covariance) {
+    }
+
+    private static Update updated(RealVector mean, RealMatrix covariance, int[] rows, int[] sides, Counts counts) {
+        int size = rows.length;
+        int[] all = java.util.stream.IntStream.range(0, mean.getDimension()).toArray();
+        RealMatrix own = covariance.getSubMatrix(rows, rows);
+        RealMatrix cross = covariance.getSubMatrix(all, rows);
+        double[] eta = new double[size];
+        for (int i = 0; i < size; i++) {
+            double x = counts.positives()[sides[i]];
+            double n = counts.sizes()[sides[i]];
+            eta[i] = Math.log((x + 0.5) / (n - x + 0.5));
+        }
+        RealMatrix inverse = null;
+        RealVector pull = new ArrayRealVector(size);
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            RealMatrix v = own.copy();
+            double[] z = new double[size];
+            double[] w = new double[size];
+            for (int i = 0; i < size; i++) {
+                double p = LogitNormal.logistic(eta[i]);
+                double n = counts.sizes()[sides[i]];
+                w[i] = n * p * (1 - p);
+                z[i] = eta[i] + (counts.positives()[sides[i]] - n * p) / w[i] - mean.getEntry(rows[i]);
+                v.addToEntry(i, i, LOCAL_SD * LOCAL_SD + 1 / w[i]);
+            }
+            inverse = new LUDecomposition(v).getSolver().getInverse();
+            pull = inverse.operate(new ArrayRealVector(z));
+            double largest = 0;
+            for (int i = 0; i < size; i++) {
+                double move = mean.getEntry(rows[i]) + z[i] - pull.getEntry(i) / w[i] - eta[i];
+                largest = Math.max(largest, Math.abs(move));
+                eta[i] += Math.max(-2, Math.min(2, move));
+            }
+            if (largest < CLOSE) {
+                break;
+            }
+        }
+        RealMatrix after = covariance.subtract(cross.multiply(inverse).multiplyTransposed(cross));
+        return new Update(mean.add(cross.operate(pull)), new Array2DRowRealMatrix(after.getData(), false));
+    }
+}

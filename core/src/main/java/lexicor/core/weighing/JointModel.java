@@ -1,0 +1,237 @@
+package lexicor.core.weighing;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.Setting;
+import lexicor.core.dependence.Kernel;
+import lexicor.core.differential.Differential;
+import lexicor.core.differential.Finding;
+import lexicor.core.differential.Fits;
+import lexicor.core.differential.Forest;
+import lexicor.core.differential.Target;
+import lexicor.core.evidence.Belief;
+import lexicor.core.synthesis.PredictedAccuracy;
+
+/**
+ * The joint differential of a visit: what was found, as findings about states of families. An answer of a test is one finding
+ * for each family that it speaks about; the conditions of a family for which it reads the same are its targets.
+ */
+final class JointModel {
+
+    private final Visit visit;
+    private final Correlations correlations;
+    private final List<ConditionId> ids;
+    private final Forest forest;
+    private final double clinics;
+    private final Map<String, Finding.Group> groups = new TreeMap<>();
+    private final Map<String, Map<ConditionId, Load>> answered = new LinkedHashMap<>();
+    private final Map<String, Load> ratios = new LinkedHashMap<>();
+    private final Differential differential;
+
+    /**
+     * @param seen what is added up for each ranked condition
+     * @param fits of findings over these conditions
+     */
+    JointModel(Visit visit, Forest forest, List<ConditionId> ids, Fits fits, Map<ConditionId, List<Load>> seen, Correlations correlations, double worthless, Kernel.Rule rule) {
+        this.visit = visit;
+        this.forest = forest;
+        this.ids = ids;
+        this.correlations = correlations;
+        double usual = WeighingSettings.USUAL.betweenStudies();
+        clinics = visit.assumptions().betweenStudies() * visit.assumptions().betweenStudies() / (usual * usual);
+        List<Finding.Ratio> known = new ArrayList<>();
+        seen.forEach((condition, loads) -> loads.forEach(load -> {
+            if (load.weight() instanceof Weight.Proportions && load.tests().size() <= 1) {
+                answered.computeIfAbsent(key(load, condition), id -> new LinkedHashMap<>()).put(condition, load);
+            } else {
+                String id = "ratio " + condition + " " + load.source() + " " + load.phrase();
+                ratios.put(id, load);
+                known.add(new Finding.Ratio(id, condition.value(), load.likelihoodRatio()));
+            }
+        }));
+        List<Finding> findings = answered.entrySet().stream().map(each -> finding(each.getKey(), said(each.getValue().values().iterator().next()), each.getValue())).toList();
+        double[] starts = ids.stream().mapToDouble(id -> visit.starts().get(id).chance()).toArray();
+        differential = new Differential(new Differential.Question(fits, starts, List.copyOf(groups.values()), visit.assumptions().link(), worthless, findings, known), rule);
+    }
+
+    /** The ranked conditions by what they lie within: the nearest wider one that is ranked. */
+    static Forest forest(Catalogue catalogue, List<Condition> ranked) {
+        List<String> ids = ranked.stream().map(each -> each.id().value()).toList();
+        List<String> within = new ArrayList<>();
+        for (Condition each : ranked) {
+            within.add(catalogue.widerThan(each.id()).stream().map(ConditionId::value).filter(ids::contains).findFirst().orElse(null));
+        }
+        return new Forest(ids, within);
+    }
+
+    /** The mix of patients at which studies measure: mostly in specialist care. */
+    static double[] references(List<Condition> ranked) {
+        return ranked.stream().mapToDouble(each -> each.start().get(Setting.SPECIALIST)).toArray();
+    }
+
+    private String key(Load load, ConditionId condition) {
+        String source = load.tests().isEmpty() ? "told " + load.phrase() : load.tests().get(0).value();
+        return source + (load.positive() ? " + " : " - ") + forest.id(forest.root(forest.place(condition.value())));
+    }
+
+    private static Finding.Said said(Load load) {
+        return load.positive() ? Finding.Said.POSITIVE : Finding.Said.NEGATIVE;
+    }
+
+    private Finding finding(String id, Finding.Said said, Map<ConditionId, Load> loads) {
+        List<Target> targets = new ArrayList<>();
+        Optional<String> group = Optional.empty();
+        for (Map.Entry<ConditionId, Load> each : loads.entrySet()) {
+            targets.add(figures(each.getKey(), ((Weight.Proportions) each.getValue().weight()).belief()));
+            group = group.isPresent() ? group : group(each.getKey(), each.getValue());
+        }
+        return new Finding(id, said, group, targets);
+    }
+
+    private Optional<String> group(ConditionId condition, Load load) {
+        Optional<Correlation> correlation = load.tests().isEmpty() ? Optional.empty() : correlations.of(load.tests().get(0), condition);
+        if (correlation.isPresent()) {
+            String id = correlation.get().group().id();
+            groups.put(id, new Finding.Group(id, (correlation.get().present() + correlation.get().absent()) / 2, Optional.empty()));
+            return Optional.of(id);
+        }
+        if (load.borrowed()) {
+            Correlation pattern = Correlation.ofPattern(condition);
+            groups.put(pattern.group().id(), new Finding.Group(pattern.group().id(), pattern.present(), Optional.empty()));
+            return Optional.of(pattern.group().id());
+        }
+        return Optional.empty();
+    }
+
+    private Target figures(ConditionId condition, Belief belief) {
+        if (belief instanceof Belief.Expected expected) {
+            PredictedAccuracy.Of one = expected.all().at(expected.place());
+            Target.Variances variances = new Target.Variances(variance(one, 0), variance(one, 1));
+            return new Target.Figures(condition.value(), LogOdds.chance(one.mean()[0]), LogOdds.chance(one.mean()[1]), Optional.empty(), Optional.empty(), Optional.empty(),
+                    Optional.of(variances));
+        }
+        return Target.Figures.of(condition.value(), belief.sensitivity(), belief.specificity());
+    }
+
+    private double variance(PredictedAccuracy.Of one, int side) {
+        return one.posterior()[side][side] + clinics * (one.predictive()[side][side] - one.posterior()[side][side]);
+    }
+
+    /** Where a condition stands, 0..1. */
+    double now(ConditionId condition) {
+        return differential.now()[ids.indexOf(condition)];
+    }
+
+    /** Where it started, once no narrower condition starts above it. */
+    double start(ConditionId condition) {
+        return differential.starts()[ids.indexOf(condition)];
+    }
+
+    /** Plausible log odds by condition. */
+    Map<ConditionId, double[]> plausible(Sampler sampler) {
+        double[][] odds = differential.drawn(sampler.draws(), new Differential.Source() {
+            @Override
+            public double[] logits(Finding finding, Target.Figures record, boolean sensitivity) {
+                return sampler.logits(answered.get(finding.id()).get(ConditionId.of(record.condition())), sensitivity);
+            }
+
+            @Override
+            public double[] start(int condition) {
+                ConditionId id = ids.get(condition);
+                return sampler.starts(id.value(), LogOdds.ofChance(0.5), visit.starts().get(id).deviation());
+            }
+
+            @Override
+            public double[] rho(Finding.Group group) {
+                Optional<Correlation> known = correlations.byId(group.id());
+                byte[] steps = known.map(each -> sampler.rhos(each, true)).orElseGet(() -> sampler.rhos(group.id(), RhoBelief.assumed(group.rho())));
+                double[] values = new double[steps.length];
+                Arrays.setAll(values, i -> steps[i] * Sampler.RHO_GRID);
+                return values;
+            }
+
+            @Override
+            public double[] log(Finding.Ratio ratio) {
+                return sampler.logLikelihoodRatios(ratios.get(ratio.id()));
+            }
+        });
+        Map<ConditionId, double[]> plausible = new LinkedHashMap<>();
+        for (int c = 0; c < odds.length; c++) {
+            plausible.put(ids.get(c), odds[c]);
+        }
+        return plausible;
+    }
+
+    /** What each finding has moved for each condition of its component, in decibans. */
+    Map<ConditionId, List<Moved>> moved() {
+        Map<ConditionId, List<Moved>> moved = new LinkedHashMap<>();
+        Map<String, Map<ConditionId, Load>> bySource = new LinkedHashMap<>();
+        Map<String, Load> first = new LinkedHashMap<>(ratios);
+        answered.forEach((id, loads) -> {
+            bySource.computeIfAbsent(source(id), source -> new LinkedHashMap<>()).putAll(loads);
+            first.putIfAbsent(source(id), loads.values().iterator().next());
+        });
+        for (Differential.Contribution each : differential.contributions(this::source)) {
+            ConditionId condition = ids.get(each.condition());
+            Load own = bySource.getOrDefault(each.finding(), Map.of()).get(condition);
+            boolean direct = own != null || each.finding().startsWith("ratio " + condition + " ");
+            moved.computeIfAbsent(condition, id -> new ArrayList<>()).add(new Moved(own != null ? own : first.get(each.finding()), direct, each.alone(), each.inPlace()));
+        }
+        return moved;
+    }
+
+    /** The test, or what was told, that a finding comes from; a ratio is a source of its own. */
+    private String source(String id) {
+        Map<ConditionId, Load> loads = answered.get(id);
+        if (loads == null) {
+            return id;
+        }
+        Load load = loads.values().iterator().next();
+        return load.tests().isEmpty() ? "told " + load.phrase() : load.tests().get(0).value();
+    }
+
+    /**
+     * What a finding has moved.
+     *
+     * @param direct whether it speaks about the condition itself, not about one that is wider, narrower or joined by a finding
+     */
+    record Moved(Load load, boolean direct, double alone, double inPlace) {
+    }
+
+    /** For each pair of widest conditions that findings have joined, the chance of both. */
+    List<Ranking.Together> together() {
+        return differential.together().stream().map(each -> new Ranking.Together(ids.get(each.one()), ids.get(each.other()), each.both())).toList();
+    }
+
+    /** Where conditions would stand after either answer of a finding. */
+    record Ahead(double positive, Map<ConditionId, double[]> after) {
+    }
+
+    /** What the answers of an open test would do; one entry for each part that is weighed by itself. */
+    List<Ahead> ahead(String test, Map<ConditionId, Load> loads) {
+        Map<String, Map<ConditionId, Load>> byFamily = new LinkedHashMap<>();
+        loads.forEach((condition, load) -> byFamily.computeIfAbsent(key(load, condition), id -> new LinkedHashMap<>()).put(condition, load));
+        List<Ahead> ahead = new ArrayList<>();
+        byFamily.forEach((id, family) -> differential.ahead(finding("open " + id, Finding.Said.OPEN, family)).forEach(each -> {
+            Map<ConditionId, double[]> after = new LinkedHashMap<>();
+            for (int i = 0; i < each.conditions().size(); i++) {
+                after.put(ids.get(each.conditions().get(i)), new double[] {each.ifPositive()[i], each.ifNegative()[i]});
+            }
+            ahead.add(new Ahead(each.positive(), after));
+        }));
+        return ahead;
+    }
+
+    Collection<ConditionId> conditions() {
+        return ids;
+    }
+}

@@ -1,0 +1,112 @@
+package lexicor.server.vignettes;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import lexicor.server.Asking;
+import lexicor.server.ServerTest;
+import lexicor.server.accounts.Role;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Invented stories with what a competent examiner expects of the ranking, the plan, what is closed, the readings and the words.
+ * The number of stories that hold in full is written down and may only rise.
+ */
+@ServerTest
+class VignettesTest {
+
+    @Autowired
+    private MockMvcTester server;
+
+    private static InputStream resource(String file) {
+        return VignettesTest.class.getResourceAsStream("/vignettes/" + file);
+    }
+
+    @Test
+    void as_many_stories_hold_as_ever_did() throws IOException {
+        Asking therapist = Asking.as(server, "elm", Role.THERAPIST);
+        VignetteLibrary library = new VignetteLibrary(therapist);
+        int least;
+        JsonNode stories;
+        try (InputStream holds = resource("holds.txt"); InputStream cases = resource("cases.json")) {
+            least = Integer.parseInt(new String(holds.readAllBytes()).trim());
+            stories = JsonMapper.shared().readTree(cases);
+        }
+        Map<String, List<String>> plans = new HashMap<>();
+        List<String> failed = new ArrayList<>();
+        List<Runnable> later = new ArrayList<>();
+        int[] held = new int[1];
+        for (JsonNode story : stories) {
+            TreeMap<Integer, VignetteState> states = new TreeMap<>();
+            List<String> contradictions = play(therapist, library, story, states);
+            plans.put(story.get("id").asString(), states.get(0).planned());
+            later.add(() -> {
+                VignetteJudge judge = new VignetteJudge(library, states, contradictions, plans);
+                List<String> wrong = story.get("expect").valueStream().filter(each -> !judge.holds(each)).map(each -> story.get("id").asString() + ": " + each).toList();
+                failed.addAll(wrong);
+                held[0] += wrong.isEmpty() ? 1 : 0;
+            });
+        }
+        later.forEach(Runnable::run);
+        System.out.printf("%d of %d stories hold%n", held[0], stories.size());
+        assertThat(held[0]).as("what does not hold:\n%s", String.join("\n", failed)).isGreaterThanOrEqualTo(least);
+    }
+
+    /** Tells and records a story; the states after the findings that an expectation asks for, and the sentences that contradict. */
+    private static List<String> play(Asking therapist, VignetteLibrary library, JsonNode story, TreeMap<Integer, VignetteState> states) {
+        VignetteCase played = new VignetteCase(therapist, library, story);
+        List<JsonNode> expected = story.get("expect").valueStream().flatMap(VignettesTest::flat).toList();
+        int all = story.path("findings").size();
+        TreeSet<Integer> stops = new TreeSet<>(List.of(0, all));
+        expected.stream().filter(each -> each.has("after")).forEach(each -> stops.add(each.get("after").asInt()));
+        boolean follow = expected.stream().anyMatch(each -> each.has("sentenceAgrees"));
+        List<String> contradictions = new ArrayList<>();
+        states.put(0, played.state(notes(expected, 0, all)));
+        JsonNode before = follow ? played.weighing() : null;
+        int number = 0;
+        for (JsonNode finding : story.path("findings")) {
+            number++;
+            if (follow) {
+                List<String> tests = finding.has("quiet") ? finding.get("quiet").valueStream().map(JsonNode::asString).toList() : List.of(finding.get("test").asString());
+                for (String test : tests) {
+                    if (finding.has("quiet")) {
+                        played.quiet(test);
+                    } else {
+                        played.record(finding);
+                    }
+                    JsonNode after = played.weighing();
+                    contradictions.addAll(VignetteJudge.contradictions(library, test, before, after));
+                    before = after;
+                }
+            } else {
+                played.record(finding);
+            }
+            if (stops.contains(number)) {
+                states.put(number, played.state(notes(expected, number, all)));
+            }
+        }
+        return contradictions;
+    }
+
+    private static Stream<JsonNode> flat(JsonNode expected) {
+        JsonNode inner = expected.has("either") ? expected.get("either") : expected.get("all");
+        return inner == null ? Stream.of(expected) : inner.valueStream().flatMap(VignettesTest::flat);
+    }
+
+    private static List<String> notes(List<JsonNode> expected, int number, int all) {
+        return expected.stream().filter(each -> each.has("noteSays") || each.has("noteNot")).filter(each -> each.path("after").asInt(all) == number)
+                .map(each -> each.path("length").asString("full")).distinct().toList();
+    }
+}
