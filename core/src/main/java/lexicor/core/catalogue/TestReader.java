@@ -139,7 +139,7 @@ final class TestReader {
     }
 
     private ConditionReading reading(SourceNode node, RuleReader rules, List<Criterion> criteria) {
-        node.allowing("condition", "by", "gates", "school");
+        node.allowing("condition", "by", "gates", "school", "absent");
         List<CriterionId> known = criteria.stream().map(Criterion::id).toList();
         List<CriterionId> by = node.list("by").stream().map(item -> criterion(item, known)).toList();
         if (by.isEmpty()) {
@@ -147,7 +147,15 @@ final class TestReader {
         }
         Optional<ConditionReading.BySchool> school = node.optionalChild("school").map(fixed -> bySchool(fixed, by));
         return new ConditionReading(condition(node), by, node.list("gates").stream().map(rules::gate).toList(), school,
-                node.place());
+                absenceSaysNothing(node), node.place());
+    }
+
+    private static boolean absenceSaysNothing(SourceNode node) {
+        String absent = node.text("absent", "");
+        if (!absent.isEmpty() && !absent.equals("says-nothing")) {
+            throw node.fault("field 'absent' is '" + absent + "'; allowed: says-nothing");
+        }
+        return !absent.isEmpty();
     }
 
     private ConditionReading.BySchool bySchool(SourceNode node, List<CriterionId> by) {

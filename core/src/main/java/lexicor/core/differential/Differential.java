@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -35,8 +34,6 @@ public final class Differential {
     private final List<Modelled> all;
     private final Modelled.Maker maker;
     private final Kernel.Rule rule;
-    private final Map<Column, double[]> columns = new HashMap<>();
-    private final Map<List<Column>, double[]> profiles = new HashMap<>();
     private final Set<LeftOut> leftOut = new LinkedHashSet<>();
     private final Reduced answered;
     private final Posterior posterior;
@@ -108,9 +105,6 @@ public final class Differential {
     }
 
     private record Joined(List<Integer> families, boolean[] active, List<Modelled> entries, List<Ratio> ratios) {
-    }
-
-    private record Column(double rho, boolean positive, double share) {
     }
 
     /** Weighs the findings answered. */
@@ -457,20 +451,7 @@ public final class Differential {
 
         private double[] profile(List<Modelled> members, boolean[] state) {
             double rho = members.get(0).group().map(Finding.Group::rho).orElse(question.link());
-            List<Column> answers = members.stream()
-                    .map(each -> new Column(rho, each.positive(), each.share(forest, state))).toList();
-            return profiles.computeIfAbsent(answers, key -> {
-                Kernel kernel = Kernel.of(rho, question.link(), rule);
-                double[] product = new double[kernel.inner()];
-                Arrays.fill(product, 1);
-                for (Column answer : key) {
-                    double[] column = columns.computeIfAbsent(answer, one -> kernel.answer(one.share(), one.positive()));
-                    for (int w = 0; w < product.length; w++) {
-                        product[w] *= column[w];
-                    }
-                }
-                return kernel.at(product);
-            });
+            return question.fits().profile(members.stream().map(each -> new Fits.Answer(rho, question.link(), rule, each.positive(), each.share(forest, state))).toList());
         }
     }
 }

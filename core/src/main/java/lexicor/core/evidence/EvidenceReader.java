@@ -1,7 +1,6 @@
 package lexicor.core.evidence;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;

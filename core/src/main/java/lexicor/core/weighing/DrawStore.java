@@ -14,7 +14,7 @@ final class DrawStore {
 
     private static final int MOST_DRAWS = 1536;
     private static final int MOST_JOINED = 48;
-    private static final int MOST_MODELS = 512;
+    private static final int MOST_MODELS = 256;
 
     /**
      * Everything that draws depend on.

@@ -2,12 +2,11 @@ package lexicor.core.weighing;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
+import java.util.concurrent.ConcurrentSkipListMap;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
@@ -32,7 +31,7 @@ final class JointModel {
     private final List<ConditionId> ids;
     private final Forest forest;
     private final double clinics;
-    private final Map<String, Finding.Group> groups = new TreeMap<>();
+    private final Map<String, Finding.Group> groups = new ConcurrentSkipListMap<>();
     private final Map<String, Map<ConditionId, Load>> answered = new LinkedHashMap<>();
     private final Map<String, Load> ratios = new LinkedHashMap<>();
     private final Differential differential;
@@ -229,9 +228,5 @@ final class JointModel {
             ahead.add(new Ahead(each.positive(), after));
         }));
         return ahead;
-    }
-
-    Collection<ConditionId> conditions() {
-        return ids;
     }
 }

@@ -72,7 +72,7 @@ final class LoadBuilder {
         } else if (reading.definite() && own.isPresent()) {
             Weight weight = new Weight.Ratio(positive ? own.get().ifPositive() : own.get().ifNegative(), Weight.Ratio.UNKNOWN_SD);
             loads.add(new Load(List.of(test.test()), positive, reading.phrase(), weight, Optional.empty(), Optional.empty(), "the clinic's own estimate, no study", false, false));
-        } else if (reading.definite() && visit.assumptions().borrowing() && reads.by().contains(criterion)) {
+        } else if (reading.definite() && visit.assumptions().borrowing() && reads.by().contains(criterion) && (positive || !reads.absenceSaysNothing())) {
             loads.add(borrowed(condition, test.test(), criterion, positive, reading.phrase()));
         } else if (reading.result() != Reading.Result.NOT_YET_KNOWN) {
             String because = reading.definite() ? evidence.whyNotWeighed(test.test(), condition.id()) : "not interpretable: " + reading.phrase();

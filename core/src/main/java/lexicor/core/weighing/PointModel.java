@@ -13,22 +13,18 @@ import lexicor.core.evidence.Belief;
  */
 final class PointModel {
 
+    private static final Kernel.Rule RULE = Kernel.Rule.FINE;
+
     private final Combination combination;
     private final double link;
-    private final Kernel.Rule rule;
     private final double[] outer;
     private final State present;
     private final State absent;
 
     PointModel(Combination combination, double link) {
-        this(combination, link, Kernel.Rule.FINE);
-    }
-
-    private PointModel(Combination combination, double link, Kernel.Rule rule) {
         this.combination = combination;
         this.link = link;
-        this.rule = rule;
-        this.outer = rule.outerWeights();
+        this.outer = RULE.outerWeights();
         this.present = new State(true);
         this.absent = new State(false);
     }
@@ -37,24 +33,9 @@ final class PointModel {
         return combination;
     }
 
-    /** The same by the quick rule, for what is only shared out. */
-    PointModel quick() {
-        return new PointModel(combination, link, Kernel.Rule.COARSE);
-    }
-
     /** log of the likelihood ratio of everything. */
     double logLikelihoodRatio() {
         return present.logChance() - absent.logChance() + combination.logAlone();
-    }
-
-    /** The same without one bundle. */
-    double logWithoutBundle(int bundle) {
-        return present.logWithout(bundle) - absent.logWithout(bundle) + combination.logAlone();
-    }
-
-    /** log of the likelihood ratio of some members of one bundle beside all the others; {@code members} is a bit set. */
-    double logWithMembers(int bundle, int members) {
-        return present.logWithMembers(bundle, members) - absent.logWithMembers(bundle, members) + combination.logAlone();
     }
 
     /**
@@ -84,7 +65,6 @@ final class PointModel {
     private final class State {
 
         private final boolean withCondition;
-        private final List<List<double[]>> answers = new ArrayList<>();
         private final List<double[]> products = new ArrayList<>();
         private final List<double[]> profiles = new ArrayList<>();
 
@@ -97,25 +77,20 @@ final class PointModel {
                     Weight.Proportions weight = (Weight.Proportions) load.weight();
                     columns.add(kernel.answer(weight.share(withCondition), weight.positive()));
                 }
-                answers.add(columns);
-                double[] product = product(kernel, columns, -1);
+                double[] product = product(kernel, columns);
                 products.add(product);
                 profiles.add(kernel.at(product));
             }
         }
 
         private Kernel kernel(double rho) {
-            return Kernel.of(rho, link, rule);
+            return Kernel.of(rho, link, RULE);
         }
 
-        private static double[] product(Kernel kernel, List<double[]> columns, int members) {
+        private static double[] product(Kernel kernel, List<double[]> columns) {
             double[] product = new double[kernel.inner()];
             Arrays.fill(product, 1);
-            for (int j = 0; j < columns.size(); j++) {
-                if ((members >> j & 1) == 1) {
-                    times(product, columns.get(j));
-                }
-            }
+            columns.forEach(column -> times(product, column));
             return product;
         }
 
@@ -127,18 +102,6 @@ final class PointModel {
 
         double logChance() {
             return Math.log(chance(-1, null));
-        }
-
-        double logWithout(int bundle) {
-            return Math.log(chance(bundle, null));
-        }
-
-        double logWithMembers(int bundle, int members) {
-            if (members == 0) {
-                return logWithout(bundle);
-            }
-            Kernel kernel = kernel(combination.bundles().get(bundle).rho(withCondition, link));
-            return Math.log(chance(bundle, kernel.at(product(kernel, answers.get(bundle), members))));
         }
 
         /** The chance of all bundles but one, times a profile. */

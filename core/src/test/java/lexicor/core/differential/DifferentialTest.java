@@ -182,6 +182,18 @@ class DifferentialTest {
         }
     }
 
+    /** One differential is kept for all who look at an examination at once. */
+    @Test
+    void several_may_ask_at_once() {
+        Differential.Question question = random(4);
+        Differential kept = new Differential(question);
+        List<Finding> open = IntStream.range(0, 40).mapToObj(i -> new Finding("open " + i, Said.OPEN, Optional.of(i % 2 == 0 ? "g" : "h"),
+                List.of(Target.Figures.of("c" + i % 3, 0.5 + i / 100.0, 0.6 + i / 200.0)))).toList();
+        List<Double> alone = open.stream().map(each -> new Differential(question).ahead(each).get(0).positive()).toList();
+        List<Double> together = open.parallelStream().map(each -> kept.ahead(each).get(0).positive()).toList();
+        assertThat(together).isEqualTo(alone);
+    }
+
     @Test
     void a_positive_that_another_condition_explains_lowers_the_rival() {
         Forest forest = new Forest(List.of("a", "b"), Arrays.asList(null, null));

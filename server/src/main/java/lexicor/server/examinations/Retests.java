@@ -11,7 +11,6 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.conclusion.Markers;
 import lexicor.core.examination.Attempt;
-import lexicor.core.examination.ForceTries;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.intake.Told;
 import lexicor.core.tracking.Change;

@@ -6,7 +6,6 @@ import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Condition;
-import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.Evidence;
