@@ -1,5 +1,6 @@
 package lexicor.server.vignettes;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -54,11 +55,11 @@ final class VignetteLibrary {
     /** All conditions that are wider than one. */
     Set<String> wider(String condition) {
         Set<String> found = new HashSet<>();
-        List<String> todo = new java.util.ArrayList<>(List.of(condition));
-        while (!todo.isEmpty()) {
-            for (JsonNode each : once("/api/library/conditions/" + todo.remove(0)).path("wider")) {
+        List<String> ahead = new ArrayList<>(List.of(condition));
+        while (!ahead.isEmpty()) {
+            for (JsonNode each : once("/api/library/conditions/" + ahead.remove(0)).path("wider")) {
                 if (found.add(each.get("id").asString())) {
-                    todo.add(each.get("id").asString());
+                    ahead.add(each.get("id").asString());
                 }
             }
         }
