@@ -29,6 +29,10 @@ public final class Planner {
     /** Share of the time for measures, and for definitions, before what tells most by figures. */
     private static final double MOST_WITHOUT_FIGURES = 0.3;
 
+    /** Provocation that is likely to hurt or frighten, and the chance of a condition for which that is worth it. */
+    private static final int FRIGHTENS = 3;
+    private static final double FRIGHTENED_FOR = 0.1;
+
     private final Catalogue catalogue;
     private final Situation situation;
     private final Optional<String> position;
@@ -115,6 +119,12 @@ public final class Planner {
         return new Replanning(settled.stream().filter(test -> !byHand.contains(test)).toList(), settled.stream().filter(byHand::contains).toList(), better);
     }
 
+    /** Whether a test that is likely to hurt or frighten speaks only of conditions that hardly anybody with this story has. */
+    private boolean frightensForLittle(TestId test) {
+        return catalogue.test(test).provocation() >= FRIGHTENS && situation.ranking().standings().stream()
+                .noneMatch(standing -> standing.now() >= FRIGHTENED_FOR && catalogue.test(test).readingFor(standing.condition().id()).isPresent());
+    }
+
     private List<Reason> gentle(List<Reason> reasons) {
         return reasons.stream().filter(reason -> catalogue.test(reason.test()).provocation() < Purposes.PROVOKES).toList();
     }
@@ -187,7 +197,7 @@ public final class Planner {
         /** What tells most beside what is there. */
         void select() {
             List<Selection.Candidate> begun = reasons.keySet().stream().map(Planner.this::candidate).toList();
-            List<Selection.Candidate> candidates = situation.doable().stream().filter(test -> !reasons.containsKey(test)).map(Planner.this::candidate).toList();
+            List<Selection.Candidate> candidates = situation.doable().stream().filter(test -> !reasons.containsKey(test) && !frightensForLittle(test)).map(Planner.this::candidate).toList();
             Selection.of(nothing.with(reasons.keySet()), begun, candidates, budget, catalogue.effort().leastBits(), clock).tests().forEach(test -> reasons.put(test, Reason.of(test, Why.INFORMATION)));
         }
 
