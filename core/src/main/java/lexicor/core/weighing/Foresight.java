@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
@@ -26,14 +27,14 @@ public final class Foresight {
 
     private final Weighing weighing;
     private final Visit visit;
-    private final Map<ConditionId, Weighing.Model> models = new LinkedHashMap<>();
+    private final List<TestReading> tests;
     private final JointModel joint;
     private final LoadBuilder builder;
 
     private Foresight(Weighing weighing, Visit visit, List<TestReading> tests) {
         this.weighing = weighing;
         this.visit = visit;
-        weighing.models(visit, tests).forEach(model -> models.put(model.condition().id(), model));
+        this.tests = tests;
         joint = weighing.jointModel(visit, tests);
         builder = new LoadBuilder(weighing.catalogue(), weighing.evidence(), weighing.settings(), visit);
     }
@@ -72,7 +73,7 @@ public final class Foresight {
     }
 
     private ConditionId family(Condition condition) {
-        return weighing.catalogue().widerThan(condition.id()).stream().filter(models::containsKey).reduce((first, last) -> last).orElse(condition.id());
+        return weighing.catalogue().widerThan(condition.id()).stream().filter(visit.starts()::containsKey).reduce((first, last) -> last).orElse(condition.id());
     }
 
     /** By condition the part of the test that tells most of it. */
@@ -80,7 +81,7 @@ public final class Foresight {
         Map<ConditionId, TestValue.Change> changes = new LinkedHashMap<>();
         List<Condition> conditions = weighing.ranked(visit);
         Map<ConditionId, Load> loads = builder.open(test, conditions);
-        for (JointModel.Ahead ahead : loads.isEmpty() ? List.<JointModel.Ahead>of() : joint.ahead(test.value(), loads)) {
+        for (JointModel.Ahead ahead : loads.isEmpty() ? List.<JointModel.Ahead>of() : joint.ahead(loads)) {
             for (Condition condition : conditions) {
                 double[] after = ahead.after().get(condition.id());
                 if (after != null) {
@@ -112,6 +113,7 @@ public final class Foresight {
      * another answer, is not among them.
      */
     public List<Separation> separating(ConditionId one, ConditionId other, Collection<TestId> open) {
+        Map<ConditionId, Weighing.Model> models = weighing.models(visit, tests).stream().collect(Collectors.toMap(model -> model.condition().id(), model -> model));
         List<Separation> separations = new ArrayList<>();
         for (TestId test : open) {
             Optional<EvidenceInUse> first = weighing.evidence().inUse(test, one, visit.schools());

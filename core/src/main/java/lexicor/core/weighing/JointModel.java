@@ -45,8 +45,7 @@ final class JointModel {
         this.forest = forest;
         this.ids = ids;
         this.correlations = correlations;
-        double usual = WeighingSettings.USUAL.betweenStudies();
-        clinics = visit.assumptions().betweenStudies() * visit.assumptions().betweenStudies() / (usual * usual);
+        clinics = WeighingSettings.clinics(visit.assumptions().betweenStudies());
         List<Finding.Ratio> known = new ArrayList<>();
         seen.forEach((condition, loads) -> loads.forEach(load -> {
             if (load.weight() instanceof Weight.Proportions && load.tests().size() <= 1) {
@@ -78,8 +77,7 @@ final class JointModel {
     }
 
     private String key(Load load, ConditionId condition) {
-        String source = load.tests().isEmpty() ? "told " + load.phrase() : load.tests().get(0).value();
-        return source + (load.positive() ? " + " : " - ") + forest.id(forest.root(forest.place(condition.value())));
+        return source(load) + (load.positive() ? " + " : " - ") + forest.id(forest.root(forest.place(condition.value())));
     }
 
     private static Finding.Said said(Load load) {
@@ -191,10 +189,10 @@ final class JointModel {
     /** The test, or what was told, that a finding comes from; a ratio is a source of its own. */
     private String source(String id) {
         Map<ConditionId, Load> loads = answered.get(id);
-        if (loads == null) {
-            return id;
-        }
-        Load load = loads.values().iterator().next();
+        return loads == null ? id : source(loads.values().iterator().next());
+    }
+
+    private static String source(Load load) {
         return load.tests().isEmpty() ? "told " + load.phrase() : load.tests().get(0).value();
     }
 
@@ -216,7 +214,7 @@ final class JointModel {
     }
 
     /** What the answers of an open test would do; one entry for each part that is weighed by itself. */
-    List<Ahead> ahead(String test, Map<ConditionId, Load> loads) {
+    List<Ahead> ahead(Map<ConditionId, Load> loads) {
         Map<String, Map<ConditionId, Load>> byFamily = new LinkedHashMap<>();
         loads.forEach((condition, load) -> byFamily.computeIfAbsent(key(load, condition), id -> new LinkedHashMap<>()).put(condition, load));
         List<Ahead> ahead = new ArrayList<>();

@@ -194,7 +194,7 @@ final class Pass {
         List<LoadGroup.Member> byWay = moved.stream().filter(each -> !each.direct() && Math.abs(each.inPlace()) >= LEAST_BY_WAY)
                 .map(each -> new LoadGroup.Member(each.load(), each.inPlace())).toList();
         parts += byWay.stream().mapToDouble(LoadGroup.Member::decibans).sum();
-        return new Standing.Sum(groups, List.of(), byWay, groups.isEmpty() && byWay.isEmpty() ? 0 : total - parts);
+        return new Standing.Sum(groups, byWay, groups.isEmpty() && byWay.isEmpty() ? 0 : total - parts);
     }
 
     private Tally tally(Condition condition) {

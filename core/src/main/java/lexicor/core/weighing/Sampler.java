@@ -83,8 +83,7 @@ final class Sampler {
     double[] logits(Belief.Expected expected, boolean withCondition) {
         int row = 2 * expected.place() + (withCondition ? 0 : 1);
         return store.draws(key("logits " + row, expected.all()), key -> {
-            double usual = WeighingSettings.USUAL.betweenStudies();
-            double[] factor = expected.all().factor(betweenStudies * betweenStudies / (usual * usual))[row];
+            double[] factor = expected.all().factor(WeighingSettings.clinics(betweenStudies))[row];
             double[] values = new double[draws];
             Arrays.fill(values, expected.all().mean()[row]);
             for (int j = 0; j <= row; j++) {

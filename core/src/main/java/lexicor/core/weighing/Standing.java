@@ -2,7 +2,6 @@ package lexicor.core.weighing;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
@@ -33,24 +32,20 @@ public record Standing(Condition condition, double before, double now, Range ran
     /**
      * What was added up, in decibans.
      *
-     * @param groups findings that share a factor
-     * @param alone  findings that tell next to nothing, or are known by a ratio only
+     * @param groups findings that share a factor; one that stands by itself is a group of its own
      * @param byWay  findings about other conditions that have moved this one: wider or narrower ones, or rivals that explain them
      * @param link   what findings share with each other, or take from each other: with it the parts make up the whole
      */
-    public record Sum(List<LoadGroup> groups, List<Load> alone, List<LoadGroup.Member> byWay, double link) {
-
-        static final Sum NOTHING = new Sum(List.of(), List.of(), List.of(), 0);
+    public record Sum(List<LoadGroup> groups, List<LoadGroup.Member> byWay, double link) {
 
         public Sum {
             groups = List.copyOf(groups);
-            alone = List.copyOf(alone);
             byWay = List.copyOf(byWay);
         }
 
         /** The whole weight, 10 log10 LR. */
         public double decibans() {
-            return groups.stream().mapToDouble(LoadGroup::decibans).sum() + alone.stream().mapToDouble(Load::decibans).sum() + byWay.stream().mapToDouble(LoadGroup.Member::decibans).sum() + link;
+            return groups.stream().mapToDouble(LoadGroup::decibans).sum() + byWay.stream().mapToDouble(LoadGroup.Member::decibans).sum() + link;
         }
     }
 
@@ -62,7 +57,7 @@ public record Standing(Condition condition, double before, double now, Range ran
 
     /** Everything that was added up. */
     public List<Load> loads() {
-        return Stream.concat(sum.groups().stream().flatMap(group -> group.members().stream()).map(LoadGroup.Member::load), sum.alone().stream()).toList();
+        return sum.groups().stream().flatMap(group -> group.members().stream()).map(LoadGroup.Member::load).toList();
     }
 
     /** What a test has moved here beside everything else; empty where it was not weighed for this condition. */
@@ -82,7 +77,7 @@ public record Standing(Condition condition, double before, double now, Range ran
 
     /** Whether any finding was weighed, about itself or by way of another condition. */
     public boolean informed() {
-        return !sum.groups().isEmpty() || !sum.alone().isEmpty() || sum.byWay().stream().anyMatch(each -> Math.abs(each.decibans()) >= MOVES);
+        return !sum.groups().isEmpty() || sum.byWay().stream().anyMatch(each -> Math.abs(each.decibans()) >= MOVES);
     }
 
     /** The likelihood ratio of everything weighed; 1 where nothing was. */

@@ -12,6 +12,11 @@ public record WeighingSettings(int draws, double betweenStudies, double startDev
 
     public static final WeighingSettings USUAL = new WeighingSettings(4000, 0.8, 0.5, 0.10);
 
+    /** Factor on the variance between clinics that a spread between studies stands for; 1 for the usual one. */
+    static double clinics(double betweenStudies) {
+        return betweenStudies * betweenStudies / (USUAL.betweenStudies * USUAL.betweenStudies);
+    }
+
     WeighingSettings withoutDraws() {
         return new WeighingSettings(0, betweenStudies, startDeviation, worthlessWithin);
     }

@@ -49,7 +49,6 @@ public record StandingJson(String conditionId, String name, String shortName, St
             }
             group.members().forEach(member -> loads.add(LoadJson.of(member.load(), member.decibans(), id)));
         }
-        standing.sum().alone().forEach(load -> loads.add(LoadJson.of(load, load.decibans(), null)));
         var condition = standing.condition();
         List<LensJson> lenses = standing.lenses().stream().map(result -> LensJson.of(result, thresholds.zone(result.chance()))).toList();
         return new StandingJson(condition.id().value(), condition.name(), condition.shortName(), condition.scope(), shelf(standing), standing.informed(), standing.before(),
