@@ -6,10 +6,9 @@ import { ReplanNote, ReplanQuestion } from "../plan/ReplanPanel";
 import { useLive } from "../examination/ExaminationFrame";
 import { choices } from "../examination/history";
 import { LockNotice } from "../intake/LockNotice";
-import { useSettings } from "../setup/useSettings";
+import { useSettings } from "../shared/useSettings";
 import { listed, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
-import { QUALITY_KEYS } from "./benchKeys";
 import { ChoiceRow } from "./ChoiceRow";
 import { CueCard } from "./CueCard";
 import { Effect } from "./Effect";
@@ -31,6 +30,7 @@ import { useBench } from "./useBench";
 import { useBenchKeys } from "./useBenchKeys";
 import { useKeys, useSingleKeys } from "./useKeys";
 import { isWalk } from "./walk/ring";
+import { WayRow } from "./WayRow";
 import { useMinutes } from "./useMinutes";
 
 /** One test at a time: its card, both sides, what the response means, and where it leaves each condition. */
@@ -89,7 +89,8 @@ export function BenchView() {
                 <div className="flex items-center justify-between gap-4"><h1 className="font-serif text-head font-semibold">{row.name}</h1>{buttons}</div>
                 {!walk && last}
               </div>
-            ) : <CueCard test={test} form={form} way={known?.variant} buttons={buttons} last={last} />}
+            ) : <CueCard test={test} form={form} way={bench.variant} buttons={buttons} last={last}
+                done={closed || (known && known.rivals.length > 0) ? undefined : <WayRow test={test} way={bench.way} onChoose={bench.doneAs} />} />}
             {bench.lock && sheet.length === 0 && <LockNotice key={test.id} testId={test.id} lock={bench.lock} onTell={bench.sayBefore} />}
             {closed && !live.readOnly ? null : known && known.rivals.length > 0 && !live.readOnly ? <RivalsPanel test={test} rivals={known.rivals} onKeep={bench.keepOne} /> : (
               <fieldset disabled={live.readOnly} className="contents">
@@ -98,7 +99,7 @@ export function BenchView() {
             )}
             {bench.spoiled && !closed ? (
               <StopLine lead={`${listed(bench.spoiled.names)} first.`} action={<span className="flex gap-2"><Button onClick={() => { if (bench.spoiled) { bench.go(bench.spoiled.id); } }}>Go to {bench.spoiled.names[0]?.toLowerCase()}</Button><Button onClick={bench.notNow}>Not now</Button></span>}>Provoking spoils {bench.spoiled.names.length === 1 ? "it" : "them"}.</StopLine>
-            ) : stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={QUALITY_KEYS} onChoose={(value) => { toggle("quality", value); }} />}
+            ) : stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={[]} onChoose={(value) => { toggle("quality", value); }} />}
             {sheet.length === 0 && (
               <ReadingStrip statements={waiting ? [] : (known?.statements ?? [])} note={note}>
                 {weighing?.lastTest === test.id && live.upToDate && !bench.mayRetry && <Effect weighing={weighing} testId={test.id} />}

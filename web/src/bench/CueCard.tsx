@@ -20,13 +20,15 @@ interface CueCardProps {
   buttons?: ReactNode;
   /** Under the name: what the last test came to. */
   last?: ReactNode;
+  /** How it is done, where that can be chosen. */
+  done?: ReactNode;
 }
 
 /** A name longer than this would take two lines at the bench: the short one stands there. */
 const LONG_NAME = 26;
 
 /** What to do, one short line each, beside the figure where there is one. */
-export function CueCard({ test, form, way, buttons, last }: CueCardProps) {
+export function CueCard({ test, form, way, buttons, last, done }: CueCardProps) {
   const lines: [string, string][] = [["Patient", test.card.patient], ["You", test.card.you], ["Do", test.card.movement]];
   if (way) {
     lines.push(["School", `${way.label}: ${way.differs.charAt(0).toLowerCase()}${way.differs.slice(1)}`]);
@@ -52,18 +54,21 @@ export function CueCard({ test, form, way, buttons, last }: CueCardProps) {
     <section aria-labelledby="test-name">
       <div className="flex items-center justify-between gap-x-4">
         <h1 id="test-name" className="font-serif text-head font-semibold">{form === "plain" || test.name.length <= LONG_NAME ? test.name : test.shortName}</h1>
+        {form !== "name" && <p className="ml-auto hidden max-w-40 text-right text-note leading-tight text-soft sm:block">{test.usualName && <strong className="block text-ink">{test.usualName}</strong>}{test.seconds} s a side{test.review === "drafted" && ", drafted, not yet reviewed"}</p>}
         {buttons}
       </div>
       {last}
-      <p className="flex flex-wrap justify-between gap-x-4 text-note leading-tight text-soft">
-        <span>{form === "long" && test.name.length > LONG_NAME && `${test.name}. `}{test.aliases.length > 0 && (form === "long" || form === "plain") && <>Also called {test.aliases.join(", ")}</>}</span>
-        {form !== "name" && <span>{test.seconds} s a side{test.review === "drafted" && ", drafted, not yet reviewed"}</span>}
-      </p>
-      {form !== "name" && (
+      {(form === "long" || form === "plain") && (
+        <p className="text-note leading-tight text-soft">{form === "long" && test.name.length > LONG_NAME && `${test.name}. `}{test.aliases.length > 0 && <>Also called {test.aliases.join(", ")}</>}</p>
+      )}
+      {form === "name" ? done : (
         <div className="mt-1.5 flex gap-4">
           {form !== "plain" && test.pose && <PoseFigure pose={test.pose} className={figure} />}
           {form !== "plain" && test.hand && <HandFigure pose={test.hand} className={figure} />}
-          <Facts lines={lines} className="grid-cols-[4rem_1fr] content-start gap-x-2 gap-y-px text-read leading-snug" />
+          <div className="flex min-w-0 flex-1 flex-col gap-1">
+            <Facts lines={lines} className="grid-cols-[4rem_1fr] content-start gap-x-2 gap-y-px text-read leading-snug" />
+            {done}
+          </div>
         </div>
       )}
     </section>

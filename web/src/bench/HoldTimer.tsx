@@ -3,10 +3,22 @@ import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
 import { pulse } from "./pulse";
 
+type Hold = Schemas["HoldJson"] | Schemas["HeldJson"];
+
+/** The clock of a hold. */
+export interface HoldClock {
+  hold: Hold;
+  running: boolean;
+  seconds: number;
+  start: () => void;
+  /** Stops it; the seconds that had passed. */
+  stop: () => number;
+  tick: boolean;
+  setTick: (tick: boolean) => void;
+}
+
 interface HoldTimerProps {
-  /** Names the hold in this browser, so that it goes on through a reload and a locked page. */
-  name: string;
-  hold: Schemas["HoldJson"] | Schemas["HeldJson"];
+  clock: HoldClock;
   /** Seconds already recorded; undefined while it was not held. */
   heldFor: number | undefined;
   onset: number | undefined;
@@ -23,15 +35,21 @@ function began(name: string): number | undefined {
   return kept === null ? undefined : Number(kept);
 }
 
-/** Times a hold: one tap begins it, one tap says that the symptom is there; it ends by itself when the studied time is up. */
-export function HoldTimer({ name, hold, heldFor, onset, onOnset, onEnd }: HoldTimerProps) {
+/**
+ * Keeps the time of a hold, which ends by itself when the studied time is up.
+ *
+ * @param name names the hold in this browser, so that it goes on through a reload and a locked page
+ * @param onEnd its time was up, after so many seconds
+ */
+export function useHold(name: string, hold: Hold, onEnd: (seconds: number) => void): HoldClock {
   const [from, setFrom] = useState(() => began(name));
   const [now, setNow] = useState(() => Date.now());
   const [tick, setTick] = useState(false);
-  const seconds = from === undefined ? 0 : Math.min(hold.to, Math.max(0, Math.floor((now - from) / 1000)));
+  const passed = (at: number) => (from === undefined ? 0 : Math.min(hold.to, Math.max(0, Math.floor((at - from) / 1000))));
   const stop = () => {
     window.localStorage.removeItem(PREFIX + name);
     setFrom(undefined);
+    return passed(Date.now());
   };
   const start = () => {
     const at = Date.now();
@@ -58,6 +76,12 @@ export function HoldTimer({ name, hold, heldFor, onset, onOnset, onEnd }: HoldTi
     const timer = setInterval(() => { step(); }, 200);
     return () => { clearInterval(timer); };
   }, [running]);
+  return { hold, running, seconds: passed(now), start, stop, tick, setTick };
+}
+
+/** Times a hold: one tap begins it, one tap says that the symptom is there. */
+export function HoldTimer({ clock, heldFor, onset, onOnset, onEnd }: HoldTimerProps) {
+  const { hold, running, seconds, start, stop, tick, setTick } = clock;
   return (
     <div role="group" aria-label="Hold" className="flex flex-wrap items-center gap-2">
       <Ring share={(running ? seconds : (heldFor ?? 0)) / hold.to} mark={onset === undefined ? undefined : onset / hold.to} />
@@ -67,8 +91,8 @@ export function HoldTimer({ name, hold, heldFor, onset, onOnset, onEnd }: HoldTi
       </p>
       {running ? (
         <>
-          <Button id="hold-main" look="primary" keycap="Space" className="min-h-16 px-5" onClick={() => { stop(); onOnset(seconds); }}>It begins</Button>
-          <Button className="min-h-16" onClick={() => { stop(); onEnd(seconds); }}>Let go</Button>
+          <Button id="hold-main" look="primary" keycap="Space" className="min-h-16 px-5" onClick={() => { onOnset(stop()); }}>It begins</Button>
+          <Button className="min-h-16" onClick={() => { onEnd(stop()); }}>Let go</Button>
         </>
       ) : (
         <Button id="hold-main" look={heldFor === undefined && onset === undefined ? "primary" : "quiet"} keycap="Space" className="min-h-16 px-5" onClick={start}>{heldFor === undefined && onset === undefined ? "Start the time" : "Time it again"}</Button>

@@ -15,6 +15,8 @@ interface MeasureFieldProps {
   bare?: boolean;
   /** A narrow field without its unit, for short numbers. */
   short?: boolean;
+  /** Where an empty field starts; the part's own usual value where absent. */
+  start?: number | undefined;
   onSet: (value: number) => void;
   onPick?: () => void;
 }
@@ -26,7 +28,7 @@ const DRAG = 9;
  * A measure: typed, stepped, or dragged across the value. What is out of range is named and stays as it was typed until it
  * is mended.
  */
-export function MeasureField({ part, value, side, narrow = false, plain = false, bare = false, short = false, onSet, onPick }: MeasureFieldProps) {
+export function MeasureField({ part, value, side, narrow = false, plain = false, bare = false, short = false, start, onSet, onPick }: MeasureFieldProps) {
   const [typed, setTyped] = useState<string>();
   const drag = useRef<{ x: number; from: number; moved: boolean }>(undefined);
   const least = part.least ?? 0;
@@ -43,11 +45,12 @@ export function MeasureField({ part, value, side, narrow = false, plain = false,
       setTyped(undefined);
     }
   };
+  const begin = start ?? part.usual ?? undefined;
   const by = (steps: number) => {
     setTyped(undefined);
-    onSet(within((value ?? least) + steps * step));
+    onSet(within(value === undefined && begin !== undefined ? begin : (value ?? least) + steps * step));
   };
-  const press = (event: PointerEvent<HTMLInputElement>) => { drag.current = { x: event.clientX, from: value ?? least, moved: false }; };
+  const press = (event: PointerEvent<HTMLInputElement>) => { drag.current = { x: event.clientX, from: value ?? begin ?? least, moved: false }; };
   const pull = (event: PointerEvent<HTMLInputElement>) => {
     const held = drag.current;
     if (held && event.buttons > 0 && Math.abs(event.clientX - held.x) >= DRAG) {

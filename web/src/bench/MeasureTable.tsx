@@ -2,8 +2,9 @@ import { useState } from "react";
 import { useEfforts, useStatus } from "../devices/useInstrument";
 import { StandInPanel } from "../devices/StandInPanel";
 import type { Test } from "../examination/commands";
-import { measure, otherSide, type Attempt, type Side } from "../examination/history";
+import { choices, measure, otherSide, type Attempt, type Side } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
+import { Button } from "../shared/ui/Button";
 import { MeasureField } from "./MeasureField";
 import type { Measured } from "./useBench";
 
@@ -12,16 +13,20 @@ interface MeasureTableProps {
   well: Side;
   attempts: Record<Side, Attempt | undefined>;
   onMeasure: (side: Side, ...measures: Measured[]) => void;
+  /** A range was judged by eye. */
+  onEye: (side: Side, key: string, value: string) => void;
 }
 
+const SHORTLY: Record<string, string> = { full: "Full", "as-other": "Same", short: "Short" };
+
 /** Several measures of both sides with their differences: typed, dragged, or read off a goniometer into the next empty cell. */
-export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTableProps) {
+export function MeasureTable({ test, well, attempts, onMeasure, onEye }: MeasureTableProps) {
   const involved = otherSide(well);
   const parts = test.parts.filter((part) => part.unit);
   const status = useStatus("angle");
   const [picked, setPicked] = useState<{ side: Side; key: string }>();
   const asked = (key: string, side: Side) => side === involved || test.wellSideParts.includes(key);
-  const empty = parts.flatMap((part) => [well, involved].map((side) => ({ side, key: part.key }))).find(({ side, key }) => asked(key, side) && measure(attempts[side], key) === undefined);
+  const empty = parts.flatMap((part) => [well, involved].map((side) => ({ side, key: part.key }))).find(({ side, key }) => asked(key, side) && measure(attempts[side], key) === undefined && choices(attempts[side], key).length === 0);
   const next = picked ?? empty;
   useEfforts("angle", (effort) => {
     const part = parts.find((each) => each.key === next?.key);
@@ -31,7 +36,7 @@ export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTablePr
     }
   });
   return (
-    <section aria-label={`${capital(sideWord(well))} and ${sideWord(involved)}`} className="flex flex-wrap gap-x-4 overflow-x-auto border-2 border-ink bg-sheet p-2">
+    <section aria-label={`${capital(sideWord(well))} and ${sideWord(involved)}`} className="flex shrink-0 flex-wrap gap-x-4 overflow-x-auto border-2 border-ink bg-sheet p-2">
       <table className="text-read">
         <thead className="text-note">
           <tr>
@@ -50,9 +55,13 @@ export function MeasureTable({ test, well, attempts, onMeasure }: MeasureTablePr
                 {[well, involved].map((side) => (
                   <td key={side} className={`py-px ${side === involved ? "pl-3" : ""}`}>
                     {asked(part.key, side) && (
-                      <span className={status === "connected" && next?.side === side && next.key === part.key ? "block outline-2 outline-ink" : "block"}>
-                        <MeasureField part={part} side={sideWord(side)} bare short value={measure(attempts[side], part.key)} onPick={() => { setPicked({ side, key: part.key }); }}
+                      <span className={`flex items-center gap-1 ${status === "connected" && next?.side === side && next.key === part.key ? "outline-2 outline-ink" : ""}`}>
+                        <MeasureField part={part} side={sideWord(side)} bare short start={measure(attempts[otherSide(side)], part.key)} value={measure(attempts[side], part.key)} onPick={() => { setPicked({ side, key: part.key }); }}
                           onSet={(value) => { onMeasure(side, { key: part.key, value, unit: part.unit ?? "" }); }} />
+                        {part.byEye.filter((option) => side === involved || option.value === "full").map((option) => (
+                          <Button key={option.value} look="choice" chosen={choices(attempts[side], part.key).includes(option.value)} className="px-1.5" aria-label={`${part.label}, ${sideWord(side)}: ${option.label}`}
+                            onClick={() => { onEye(side, part.key, option.value); }}>{SHORTLY[option.value] ?? option.label}</Button>
+                        ))}
                       </span>
                     )}
                   </td>

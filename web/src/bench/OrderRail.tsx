@@ -74,7 +74,7 @@ export function OrderRail({ region, gone, order, progress, locked, current, elap
           </section>
         );
       })}
-      <AddTest tests={region.tests.filter((test) => !inOrder.has(test.id))} onGo={onGo} />
+      <AddTest tests={region.tests} shared={region.sharedNames} region={region.region} inOrder={(id) => inOrder.has(id)} onGo={onGo} />
       {children}
       {gone.length > 0 && (
         <section aria-label="No longer in the library" className="shrink-0 border-t border-line px-3 py-2 text-note text-soft">

@@ -1,10 +1,10 @@
-import { withChoice, withMeasure, type Test } from "../examination/commands";
+import { withChoice, withMeasure, withWhole, type Test } from "../examination/commands";
 import { choices, measure, type InForce, type Part, type Side } from "../examination/history";
 import { sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { ChoiceRow } from "./ChoiceRow";
 import { GaugePanel, GaugeSwitch } from "./GaugePanel";
-import { HoldTimer } from "./HoldTimer";
+import { HoldTimer, useHold, type HoldClock } from "./HoldTimer";
 import { MeasureField } from "./MeasureField";
 import { MeasureTable } from "./MeasureTable";
 import { PositionsPanel } from "./PositionsPanel";
@@ -39,7 +39,7 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
   if (tableForm) {
     return (
       <>
-        <MeasureTable test={test} well={well} attempts={attempts} onMeasure={bench.measure} />
+        <MeasureTable test={test} well={well} attempts={attempts} onMeasure={bench.measure} onEye={(side, key, value) => { bench.record(side, withChoice(test, attempts[side]?.parts ?? [], key, value)); }} />
         {rows}
       </>
     );
@@ -47,7 +47,7 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
   if (test.parts.some((part) => part.positions.length > 0)) {
     return (
       <>
-        <PositionsPanel test={test} well={well} attempts={attempts} only={known?.variant?.positions ?? []} onRecord={bench.record} />
+        <PositionsPanel test={test} well={well} attempts={attempts} only={bench.variant?.positions ?? []} onRecord={bench.record} />
         {rows}
       </>
     );
@@ -61,32 +61,64 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
       </>
     );
   }
-  const hold = known?.variant?.hold ?? test.hold;
-  const timed = hold && test.parts.some((part) => part.key === "held-for");
-  const onsetAnswer = test.stops[0];
+  const hold = bench.variant?.hold ?? test.hold;
+  return hold && test.parts.some((part) => part.key === "held-for")
+    ? <TimedPanels key={test.id} bench={bench} hold={hold} name={`${examination}.${test.id}`} onGauge={onGauge} />
+    : <AnswerPanels bench={bench} onGauge={onGauge} onAnswer={(parts) => { bench.record(involved, parts); }} onWhole={bench.recordWhole} />;
+}
+
+interface TimedPanelsProps {
+  bench: Bench;
+  hold: HoldClock["hold"];
+  name: string;
+  onGauge: (open: boolean) => void;
+}
+
+/** A test that is held for a time: its clock above the answers. Saying that the symptom is there stops the clock. */
+function TimedPanels({ bench, hold, name, onGauge }: TimedPanelsProps) {
+  const { test, here, involved } = bench;
+  const parts = here?.parts ?? [];
+  const ended = (held: Part[], seconds: number) => withMeasure(held.filter((part) => part.key !== "onset"), "held-for", seconds, "s");
+  const clock = useHold(name, hold, (seconds) => { bench.record(involved, ended(parts, seconds)); });
+  const begins = test.stops[0];
+  const came = (answered: readonly Part[], seconds: number) => withMeasure(withMeasure(answered, "onset", seconds, "s"), "held-for", seconds, "s");
+  const says = (answered: readonly Part[]) => answered.some((part) => part.key === begins?.part && part.choice && begins.values.includes(part.choice));
+  const timed = (answered: Part[]) => (clock.running && says(answered) && !says(parts) ? came(answered, clock.stop()) : answered);
   return (
     <>
-      {timed && (
-        <HoldTimer name={`${examination}.${test.id}`} hold={hold} heldFor={measure(here, "held-for")} onset={measure(here, "onset")}
-          onOnset={(seconds) => {
-            const came = (here?.parts ?? []).filter((part) => part.key !== onsetAnswer?.part);
-            const answered = onsetAnswer?.values[0] ? withChoice(test, came, onsetAnswer.part, onsetAnswer.values[0]) : came;
-            bench.record(involved, withMeasure(withMeasure(answered, "onset", seconds, "s"), "held-for", seconds, "s"));
-          }}
-          onEnd={(seconds) => { bench.record(involved, withMeasure((here?.parts ?? []).filter((part) => part.key !== "onset"), "held-for", seconds, "s")); }} />
-      )}
-      <div className="flex flex-col gap-2.5 md:flex-row">
-        <WellPanel test={test} side={well} attempt={there} onRecord={(parts) => { bench.record(well, parts); }} />
-        <InvolvedPanel test={test} side={involved} attempt={here} other={there} onRecord={(parts) => { bench.record(involved, parts); }} onWhole={bench.recordWhole}>
-          {test.parts.some((part) => part.key === "force") && (
-            <span className="ml-auto flex items-center gap-2">
-              {known?.force && <span className="text-note">{typeof known.force.percent === "number" ? `${String(Math.round(known.force.percent))}% of ${sideWord(well)}` : "one side"}</span>}
-              <GaugeSwitch open={false} onOpen={onGauge} />
-            </span>
-          )}
-        </InvolvedPanel>
-      </div>
+      <HoldTimer clock={clock} heldFor={measure(here, "held-for")} onset={measure(here, "onset")}
+        onOnset={(seconds) => {
+          const others = parts.filter((part) => part.key !== begins?.part);
+          bench.record(involved, came(begins?.values[0] ? withChoice(test, others, begins.part, begins.values[0]) : others, seconds));
+        }}
+        onEnd={(seconds) => { bench.record(involved, ended(parts, seconds)); }} />
+      <AnswerPanels bench={bench} onGauge={onGauge} onAnswer={(answered) => { bench.record(involved, timed(answered)); }} onWhole={(whole) => { bench.record(involved, timed(withWhole(parts, whole))); }} />
     </>
+  );
+}
+
+interface AnswerPanelsProps {
+  bench: Bench;
+  onGauge: (open: boolean) => void;
+  onAnswer: (parts: Part[]) => void;
+  onWhole: (parts: Part[]) => void;
+}
+
+/** The uninvolved side, then the involved one. */
+function AnswerPanels({ bench, onGauge, onAnswer, onWhole }: AnswerPanelsProps) {
+  const { test, well, involved, here, there, known } = bench;
+  return (
+    <div className="flex flex-col gap-2.5 md:flex-row">
+      <WellPanel test={test} side={well} attempt={there} onRecord={(parts) => { bench.record(well, parts); }} />
+      <InvolvedPanel test={test} side={involved} attempt={here} other={there} onRecord={onAnswer} onWhole={onWhole}>
+        {test.parts.some((part) => part.key === "force") && (
+          <span className="ml-auto flex items-center gap-2">
+            {known?.force && <span className="text-note">{typeof known.force.percent === "number" ? `${String(Math.round(known.force.percent))}% of ${sideWord(well)}` : "one side"}</span>}
+            <GaugeSwitch open={false} onOpen={onGauge} />
+          </span>
+        )}
+      </InvolvedPanel>
+    </div>
   );
 }
 

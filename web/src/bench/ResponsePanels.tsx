@@ -132,7 +132,10 @@ export function InvolvedPanel({ test, side, attempt, other, onRecord, onWhole, c
         {others.map((part) => (
           <div key={`${test.id} ${part.key}`} className="flex flex-wrap items-center gap-x-3 gap-y-1">
             {lists.length === 0 && !headed && part === others[0] && <InvolvedHeading side={side} />}
-            <MeasureField part={part} side={sideWord(side)} value={measure(attempt, part.key)} onSet={(value) => { set(part.key, value, part.unit ?? ""); }} />
+            <MeasureField part={part} side={sideWord(side)} start={measure(other, part.key)} value={measure(attempt, part.key)} onSet={(value) => { set(part.key, value, part.unit ?? ""); }} />
+            {part.byEye.filter((option) => option.value !== "full").map((option) => (
+              <Button key={option.value} look="choice" chosen={choices(attempt, part.key).includes(option.value)} onClick={() => { onRecord(withChoice(test, parts, part.key, option.value)); }}>{option.label}</Button>
+            ))}
             {part.key === "level" && (
               <>
                 {measure(attempt, part.key) !== undefined && <strong className="text-read">{spineLevel(measure(attempt, part.key) ?? 0)}</strong>}

@@ -2,11 +2,11 @@ import { describe, expect, it } from "vitest";
 import type { Test } from "../examination/commands";
 import { answerKeys, QUALITY_KEYS, USUAL_KEYS } from "./benchKeys";
 
-const part = (key: string, ...values: string[]): Test["parts"][number] => ({ key, label: key, many: false, options: values.map((value) => ({ value, label: value })), windows: [], positions: [], repeats: 1, andBack: false });
+const part = (key: string, ...values: string[]): Test["parts"][number] => ({ key, label: key, many: false, options: values.map((value) => ({ value, label: value })), byEye: [], windows: [], positions: [], repeats: 1, andBack: false });
 const measured = (key: string): Test["parts"][number] => ({ ...part(key), unit: "°" });
 const test = (...parts: Test["parts"]): Test => ({
-  id: "t", name: "T", shortName: "T", aliases: [], stage: "special", position: "Sitting", seconds: 10, provocation: 1, review: "drafted",
-  card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" }, parts, wellSideParts: [], nothing: [], usual: [], follows: false, stops: [], angles: [], equipment: [],
+  id: "t", name: "T", shortName: "T", aliases: [], misspelt: [], region: "shoulder", stage: "special", position: "Sitting", seconds: 10, provocation: 1, review: "drafted",
+  card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" }, parts, wellSideParts: [], nothing: [], usual: [], follows: false, ways: [], stops: [], angles: [], equipment: [],
 });
 
 describe("the keys of the answers", () => {
@@ -22,6 +22,14 @@ describe("the keys of the answers", () => {
     expect(keys.change).toEqual(["q", "w", "e", "r", "t"]);
     expect(keys.pain).toEqual(["4", "5", "6"]);
     expect(keys.angle).toBeUndefined();
+  });
+
+  it("gives sites and fingers of one card keys of their own", () => {
+    const keys = answerKeys(test(part("pain", "none", "familiar", "other"), part("site", "top", "deep"), part("fingers", "thumb", "index", "middle"), part("tingling", "none", "present")));
+    const used = Object.values(keys).flat();
+    expect(new Set(used).size).toBe(used.length);
+    expect(keys.site?.[0]).toBe("a");
+    expect(keys.fingers?.[0]).toBe("q");
   });
 
   it("gives no key two meanings", () => {

@@ -11,7 +11,10 @@ export interface BenchKey {
 
 /** Keys for the answers of the involved side: one row of keys for each part with a list of answers. */
 const ROWS = [["4", "5", "6"], ["7", "8", "9"], ["q", "w", "e", "r", "t"], ["y", "u", "o", "p"]];
-const SITES = ["a", "s", "d", "f", "g", "h"];
+const SITES = [["a", "s", "d", "f", "g", "h"], ["q", "w", "e", "r", "t"], ["y", "u", "o", "p"]];
+
+/** Parts that say where: the home row is theirs, and where there are two, the next has the row above. */
+const SITED = ["site", "fingers"];
 
 /** Keys for answers given whole, the commonest first. */
 export const USUAL_KEYS = [".", ",", "/"];
@@ -25,13 +28,15 @@ export const QUALITY_KEYS = ["z", "x", "c", "v", "b", "n", "m"];
 /** The keys of each part's answers. A list too long for its row has keys for its first answers only. */
 export function answerKeys(test: Test): Record<string, string[]> {
   const keys: Record<string, string[]> = {};
-  const rows = [...ROWS];
+  const sites = test.parts.filter((part) => SITED.includes(part.key)).map((part, index) => [part.key, SITES[index] ?? []] as const);
+  const taken = sites.map(([, row]) => row[0]);
+  const rows = ROWS.filter((row) => !taken.includes(row[0]));
   for (const part of test.parts) {
     if (part.unit || part.key === "quality" || part.positions.length > 0) {
       continue;
     }
-    if (part.key === "site" || part.key === "fingers") {
-      keys[part.key] = SITES;
+    if (SITED.includes(part.key)) {
+      keys[part.key] = sites.find(([key]) => key === part.key)?.[1] ?? [];
     } else {
       const fits = rows.findIndex((row) => row.length >= part.options.length);
       const row = rows.splice(fits < 0 ? 0 : fits, 1)[0];

@@ -1,26 +1,54 @@
 import { describe, expect, it } from "vitest";
-import { found } from "./findTest";
+import { sharedName, TestFinder } from "./findTest";
 
 const tests = [
-  { name: "Slow lowering", shortName: "Slow lowering", aliases: ["drop-arm test"] },
-  { name: "Range of motion", shortName: "Range", aliases: ["ROM"] },
-  { name: "Resisted scapular-plane abduction, thumb up", shortName: "Full can", aliases: ["full can test"] },
+  { id: "lower", name: "Slow lowering", shortName: "Slow lowering", usualName: "Drop arm", aliases: ["drop-arm test"], misspelt: ["droparm"], region: "shoulder" },
+  { id: "range", name: "Range of motion", shortName: "Range", aliases: ["ROM"], misspelt: [], region: "shoulder" },
+  { id: "can", name: "Resisted scapular-plane abduction, thumb up", shortName: "Full can", aliases: ["full can test"], region: "shoulder" },
+  { id: "turn", name: "Flexed internal-rotation impingement", shortName: "Flexed int. rotation", usualName: "Hawkins-Kennedy", aliases: ["Hawkins sign", "provocation manoeuvre"], misspelt: ["Hawkings"], region: "shoulder" },
+  { id: "wrist", name: "Wrist range", shortName: "Wrist range", aliases: [], region: "wrist" },
 ];
-const names = (typed: string) => found(tests, typed).map((test) => test.shortName);
+const finder = new TestFinder(tests, "shoulder");
+const found = (typed: string) => finder.find(typed).map((test) => test.id);
 
 describe("finding another test", () => {
   it("goes by the beginnings of words, of names and of other names", () => {
-    expect(names("lo")).toEqual(["Slow lowering"]);
-    expect(names("drop arm")).toEqual(["Slow lowering"]);
-    expect(names("thumb up")).toEqual(["Full can"]);
+    expect(found("lo")).toEqual(["lower"]);
+    expect(found("drop arm")).toEqual(["lower"]);
+    expect(found("thumb up")).toEqual(["can"]);
+    expect(found("hawkins kennedy")).toEqual(["turn"]);
   });
 
-  it("puts a test's own name before another's alias", () => {
-    expect(found([{ name: "Crank", shortName: "A", aliases: ["range test"] }, { name: "Range", shortName: "B", aliases: [] }], "ra").map((test) => test.shortName)).toEqual(["B", "A"]);
+  it("forgives misspelling, other spelling and plurals", () => {
+    expect(found("hawkings")[0]).toBe("turn");
+    expect(found("kenedy")[0]).toBe("turn");
+    expect(found("hawkins's")[0]).toBe("turn");
+    expect(found("maneuver")[0]).toBe("turn");
+    expect(found("full cans")[0]).toBe("can");
   });
 
-  it("waits for two letters and finds nothing in the middle of a word", () => {
-    expect(names("r")).toEqual([]);
-    expect(names("otion")).toEqual([]);
+  it("puts the region's own before those of another, and a test's own name before another's alias", () => {
+    expect(found("range")).toEqual(["range", "wrist"]);
+    expect(new TestFinder([{ id: "a", name: "Crank", shortName: "A", aliases: ["range test"] }, { id: "b", name: "Range", shortName: "B", aliases: [] }]).find("ra").map((test) => test.id)).toEqual(["b", "a"]);
+  });
+
+  it("waits for two letters, and says that there is none", () => {
+    expect(found("r")).toEqual([]);
+    expect(found("zzzz")).toEqual([]);
+  });
+});
+
+describe("a name that several tests go by", () => {
+  const names = [{ name: "Jobe test", meant: [{ value: "can", label: "strength" }, { value: "push", label: "relief" }] }, { name: "crank test", meant: [] }];
+
+  it("is asked about, with or without the word test", () => {
+    expect(sharedName(names, "jobe")?.name).toBe("Jobe test");
+    expect(sharedName(names, "Jobe test")?.name).toBe("Jobe test");
+    expect(sharedName(names, "cran")?.name).toBe("crank test");
+  });
+
+  it("is not asked about by a beginning that could be anything", () => {
+    expect(sharedName(names, "jo")).toBeUndefined();
+    expect(sharedName(names, "job strain")).toBeUndefined();
   });
 });

@@ -1,26 +1,72 @@
-const MOST = 5;
+import MiniSearch from "minisearch";
+import { plainWords } from "../shared/format";
 
-interface Named {
+const MOST = 6;
+
+/** Share of a word's letters that may be wrong. */
+const FORGIVEN = 0.34;
+
+/** A test with the names that it may be looked for by. */
+export interface Named {
+  id: string;
   name: string;
   shortName: string;
-  aliases: string[];
+  usualName?: string | null;
+  aliases: readonly string[];
+  misspelt?: readonly string[];
+  region?: string;
 }
 
-/** Tests whose names or aliases have a word that begins with every word typed; those by their own name first. */
-export function found<T extends Named>(tests: readonly T[], typed: string): T[] {
-  const wanted = words(typed);
-  if (typed.trim().length < 2) {
-    return [];
+/** A name that several tests go by, each with how it differs. */
+export interface Shared {
+  name: string;
+  meant: readonly { value: string; label: string }[];
+}
+
+const wordsOf = (text: string) => plainWords(text).split(/[^a-z0-9°]+/).filter((word) => word !== "");
+
+/**
+ * Finds tests by every name they go by, as one types, in any spelling: by the beginnings of words first, then by words that are
+ * nearly right. Those of the region come before others that fit as well.
+ *
+ * @example new TestFinder(tests, "shoulder").find("hawkings")
+ */
+export class TestFinder<T extends Named> {
+  readonly #tests = new Map<string, T>();
+  readonly #index: MiniSearch;
+  readonly #region: string | undefined;
+
+  constructor(tests: readonly T[], region?: string) {
+    this.#region = region;
+    this.#index = new MiniSearch({
+      fields: ["own", "aliases", "misspelt"],
+      tokenize: wordsOf,
+      processTerm: (term) => term,
+      searchOptions: { prefix: true, combineWith: "AND", boost: { own: 3, aliases: 2 } },
+    });
+    tests.forEach((test) => { this.#tests.set(test.id, test); });
+    this.#index.addAll([...this.#tests.values()].map((test) => ({
+      id: test.id, own: [test.name, test.shortName, test.usualName ?? ""].join(" "), aliases: test.aliases.join(" "), misspelt: (test.misspelt ?? []).join(" "),
+    })));
   }
-  const begins = (names: string[]) => {
-    const known = names.flatMap(words);
-    return wanted.every((word) => known.some((each) => each.startsWith(word)));
-  };
-  const own = tests.filter((test) => begins([test.name, test.shortName]));
-  const others = tests.filter((test) => !own.includes(test) && begins([test.name, test.shortName, ...test.aliases]));
-  return [...own, ...others].slice(0, MOST);
+
+  /** The best first; nothing before two letters. */
+  find(typed: string): T[] {
+    const asked = wordsOf(typed).join(" ");
+    if (asked.length < 2) {
+      return [];
+    }
+    const exact = this.#index.search(asked);
+    const near = exact.length > 0 ? exact : this.#index.search(asked, { fuzzy: (term) => (term.length > 3 ? FORGIVEN : false) });
+    const loose = near.length > 0 ? near : this.#index.search(asked, { fuzzy: (term) => (term.length > 3 ? FORGIVEN : false), combineWith: "OR" });
+    const score = (id: string, points: number) => points * (this.#region !== undefined && this.#tests.get(id)?.region === this.#region ? 1.5 : 1);
+    return [...loose].sort((one, other) => score(String(other.id), other.score) - score(String(one.id), one.score)).slice(0, MOST).flatMap((hit) => this.#tests.get(String(hit.id)) ?? []);
+  }
 }
 
-function words(text: string): string[] {
-  return text.toLowerCase().split(/[^\p{L}\p{N}°]+/u).filter((word) => word !== "");
+/** The name that was typed where several tests go by it, or can be by the end of the word at hand. */
+export function sharedName(names: readonly Shared[], typed: string): Shared | undefined {
+  const asked = wordsOf(typed).filter((word) => !["test", "sign"].includes(word)).join(" ");
+  const own = (shared: Shared) => wordsOf(shared.name).filter((word) => !["test", "sign"].includes(word)).join(" ");
+  return asked.length < 3 ? undefined : (names.find((shared) => own(shared) === asked) ?? (asked.length > 3 ? names.find((shared) => own(shared).startsWith(asked)) : undefined));
 }

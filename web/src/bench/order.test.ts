@@ -5,11 +5,11 @@ import { stopMet, stoppedHere } from "./stops";
 import { inForce } from "../examination/history";
 
 const test = (id: string, rest: Partial<Schemas["TestJson"]> = {}): Schemas["TestJson"] => ({
-  id, name: id, shortName: id, aliases: [], stage: "special", position: "", seconds: 30, provocation: 1, review: "drafted",
-  card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" }, parts: [], wellSideParts: ["pain"], nothing: [], usual: [], follows: false, stops: [], angles: [], equipment: [], ...rest,
+  id, name: id, shortName: id, aliases: [], misspelt: [], region: "shoulder", stage: "special", position: "", seconds: 30, provocation: 1, review: "drafted",
+  card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" }, parts: [], wellSideParts: ["pain"], nothing: [], usual: [], follows: false, ways: [], stops: [], angles: [], equipment: [], ...rest,
 });
 const region: Schemas["RegionJson"] = {
-  region: "shoulder", revision: "1", changeSeconds: 60, first: [], pathways: [],
+  region: "shoulder", revision: "1", changeSeconds: 60, sharedNames: [], conditions: [], first: [], pathways: [],
   steps: [
     { name: "Standing", position: "Standing", testIds: ["look", "wall", "arc"], together: [{ name: "Look", testIds: ["look", "wall"] }] },
     { name: "Supine", position: "Supine", testIds: ["fear", "relocate"], together: [] },

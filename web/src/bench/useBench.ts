@@ -7,9 +7,11 @@ import type { Progress } from "../shared/drawings/ProgressGlyph";
 import { placesOf } from "../plan/ordering";
 import { PLAN_ANSWERS, useReplan, type Replan } from "../plan/useReplan";
 import { movedBy, rowOf, sections, unplaced, type OrderItem, type OrderSection } from "./order";
+import { usePickedWays } from "./usePickedWays";
 import { usePathways } from "./pathways/usePathways";
 import { stoppedHere } from "./stops";
 
+const USUAL = "usual";
 const ASKED = "lexicor.asked.";
 
 /** Provocation from which a measure taken afterwards would be spoiled. */
@@ -35,6 +37,10 @@ export interface Bench {
   here: Attempt | undefined;
   there: Attempt | undefined;
   known: Schemas["TestState"] | undefined;
+  /** The way in which the test is done, by its name in the record, and the school's where that is the one. */
+  way: string;
+  variant: Schemas["WayJson"] | undefined;
+  doneAs: (way: string) => void;
   lock: Schemas["TestLockJson"] | undefined;
   closed: boolean;
   /** The patient is asked to change position. */
@@ -85,6 +91,7 @@ export function useBench(live: LiveExamination): Bench {
   const [beat, setBeat] = useState<OrderSection>();
   const [opened, setOpened] = useState<string>();
   const [retrying, setRetrying] = useState<string>();
+  const picked = usePickedWays(live.examination.id);
   const [asked, setAsked] = useState(() => window.localStorage.getItem(ASKED + live.examination.id) !== null);
   const involved = live.examination.side;
   const well = otherSide(involved);
@@ -144,9 +151,11 @@ export function useBench(live: LiveExamination): Bench {
   const next = byWay ? { id: byWay.id, name: byWay.shortName, testIds: [byWay.id], sheet: false } : (rows[at + 1] ?? rows.find((item) => item !== row && untouched(item)));
   const later = [...rows.slice(at + 1), ...rows.slice(0, at)].find(untouched);
   const sectionOf = (item: OrderItem) => order.find((section) => section.items.includes(item));
-  const way = known?.variant?.value;
+  const school = known?.variant?.value;
+  const way = here && here.variant !== USUAL ? here.variant : here ? USUAL : (picked.of(test.id) ?? school ?? USUAL);
+  const variant = known?.variant && way === known.variant.value ? known.variant : undefined;
   const missing = asked || test.provocation < PROVOKES || latest ? [] : region.first.filter((id) => !done(id) && !isLocked(id));
-  const positions = known?.variant?.positions ?? [];
+  const positions = variant?.positions ?? [];
 
   /** A new position is announced once, before anything is done in it. */
   const announce = (item: OrderItem | undefined) => {
@@ -218,6 +227,15 @@ export function useBench(live: LiveExamination): Bench {
     },
     ready: () => { setBeat(undefined); },
     openCard: setOpened,
+    way: way === USUAL ? (test.ways[0]?.value ?? USUAL) : way,
+    variant,
+    doneAs: (chosen) => {
+      const name = chosen === test.ways[0]?.value && school === undefined ? USUAL : chosen;
+      picked.set(test.id, name);
+      if (here) {
+        live.add(record([{ ...newAttempt(test, involved, here.parts, here, name), tryNumber: here.tryNumber }], row.sheet ? row.id : test.id));
+      }
+    },
     record: recordNow,
     recordWhole: (parts) => { recordNow(involved, withWhole(here?.parts ?? [], parts)); },
     measure: (side, ...measures) => { recordNow(side, measures.reduce((parts, each) => withMeasure(parts, each.key, each.value, each.unit, each.context), latestAttempt(state, test.id, side)?.parts ?? [])); },

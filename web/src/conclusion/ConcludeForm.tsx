@@ -17,29 +17,37 @@ interface ConcludeFormProps {
   conclusion: ConclusionState;
   /** Conditions in the order in which they are looked for. */
   ordered: Standing[];
+  /** Every condition that can be named. */
+  all: readonly { value: string; label: string }[];
   working: string | undefined;
 }
 
 /** Where the therapist concludes: what it is, what it could be, how sure, what next. */
-export function ConcludeForm({ conclusion, ordered, working }: ConcludeFormProps) {
+export function ConcludeForm({ conclusion, ordered, all, working }: ConcludeFormProps) {
   const { beside } = conclusion;
   const rivals = conclusion.values("rivals").filter((each) => each !== working);
   const named = ordered.filter((standing, index) => index < NAMED || standing.conditionId === working || rivals.includes(standing.conditionId));
-  const others = ordered.filter((standing) => !named.includes(standing));
+  const shown = new Set(named.map((standing) => standing.conditionId));
+  const ranked = ordered.filter((standing) => !shown.has(standing.conditionId)).map((standing) => ({ value: standing.conditionId, label: standing.name }));
+  const beyond = all.filter((each) => !ordered.some((standing) => standing.conditionId === each.value));
+  const unranked = (ids: readonly string[]) => beyond.filter((each) => ids.includes(each.value));
   const sure = conclusion.number("confidence");
   return (
     <>
       <Block title="Working diagnosis" hint="Yours. Nothing is concluded for you.">
         {named.map((standing) => <Button key={standing.conditionId} look="choice" chosen={working === standing.conditionId} onClick={() => { conclusion.tell({ question: "working", values: working === standing.conditionId ? [] : [standing.conditionId] }); }}>{standing.shortName}</Button>)}
-        <Another label="Another condition" others={others} onPick={(id) => { conclusion.tell({ question: "working", values: [id] }); }} />
+        {unranked(working === undefined ? [] : [working]).map((each) => <Button key={each.value} look="choice" chosen onClick={() => { conclusion.tell({ question: "working", values: [] }); }}>{each.label}</Button>)}
+        <Another label="Another condition" ranked={ranked} beyond={beyond} onPick={(id) => { conclusion.tell({ question: "working", values: [id] }); }} />
         <Button look="choice" chosen={working === "open"} onClick={() => { conclusion.tell({ question: "working", values: working === "open" ? [] : ["open"] }); }}>Still open</Button>
       </Block>
+      <SaidField label="In your own words" hint="Beside the condition, or where none of them fits." value={conclusion.words("diagnosis-in-words")} onSay={(words) => { conclusion.tell({ question: "diagnosis-in-words", values: [], words }); }} />
       <Block title="It could also be" hint="In the order in which you tap.">
         {named.filter((standing) => standing.conditionId !== working).map((standing) => {
           const place = rivals.indexOf(standing.conditionId);
           return <Button key={standing.conditionId} look="choice" chosen={place >= 0} onClick={() => { conclusion.toggle("rivals", standing.conditionId); }}>{place >= 0 && `${String(place + 1)}. `}{standing.shortName}</Button>;
         })}
-        <Another label="Another rival" others={others} onPick={(id) => { conclusion.toggle("rivals", id); }} />
+        {unranked(rivals).map((each) => <Button key={each.value} look="choice" chosen onClick={() => { conclusion.toggle("rivals", each.value); }}>{rivals.indexOf(each.value) + 1}. {each.label}</Button>)}
+        <Another label="Another rival" ranked={ranked} beyond={beyond} onPick={(id) => { conclusion.toggle("rivals", id); }} />
       </Block>
       <Block title="How sure are you?" hint={sure === undefined ? "A word, or any number from 1 to 99." : `${beside?.sureness ?? ""}: ${inHundred(sure)} in 100`}>
         {SURE.map(([word, chance]) => <Button key={word} look="choice" chosen={sure === chance} onClick={() => { conclusion.tell(sure === chance ? { question: "confidence", values: [] } : { question: "confidence", values: [], number: chance }); }}>{word}</Button>)}
@@ -83,11 +91,19 @@ function Block({ title, hint, children }: { title: string; hint?: string; childr
   );
 }
 
-function Another({ label, others, onPick }: { label: string; others: Standing[]; onPick: (id: string) => void }) {
+interface Condition {
+  value: string;
+  label: string;
+}
+
+/** Every other condition: those of the ranking, then those of other regions. */
+function Another({ label, ranked, beyond, onPick }: { label: string; ranked: readonly Condition[]; beyond: readonly Condition[]; onPick: (id: string) => void }) {
+  const options = (list: readonly Condition[]) => list.map((each) => <option key={each.value} value={each.value}>{each.label}</option>);
   return (
-    <select aria-label={label} value="" onChange={(event) => { onPick(event.target.value); }} className="min-h-12 rounded border border-edge bg-sheet px-2 text-read">
+    <select aria-label={label} value="" onChange={(event) => { onPick(event.target.value); }} className="min-h-12 max-w-full rounded border border-edge bg-sheet px-2 text-read">
       <option value="">{label} …</option>
-      {others.map((standing) => <option key={standing.conditionId} value={standing.conditionId}>{standing.name}</option>)}
+      {options(ranked)}
+      {beyond.length > 0 && <optgroup label="Not in this ranking">{options(beyond)}</optgroup>}
     </select>
   );
 }

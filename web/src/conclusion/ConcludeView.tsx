@@ -27,8 +27,8 @@ export function ConcludeView() {
         <h1 className="font-serif text-head font-semibold">Conclusion</h1>
         {weighing.safety.state === "SUSPENDED" && <p className="border-l-4 border-ink pl-3 text-read"><strong>Testing is suspended</strong> by a red flag. Conclude once it is released, or refer.</p>}
         {again && <AgainTable again={again} />}
-        {live.readOnly ? <Concluded conclusion={conclusion} standings={byId} testName={(id) => live.region.tests.find((test) => test.id === id)?.shortName ?? id} />
-          : <ConcludeForm conclusion={conclusion} ordered={ordered} working={working} />}
+        {live.readOnly ? <Concluded conclusion={conclusion} named={new Map([...live.region.conditions.map((each) => [each.value, each.label] as const)])} testName={(id) => live.region.tests.find((test) => test.id === id)?.shortName ?? id} />
+          : <ConcludeForm conclusion={conclusion} ordered={ordered} all={live.region.conditions} working={working} />}
         {beside && <SignPanel live={live} hindrances={beside.hindrances} />}
       </div>
       <aside aria-label="The ranking" className="flex flex-col gap-2 border-t border-line bg-sheet px-4 py-4 lg:overflow-y-auto lg:border-t-0 lg:border-l">

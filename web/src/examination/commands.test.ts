@@ -4,14 +4,14 @@ import { attempt, LEFT_OUT, leftOut, nothing, record, undo, withChoice, withMeas
 const options = (...values: string[]) => values.map((value) => ({ value, label: value }));
 
 const test: Test = {
-  id: "sh-test", name: "Test", shortName: "Test", aliases: [], stage: "special", usual: [], follows: false, stops: [], angles: [], equipment: [], position: "Sitting", seconds: 10, provocation: 1, review: "drafted",
+  id: "sh-test", name: "Test", shortName: "Test", aliases: [], misspelt: [], region: "shoulder", stage: "special", usual: [], follows: false, ways: [], stops: [], angles: [], equipment: [], position: "Sitting", seconds: 10, provocation: 1, review: "drafted",
   card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" },
   parts: [
-    { key: "pain", label: "Pain", many: false, options: options("none", "familiar", "other"), windows: [], positions: [], repeats: 1, andBack: false },
-    { key: "strength", label: "Strength", many: false, options: options("full", "weak"), windows: [], positions: [], repeats: 1, andBack: false },
-    { key: "site", label: "Where", many: false, options: options("top"), windows: [], positions: [], repeats: 1, andBack: false },
-    { key: "angle", label: "Worst", many: false, options: [], unit: "°", windows: [], positions: [], repeats: 1, andBack: false },
-    { key: "quality", label: "How", many: true, options: options("shrug", "guarded", "skipped"), windows: [], positions: [], repeats: 1, andBack: false },
+    { key: "pain", label: "Pain", many: false, options: options("none", "familiar", "other"), byEye: [], windows: [], positions: [], repeats: 1, andBack: false },
+    { key: "strength", label: "Strength", many: false, options: options("full", "weak"), byEye: [], windows: [], positions: [], repeats: 1, andBack: false },
+    { key: "site", label: "Where", many: false, options: options("top"), byEye: [], windows: [], positions: [], repeats: 1, andBack: false },
+    { key: "angle", label: "Worst", many: false, options: [], unit: "°", byEye: [], windows: [], positions: [], repeats: 1, andBack: false },
+    { key: "quality", label: "How", many: true, options: options("shrug", "guarded", "skipped"), byEye: [], windows: [], positions: [], repeats: 1, andBack: false },
   ],
   wellSideParts: ["pain", "strength"],
   nothing: [{ key: "pain", choice: "none" }, { key: "strength", choice: "full" }],
@@ -55,6 +55,13 @@ describe("a response", () => {
   it("keeps what was seen when a whole answer is given, and drops why it was left out", () => {
     const seen = withChoice(test, withChoice(test, [], "pain", "other"), "quality", "shrug");
     expect(withWhole(seen, [{ key: "pain", choice: "none" }])).toEqual([{ key: "quality", choice: "shrug" }, { key: "pain", choice: "none" }]);
+    const angle = { key: "angle", measure: 95, unit: "°" };
+    expect(withWhole([...seen, angle], [{ key: "pain", choice: "none" }])).toContainEqual(angle);
+    expect(withWhole([{ key: "angle-worst", measure: 95, unit: "°" }], [{ key: "pain", choice: "none" }])).toEqual([{ key: "pain", choice: "none" }]);
+    expect(withWhole([{ key: "onset", measure: 12, unit: "s" }], [{ key: "ulnar-tingling", choice: "present" }])).toContainEqual({ key: "onset", measure: 12, unit: "s" });
+    expect(withWhole([{ key: "onset", measure: 12, unit: "s" }], [{ key: "ulnar-tingling", choice: "none" }])).toEqual([{ key: "ulnar-tingling", choice: "none" }]);
+    expect(withWhole([{ key: "angle", measure: 95, unit: "°" }], [{ key: "angle", measure: 90, unit: "°" }])).toEqual([{ key: "angle", measure: 90, unit: "°" }]);
+    expect(withWhole([{ key: "pain", choice: "familiar" }, { key: "site", choice: "top" }], [{ key: "pain", choice: "none" }])).toEqual([{ key: "pain", choice: "none" }]);
     expect(withWhole(leftOut("no time"), [{ key: "pain", choice: "none" }])).toEqual([{ key: "pain", choice: "none" }]);
   });
 

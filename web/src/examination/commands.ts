@@ -91,7 +91,19 @@ export function without(parts: readonly Part[], key: string, context: Context = 
   return parts.filter((part) => part.key !== key || !inContext(part, context));
 }
 
-/** What was recorded before, with the parts of a whole answer in place of theirs. */
+/** Answers that say that a symptom was not there. */
+const NOT_THERE = "none";
+
+/**
+ * What was recorded before, with the answers of a whole answer in place of the earlier ones. What was measured and remarked
+ * stays, but for measures of a symptom that the whole answer says was not there.
+ */
 export function withWhole(parts: readonly Part[], whole: readonly Part[]): Part[] {
-  return [...taken(parts).filter((part) => part.key === "quality" || part.key === "held-for"), ...whole];
+  const painless = whole.some((part) => part.key === "pain" && part.choice === NOT_THERE);
+  const began = whole.some((part) => part.choice && part.choice !== NOT_THERE && part.key.endsWith("tingling"));
+  const quiet = whole.some((part) => part.choice === NOT_THERE && part.key.endsWith("tingling"));
+  const stays = (part: Part) => part.key === "quality" || typeof part.text === "string"
+    || (typeof part.measure === "number" && !(painless && (isArcAngle(part.key) || part.key === "pain-level")) && !(part.key === "onset" && quiet && !began));
+  const replaced = (part: Part) => whole.some((each) => each.key === part.key && inContext(each, { position: part.position ?? "", repeat: part.repeat ?? 1, direction: part.direction ?? "" }));
+  return [...taken(parts).filter((part) => stays(part) && !replaced(part)), ...whole];
 }

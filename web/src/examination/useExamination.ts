@@ -5,6 +5,7 @@ import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { onMoved } from "../shared/live/moved";
 import { remembering } from "../shared/offline/memory";
+import { useSettings } from "../shared/useSettings";
 import type { CommandQueue, QueueState } from "./commandQueue";
 import { inForce, type Command, type InForce } from "./history";
 import { merged, queueOf } from "./queues";
@@ -46,6 +47,11 @@ export function grown(before: Examination | undefined, fetched: Examination): Ex
   return before ? { ...fetched, commands: merged(fetched.commands, before.commands, numbers) } : fetched;
 }
 
+/** A test called by what the field calls it, its descriptive name beside. */
+export function usualNameFirst(test: Schemas["TestJson"]): Schemas["TestJson"] {
+  return test.usualName ? { ...test, name: test.usualName, shortName: test.usualName, usualName: test.name } : test;
+}
+
 /** Follows an examination. Returns the fault where there is one, undefined while it is being fetched. */
 export function useExamination(id: string): { live: LiveExamination | undefined; fault: Error | null } {
   const queue = useMemo(() => queueOf(id), [id]);
@@ -65,6 +71,8 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
     enabled: regionName !== "",
     staleTime: Infinity,
   });
+  const usualFirst = useSettings()?.listed.find((each) => each.name === "test-names")?.value === "the usual name";
+  const named = useMemo(() => (usualFirst && region.data ? { ...region.data, tests: region.data.tests.map(usualNameFirst) } : region.data), [usualFirst, region.data]);
   const known = examination.data?.commands;
   const number = known?.at(-1)?.number ?? 0;
   const weighing = useQuery({
@@ -88,13 +96,13 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
     return inForce([...(known ?? []), ...queued.pending.filter((command) => !ids.has(command.id)), ...(readOnly && walked ? [walked] : [])]);
   }, [known, queued.pending, readOnly, walked]);
   const fault = examination.error ?? region.error;
-  if (!examination.data || !region.data || queued.status === "opening") {
+  if (!examination.data || !named || queued.status === "opening") {
     return { live: undefined, fault };
   }
   return {
     fault: null,
     live: {
-      examination: examination.data, region: region.data, state, queue: queued, entries: queue, weighing: weighing.data,
+      examination: examination.data, region: named, state, queue: queued, entries: queue, weighing: weighing.data,
       mine: examination.data.responsible.name === person.name,
       upToDate: queued.pending.length === 0 && (weighing.data?.knows ?? -1) >= number,
       readOnly,

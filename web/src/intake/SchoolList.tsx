@@ -1,4 +1,4 @@
-import { useSettings } from "../setup/useSettings";
+import { useSettings } from "../shared/useSettings";
 import { Chip } from "./QuestionBlock";
 import { options, type Intake } from "./useIntake";
 

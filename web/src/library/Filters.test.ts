@@ -7,9 +7,9 @@ const library: Schemas["LibraryJson"] = {
   revision: "r",
   stages: ["Move", "Special tests"],
   tests: [
-    { id: "arc", name: "Painful arc", shortName: "Painful arc", aliases: [], region: "shoulder", stage: "Move", positions: ["Standing"], structures: [], seconds: 20, provocation: 1, review: "drafted", conditions: ["sub"], weighedFor: ["sub"] },
-    { id: "reach", name: "Reach", shortName: "Reach", aliases: [], region: "shoulder", stage: "Move", positions: ["Standing"], structures: [], seconds: 20, provocation: 1, review: "drafted", conditions: [], weighedFor: [] },
-    { id: "bend", name: "Neck bend", shortName: "Neck bend", aliases: [], region: "neck", stage: "Special tests", positions: ["Sitting"], structures: [], seconds: 20, provocation: 1, review: "drafted", conditions: ["root"], weighedFor: ["root"] },
+    { id: "arc", name: "Painful arc", shortName: "Painful arc", aliases: [], misspelt: [], region: "shoulder", stage: "Move", positions: ["Standing"], structures: [], seconds: 20, provocation: 1, review: "drafted", conditions: ["sub"], weighedFor: ["sub"] },
+    { id: "reach", name: "Reach", shortName: "Reach", aliases: [], misspelt: [], region: "shoulder", stage: "Move", positions: ["Standing"], structures: [], seconds: 20, provocation: 1, review: "drafted", conditions: [], weighedFor: [] },
+    { id: "bend", name: "Neck bend", shortName: "Neck bend", aliases: [], misspelt: [], region: "neck", stage: "Special tests", positions: ["Sitting"], structures: [], seconds: 20, provocation: 1, review: "drafted", conditions: ["root"], weighedFor: ["root"] },
   ],
   conditions: [
     { id: "sub", name: "Subacromial pain", shortName: "Subacromial pain", region: "shoulder", scope: "", start: {}, serious: null, tests: 2, weighed: 1 },

@@ -58,7 +58,7 @@ function TestSheet({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
           <ShortList title="Tells apart" items={sheet.separates.map((pair) => <><ToSheet kind="conditions" id={pair.from.id}>{pair.from.name}</ToSheet> and <ToSheet kind="conditions" id={pair.other.id}>{pair.other.name}</ToSheet><span className="block text-note text-soft">{pair.how}</span></>)} />
           <ShortList title="Says much the same as" items={sheet.groups.map((group) => <>{group.tests.map((test, index) => <span key={test.id}>{index > 0 && ", "}<ToSheet kind="tests" id={test.id}>{test.name}</ToSheet></span>)}<span className="block text-note text-soft">{group.name}: assumed correlation {group.rho.toFixed(1)}</span></>)} />
           <ShortList title="Counted in" items={sheet.clusters.map((cluster) => <ToSheet key={cluster.id} kind="sets" id={cluster.id}>{cluster.name}</ToSheet>)} />
-          <ShortList title="Other ways of doing it" items={sheet.variants.map((variant) => <><strong>{variant.label}</strong>: {variant.differs}<span className="block text-note text-soft">{variant.measured ? "The figures hold for it" : "No figures for it"}{variant.school && ` · ${variant.school}`}</span></>)} />
+          <ShortList title="Ways of doing it" items={sheet.variants.map((variant) => <><strong>{variant.label}</strong>: {variant.differs}<span className="block text-note text-soft">{variant.figures}{variant.school && ` · ${variant.school}`}</span></>)} />
         </div>
       </Part>
     </>

@@ -3,7 +3,7 @@ import type { Schemas } from "../shared/api/client";
 import { LibrarySearch } from "./librarySearch";
 
 function test(id: string, name: string, aliases: string[], structures: string[] = [], conditions: string[] = []): Schemas["TestLine"] {
-  return { id, name, shortName: name, aliases, region: "shoulder", stage: "Special tests", positions: ["Sitting"], structures, seconds: 10, provocation: 1, review: "drafted", conditions, weighedFor: [] };
+  return { id, name, shortName: name, aliases, misspelt: [], region: "shoulder", stage: "Special tests", positions: ["Sitting"], structures, seconds: 10, provocation: 1, review: "drafted", conditions, weighedFor: [] };
 }
 
 const library: Schemas["LibraryJson"] = {

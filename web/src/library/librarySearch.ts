@@ -1,5 +1,6 @@
 import MiniSearch from "minisearch";
 import type { Schemas } from "../shared/api/client";
+import { plainWords } from "../shared/format";
 
 type Library = Schemas["LibraryJson"];
 
@@ -16,11 +17,6 @@ interface Entry {
   name: string;
   aliases: string;
   about: string;
-}
-
-/** Words without marks over letters and without apostrophes, in small letters. */
-export function plainWords(text: string): string {
-  return text.normalize("NFD").replace(/[\u0300-\u036f'’]/g, "").toLowerCase();
 }
 
 /**
@@ -43,7 +39,7 @@ export class LibrarySearch {
     });
     const conditionNames = new Map(library.conditions.map((condition) => [condition.id, condition.name]));
     this.#index.addAll([
-      ...library.tests.map((test) => this.#entry(`test ${test.id}`, [test.name, test.shortName], test.aliases, [...test.structures, ...test.conditions.map((id) => conditionNames.get(id) ?? ""), test.stage])),
+      ...library.tests.map((test) => this.#entry(`test ${test.id}`, [test.name, test.shortName, test.usualName ?? ""], [...test.aliases, ...test.misspelt], [...test.structures, ...test.conditions.map((id) => conditionNames.get(id) ?? ""), test.stage])),
       ...library.conditions.map((condition) => this.#entry(`condition ${condition.id}`, [condition.name, condition.shortName], [], [condition.scope])),
       ...library.clusters.map((cluster) => this.#entry(`set ${cluster.id}`, [cluster.name], [], [cluster.conditionName, ...cluster.components])),
     ]);

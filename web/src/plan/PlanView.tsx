@@ -51,6 +51,8 @@ export function PlanView() {
       void navigate("..", { relative: "path" });
     }
   };
+  const tests = new Map(region.tests.map((test) => [test.id, test]));
+  const called = (id: string) => { const test = tests.get(id); return test && { name: test.shortName, also: test.usualName && test.usualName !== test.shortName ? test.usualName : "" }; };
   const change = live.readOnly ? {} : { onMove: desk.move, onPutIn: (id: string) => { desk.putIn(id, region.tests); } };
   return (
     <main className="mx-auto w-full max-w-6xl flex-1 px-5 py-4 lg:overflow-y-auto print:overflow-visible print:p-0">
@@ -77,7 +79,7 @@ export function PlanView() {
             {own.isError && <p role="alert" className="border-l-4 border-for pl-3 text-read">Your order could not be weighed. The proposal is shown; yours is kept.</p>}
             {plan.steps.length === 0
               ? <p className="border-l-4 border-ink pl-3 text-read">{plan.locked.length > 0 && plan.out.length === 0 ? "Every test is done or locked. See below why, or conclude from what there is." : draft ? "No test is left in. Put some in below." : "Nothing fits into this time, or nothing that is left is worth doing."} <Link to="../conclude" relative="path" className="underline">Conclude</Link></p>
-              : <PlanSteps steps={plan.steps} byHand={draft?.byHand ?? []} onMove={change.onMove} onLeaveOut={desk.leaveOut} />}
+              : <PlanSteps steps={plan.steps} byHand={draft?.byHand ?? []} onMove={change.onMove} onLeaveOut={desk.leaveOut} called={called} />}
             <PlanOut out={plan.out} locked={plan.locked} onPutIn={change.onPutIn} />
             <p className="mt-5 text-note text-soft">A proposal by published figures and working estimates. The therapist decides; local scope and protocols rule.</p>
           </div>

@@ -16,7 +16,7 @@ import { PasswordForm } from "./PasswordForm";
 import { PersonContext, type Person } from "./session";
 import { SignInForm } from "./SignInForm";
 import { useIdleLock } from "./useIdleLock";
-import { useSettings } from "../setup/useSettings";
+import { useSettings } from "../shared/useSettings";
 
 type Session = Schemas["SessionJson"];
 

@@ -3,7 +3,7 @@ import { capital } from "../shared/format";
 import { Waiting } from "../shared/ui/Message";
 import { ChanceField } from "./ChanceField";
 import { SetupPart } from "./SetupPart";
-import { useSettings } from "./useSettings";
+import { useSettings } from "../shared/useSettings";
 
 /** Where each condition starts in this clinic. */
 export function EstimatesView() {

@@ -1,7 +1,7 @@
 import { Waiting } from "../shared/ui/Message";
 import { NumberField } from "./NumberField";
 import { SetupPart } from "./SetupPart";
-import { useSettings } from "./useSettings";
+import { useSettings } from "../shared/useSettings";
 
 /** From which difference on a measure at the next visit counts as a change. */
 export function NoiseView() {

@@ -6,7 +6,7 @@ import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";
 import { SetupPart } from "./SetupPart";
 import { useChoose, useMayChange } from "./useChoose";
-import { useSettings } from "./useSettings";
+import { useSettings } from "../shared/useSettings";
 
 /** A pause in typing after which the preview follows. */
 const PAUSE_MS = 400;

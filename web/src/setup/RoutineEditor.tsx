@@ -115,7 +115,7 @@ export function RoutineEditor({ routine, tests, taken, onKept }: RoutineEditorPr
         {checked.faults.length > 0 && <ul aria-label="What speaks against this order" className="border-l-4 border-for pl-3 text-read">{checked.faults.map((each) => <li key={each.words}>{each.words}{each.unreachable && " It cannot be kept so."}</li>)}</ul>}
         {may && (
           <>
-            <div className="-mx-3"><AddTest tests={tests.filter((test) => !ids.includes(test.id))} onGo={putIn} /></div>
+            <div className="-mx-3"><AddTest tests={tests.filter((test) => !ids.includes(test.id))} shared={[]} region={routine.region} onGo={putIn} /></div>
             <div className="flex flex-wrap gap-2">
               {routine.own
                 ? <Button look="primary" disabled={!changed || unreachable || nameFault !== undefined || entries.length === 0 || choose.isPending} onClick={() => { keep(routine.id, text); }}>Keep</Button>

@@ -2,7 +2,7 @@ import { Waiting } from "../shared/ui/Message";
 import { Button } from "../shared/ui/Button";
 import { SetupPart } from "./SetupPart";
 import { useChoose, useMayChange } from "./useChoose";
-import { useSettings } from "./useSettings";
+import { useSettings } from "../shared/useSettings";
 
 /** Questions on which practitioners differ, with the clinic's answer to each. */
 export function SchoolsView() {

@@ -3,7 +3,7 @@ import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";
 import { SetupPart } from "./SetupPart";
 import { useChoose, useMayChange } from "./useChoose";
-import { useSettings } from "./useSettings";
+import { useSettings } from "../shared/useSettings";
 
 /** How the screen is held, in which units is measured, when it locks. */
 export function ScreenView() {

@@ -1,7 +1,7 @@
 import { Waiting } from "../shared/ui/Message";
 import { ChanceField } from "./ChanceField";
 import { SetupPart } from "./SetupPart";
-import { useSettings } from "./useSettings";
+import { useSettings } from "../shared/useSettings";
 
 /** From which chance something is done. */
 export function ThresholdsView() {

@@ -3,7 +3,7 @@ import { Waiting } from "../shared/ui/Message";
 import { NumberField } from "./NumberField";
 import { OwnEstimates } from "./OwnEstimates";
 import { SetupPart } from "./SetupPart";
-import { useSettings } from "./useSettings";
+import { useSettings } from "../shared/useSettings";
 
 const MOST_RHO = 0.95;
 const MOST_LINK = 0.5;

@@ -105,3 +105,8 @@ export function listed(names: readonly string[]): string {
   const said = [first ?? "", ...rest.map(sentence)];
   return said.length < 2 ? (said[0] ?? "") : `${said.slice(0, -1).join(", ")} and ${said.at(-1) ?? ""}`;
 }
+
+/** Words without marks over letters and without apostrophes, in small letters. */
+export function plainWords(text: string): string {
+  return text.normalize("NFD").replace(/[\u0300-\u036f'’]/g, "").toLowerCase();
+}

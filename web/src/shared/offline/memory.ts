@@ -70,7 +70,35 @@ async function forget(name: string): Promise<void> {
 
 /** Forgets every copy: somebody signed out, the page was locked, or room is needed. What waits to be sent stays, sealed. */
 export async function forgetAll(): Promise<void> {
+  forgetPicked();
   await database().then((kept) => kept.clear("copies")).catch(() => undefined);
+}
+
+const PICKED = "lexicor.picked.";
+
+/** What was chosen in this tab before anything of it is recorded. */
+export function picked(name: string): Record<string, string> {
+  try {
+    return JSON.parse(window.sessionStorage.getItem(PICKED + name) ?? "{}") as Record<string, string>;
+  } catch {
+    return {};
+  }
+}
+
+export function keepPicked(name: string, values: Record<string, string>): void {
+  try {
+    window.sessionStorage.setItem(PICKED + name, JSON.stringify(values));
+  } catch {
+    // a browser that keeps nothing forgets it on reload
+  }
+}
+
+function forgetPicked(): void {
+  try {
+    Object.keys(window.sessionStorage).filter((key) => key.startsWith(PICKED)).forEach((key) => { window.sessionStorage.removeItem(key); });
+  } catch {
+    // nothing was kept
+  }
 }
 
 /** Notes that somebody is at the page, in whichever tab. */

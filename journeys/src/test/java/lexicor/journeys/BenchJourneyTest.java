@@ -123,6 +123,60 @@ class BenchJourneyTest extends TabletJourney {
     }
 
     @Test
+    void saying_that_it_tingles_stops_the_clock_and_records_the_onset() {
+        page.clock().install();
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-21");
+        bench.add("phalen");
+        assertThat(bench.title()).hasText("Wrist flexion held");
+        bench.tap("Start the time");
+        page.clock().runFor(12_000);
+        bench.tap(bench.involved(), "Tingling");
+        page.clock().runFor(2_000);
+        assertThat(page.getByRole(AriaRole.TIMER)).containsText("to onset");
+        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Tingling").setPressed(true))).isVisible();
+        assertThat(main()).containsText("Stop here. The symptom has come; its seconds are noted.");
+    }
+
+    @Test
+    void how_a_test_was_done_is_one_tap_before_or_after_the_answer() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-22");
+        bench.stand("Slow lowering").tap("Done", "Small lift and let go");
+        page.reload();
+        assertThat(main()).containsText("Noted, not weighed: loosely described, never measured.");
+        bench.tap(bench.involved(), "Drops").tap(bench.involved(), "No pain").settled();
+        assertThat(bench.reading()).containsText("Not read for");
+        assertThat(bench.reading()).containsText("done another way (small lift and let go)");
+        bench.tap("Done", "Slow lowering").settled();
+        assertThat(bench.reading()).containsText("Counts for");
+        bench.tap("Undo").settled();
+        assertThat(bench.reading()).containsText("Not read for");
+    }
+
+    @Test
+    void a_test_of_another_region_is_found_in_any_spelling_and_its_condition_joins_the_ranking() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-23");
+        bench.add("falens");
+        assertThat(bench.title()).hasText("Wrist flexion held");
+        bench.tap(bench.involved(), "Tingling").tap(bench.involved(), "Index").settled();
+        assertThat(bench.reading()).containsText("carpal tunnel syndrome");
+        page.getByLabel("Another test").fill("jobe");
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tests called Jobe")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Empty can")).click();
+        assertThat(bench.title()).hasText("Empty can");
+    }
+
+    @Test
+    void a_range_is_full_on_both_sides_with_one_tap_or_by_eye_line_by_line() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-24");
+        bench.stand("Range of motion").tap("Nothing, both sides").settled();
+        bench.stand("Range of motion");
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("External rotation, passive, right: Full").setPressed(true))).isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("External rotation, passive, right: Short")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("External rotation, passive, right: Full").setPressed(false)).waitFor();
+        bench.settled();
+        assertThat(bench.reading()).not().containsText("Counts against frozen shoulder");
+    }
+
+    @Test
     void a_hold_ends_by_itself_at_the_studied_time_and_is_not_taken_for_a_finding() {
         page.clock().install();
         Bench bench = open("SL-0434");

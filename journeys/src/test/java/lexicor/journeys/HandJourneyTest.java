@@ -78,9 +78,9 @@ class HandJourneyTest extends TabletJourney {
     @Test
     void range_grip_and_pinch_are_asked_for_once_before_provocation() {
         Bench bench = begin("HJ-4", "wrist", "Little-finger side").stand("Ulnocarpal stress");
-        assertThat(main()).containsText("Range, grip and key pinch first. Provoking spoils them.");
-        bench.tap("Go to range");
-        assertThat(bench.title()).hasText("Range");
+        assertThat(main()).containsText("Wrist range, grip and key pinch first. Provoking spoils them.");
+        bench.tap("Go to wrist range");
+        assertThat(bench.title()).hasText("Wrist range");
         bench.stand("Ulnocarpal stress").tap("Not now").stand("Ulnar dorsal glide");
         assertThat(main()).not().containsText("Provoking spoils");
     }
@@ -89,7 +89,7 @@ class HandJourneyTest extends TabletJourney {
     void a_pathway_is_walked_step_by_step_left_and_rejoined() {
         Bench bench = begin("HJ-5", "wrist", "Little-finger side");
         bench.tap("Turning the forearm hurts on the little-finger side").settled();
-        assertThat(pathway()).containsText("Range, because range comes first");
+        assertThat(pathway()).containsText("Wrist range, because range comes first");
         bench.tap(pathway(), "Go").tap("Leave out").tap("No time").settled();
         assertThat(pathway()).containsText("Grip, because grip comes before provocation");
         bench.next();

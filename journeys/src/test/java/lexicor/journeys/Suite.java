@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.List;
@@ -22,6 +23,7 @@ final class Suite {
     private static final Map<String, String> SIGNED_IN = new ConcurrentHashMap<>();
 
     static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
         Runtime.getRuntime().addShutdownHook(new Thread(SERVER::close));
     }
 

@@ -66,6 +66,15 @@ public record Catalogue(String revision, Map<TestId, ExaminationTest> tests, Map
                 .filter(test -> test.region().equals(region) || test.reads().stream().anyMatch(reads -> routine.conditions().contains(reads.condition()))).map(ExaminationTest::id).toList();
     }
 
+    /** The conditions of other regions that a test speaks about; none for a test that is offered in the region anyway. */
+    public List<ConditionId> broughtInto(String region, TestId test) {
+        Routine routine = routine(region);
+        if (routine.order().contains(test) || beyondRoutine(region).contains(test)) {
+            return List.of();
+        }
+        return test(test).reads().stream().map(ConditionReading::condition).filter(condition -> !routine.conditions().contains(condition)).distinct().toList();
+    }
+
     /** The wider conditions of which {@code condition} is a part, the nearest first. */
     public List<ConditionId> widerThan(ConditionId condition) {
         return Stream.iterate(condition(condition).within(), Optional::isPresent, wider -> condition(wider.get()).within())

@@ -2,6 +2,7 @@ package lexicor.core.catalogue;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.TreeMap;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import lexicor.core.source.Fingerprint;
 import lexicor.core.source.SourceNode;
 
@@ -54,7 +56,7 @@ public final class CatalogueReader {
 
     private Catalogue read() {
         SourceNode index = open("index.yaml").allowing("parts", "schools", "thresholds", "clues", "conditions", "tests", "patterns", "clusters",
-                "groups", "locks", "red-flags", "shared-names", "routines", "retired");
+                "groups", "locks", "red-flags", "shared-names", "routines", "retired", "ways", "names");
         PartVocabulary vocabulary = PartVocabulary.read(open(index.text("parts")));
         SchoolReader schools = new SchoolReader(open(index.text("schools")));
         SourceNode working = open(index.text("thresholds")).allowing("set-aside", "test", "act", "serious", "change-position-seconds", "least-bits");
@@ -62,12 +64,16 @@ public final class CatalogueReader {
         Effort effort = new Effort(working.number("change-position-seconds", 0, 600), working.number("least-bits", 0, 1));
         open(index.text("clues")).items().forEach(this::clue);
         each(index, "conditions", this::condition);
-        TestReader testReader = new TestReader(vocabulary, known, schools);
+        Map<String, List<Way>> ways = index.has("ways") ? WayReader.read(index.text("ways"), text(index.text("ways"))) : Map.of();
+        Map<String, Names> names = index.has("names") ? NameReader.read(index.text("names"), text(index.text("names"))) : Map.of();
+        TestReader testReader = new TestReader(vocabulary, known, schools, ways, names);
         each(index, "tests", node -> test(node, testReader.read(node)));
+        requireKnownTests(ways);
+        requireNamedTests(index, names.keySet());
         known.tests.values().forEach(this::requireKnownTests);
         PatternReader patternReader = new PatternReader(known);
         each(index, "patterns", node -> pattern(node, patternReader.read(node)));
-        ClusterReader clusterReader = new ClusterReader(known);
+        ClusterReader clusterReader = new ClusterReader(known, schools);
         each(index, "clusters", node -> once(node, known.clusters, clusterReader.read(node), Cluster::id, "cluster"));
         each(index, "groups", this::group);
         each(index, "locks", this::lock);
@@ -78,6 +84,7 @@ public final class CatalogueReader {
         if (index.has("retired")) {
             each(index, "retired", retired::read);
         }
+        schools.requireUsed();
         requireReach();
         requireReadCriteria();
         requireExplainedNames(index);
@@ -99,9 +106,7 @@ public final class CatalogueReader {
     }
 
     private SourceNode open(String file) {
-        String text = files.apply(file);
-        texts.add(text);
-        return SourceNode.parse(file, text);
+        return SourceNode.parse(file, text(file));
     }
 
     static <K, V> void once(SourceNode node, Map<K, V> map, V value, Function<V, K> id, String what) {
@@ -144,6 +149,34 @@ public final class CatalogueReader {
     private void test(SourceNode node, ExaminationTest test) {
         once(node, known.tests, test, ExaminationTest::id, "test");
         places.put(test.id(), node);
+    }
+
+    private String text(String file) {
+        String text = files.apply(file);
+        texts.add(text);
+        return text;
+    }
+
+    private void requireNamedTests(SourceNode index, Set<String> named) {
+        Set<String> ids = known.tests.keySet().stream().map(TestId::value).collect(Collectors.toUnmodifiableSet());
+        named.stream().filter(test -> !ids.contains(test)).findFirst().ifPresent(test -> {
+            throw index.child("names").fault("test '" + test + "' is not in the catalogue; allowed: the id of a test");
+        });
+        Map<String, TestId> shortNames = new HashMap<>();
+        known.tests.values().forEach(test -> {
+            TestId other = shortNames.put(test.shortName().toLowerCase(Locale.ROOT), test.id());
+            if (other != null) {
+                throw places.get(test.id()).fault("short name '" + test.shortName() + "' is that of '" + other + "' too; allowed: one of its own");
+            }
+        });
+    }
+
+    private void requireKnownTests(Map<String, List<Way>> ways) {
+        ways.forEach((test, each) -> {
+            if (known.tests.keySet().stream().noneMatch(id -> id.value().equals(test))) {
+                throw each.get(0).place().fault("test '" + test + "' is not in the catalogue; allowed: the id of a test");
+            }
+        });
     }
 
     private void requireKnownTests(ExaminationTest test) {

@@ -13,9 +13,22 @@ import lexicor.core.source.Place;
  * @param atMost     how many of a block's components count at most, by block; empty where all count
  * @param levels     bands of the count, together covering 0 to the highest count without gap or overlap
  * @param note       what to know of it; may be empty
+ * @param asCounted  how a school counts it that nobody has published figures for; empty where all count alike
  */
 public record Cluster(ClusterId id, String name, ConditionId condition, List<Component> components, Map<String, Integer> atMost,
-        List<Level> levels, String note) {
+        List<Level> levels, String note, Optional<AsCounted> asCounted) {
+
+    /**
+     * Another way of counting.
+     *
+     * @param school   the question and the choice under which it is counted so
+     * @param criteria what counts as positive then, by test
+     */
+    public record AsCounted(Conduct.SchoolChoice school, Map<TestId, CriterionId> criteria, String because) {
+        public AsCounted {
+            criteria = Map.copyOf(criteria);
+        }
+    }
 
     public Cluster {
         components = List.copyOf(components);
@@ -76,6 +89,11 @@ public record Cluster(ClusterId id, String name, ConditionId condition, List<Com
         public boolean covers(int count) {
             return count >= from && count <= to;
         }
+    }
+
+    /** The other way of counting, where these schools count so. */
+    public Optional<AsCounted> asCounted(Schools schools) {
+        return asCounted.filter(other -> schools.choice(other.school().question()).equals(other.school().choice()));
     }
 
     public boolean counts(TestId test) {

@@ -14,12 +14,15 @@ final class ClusterReader {
 
     private final Known known;
 
-    ClusterReader(Known known) {
+    private final SchoolReader schools;
+
+    ClusterReader(Known known, SchoolReader schools) {
         this.known = known;
+        this.schools = schools;
     }
 
     Cluster read(SourceNode node) {
-        node.allowing("id", "name", "condition", "components", "at-most", "levels", "note");
+        node.allowing("id", "name", "condition", "components", "at-most", "levels", "note", "as-counted");
         ConditionId condition = known.condition(node.child("condition"));
         Map<String, Integer> atMost = new LinkedHashMap<>();
         node.optionalChild("at-most").ifPresent(blocks -> blocks.fields().keySet().forEach(block -> atMost.put(block, blocks.whole(block, 1, 20))));
@@ -30,7 +33,19 @@ final class ClusterReader {
         }
         int most = atMost.isEmpty() ? components.size() : atMost.values().stream().mapToInt(Integer::intValue).sum();
         return new Cluster(Known.named(node, "id", ClusterId::of), node.text("name"), condition, components, atMost,
-                levels(node, most), node.text("note", ""));
+                levels(node, most), node.text("note", ""), node.optionalChild("as-counted").map(other -> asCounted(other, condition)));
+    }
+
+    private Cluster.AsCounted asCounted(SourceNode node, ConditionId condition) {
+        node.allowing("school", "criteria", "because");
+        SourceNode school = node.child("school").allowing("question", "is");
+        Map<TestId, CriterionId> criteria = new LinkedHashMap<>();
+        SourceNode given = node.child("criteria");
+        given.fields().forEach((test, criterion) -> {
+            TestId id = known.test(given.keyNode(test));
+            criteria.put(id, known.criterion(criterion, id, condition));
+        });
+        return new Cluster.AsCounted(schools.choice(school.child("question"), school.child("is")), criteria, node.text("because"));
     }
 
     private Cluster.Component component(SourceNode node, ConditionId condition, Map<String, Integer> blocks) {

@@ -14,12 +14,13 @@ import java.util.Set;
  * @param windows    joint angles that the card asks for
  * @param after      findings without which the test makes no sense
  * @param onlyWhere  schools that do it, by question; empty where all do
- * @param variants   other ways of doing it
+ * @param variants   the ways that schools ask for
+ * @param ways       ways of doing it that can be chosen at the bench, the usual one first; empty where there is one
  * @param stops      answers at which the hands stop
  * @param reach      how far it takes the arm; empty where its figure says so, or nobody needs to know
  */
 public record Conduct(List<String> structures, List<String> equipment, Optional<Hold> hold, List<AngleWindow> windows, List<After> after,
-        Map<String, String> onlyWhere, List<Variant> variants, List<Stop> stops, Optional<Reach> reach) {
+        Map<String, String> onlyWhere, List<Variant> variants, List<Way> ways, List<Stop> stops, Optional<Reach> reach) {
 
     public Conduct {
         structures = List.copyOf(structures);
@@ -28,6 +29,7 @@ public record Conduct(List<String> structures, List<String> equipment, Optional<
         after = List.copyOf(after);
         onlyWhere = Map.copyOf(onlyWhere);
         variants = List.copyOf(variants);
+        ways = List.copyOf(ways);
         stops = List.copyOf(stops);
     }
 
@@ -44,14 +46,12 @@ public record Conduct(List<String> structures, List<String> equipment, Optional<
     }
 
     /**
-     * Another way of doing it.
+     * A way of doing it that a school asks for.
      *
-     * @param school   the question and the choice under which it is the way; empty where it is free
+     * @param school    the question and the choice under which it is the way
      * @param positions the positions it is confined to; empty where it is taken in all
-     * @param measured whether the accuracy figures of the test hold for it
      */
-    public record Variant(String value, String label, String differs, boolean measured, Optional<SchoolChoice> school, Optional<Hold> hold,
-            List<String> positions) {
+    public record Variant(String value, String label, String differs, SchoolChoice school, Optional<Hold> hold, List<String> positions) {
         public Variant {
             positions = List.copyOf(positions);
         }

@@ -12,9 +12,11 @@ import lexicor.core.source.SourceNode;
 final class ConductReader {
 
     private final SchoolReader schools;
+    private final Map<String, List<Way>> ways;
 
-    ConductReader(SchoolReader schools) {
+    ConductReader(SchoolReader schools, Map<String, List<Way>> ways) {
         this.schools = schools;
+        this.ways = ways;
     }
 
     Conduct read(SourceNode node, RuleReader rules) {
@@ -50,7 +52,7 @@ final class ConductReader {
                     stop.list("spares").stream().map(spared -> Known.named(spared, TestId::of)).collect(Collectors.toUnmodifiableSet()), position, rules.phrase(stop.child("because"))));
         }
         return new Conduct(node.texts("structures"), node.texts("equipment"), node.optionalChild("hold").map(ConductReader::hold), windows, after,
-                onlyWhere, node.list("variants").stream().map(this::variant).toList(), stops, node.optionalChild("reach").map(ConductReader::reach));
+                onlyWhere, node.list("variants").stream().map(this::variant).toList(), ways.getOrDefault(node.text("id"), List.of()), stops, node.optionalChild("reach").map(ConductReader::reach));
     }
 
     private static Conduct.Position position(SourceNode node) {
@@ -72,12 +74,9 @@ final class ConductReader {
     }
 
     private Conduct.Variant variant(SourceNode node) {
-        node.allowing("is", "label", "differs", "measured", "school", "hold", "positions");
-        Optional<Conduct.SchoolChoice> school = node.optionalChild("school").map(choice -> {
-            choice.allowing("question", "is");
-            return schools.choice(choice.child("question"), choice.child("is"));
-        });
-        return new Conduct.Variant(node.text("is"), node.text("label"), node.text("differs"), node.text("measured", "no").equals("yes"), school,
+        node.allowing("is", "label", "differs", "school", "hold", "positions");
+        SourceNode school = node.child("school").allowing("question", "is");
+        return new Conduct.Variant(node.text("is"), node.text("label"), node.text("differs"), schools.choice(school.child("question"), school.child("is")),
                 node.optionalChild("hold").map(ConductReader::hold), node.texts("positions"));
     }
 

@@ -3,10 +3,13 @@ package lexicor.core.catalogue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A hands-on test: its names, its card, what is recorded and how the response is read.
  *
+ * @param names         what the field calls it; {@code aliases} has those of them that are right
  * @param positions     the patient's positions, the usual one first
  * @param seconds       usual time for one side
  * @param provocation   0 (none) to 3 (likely to hurt or frighten)
@@ -21,7 +24,7 @@ import java.util.Optional;
  * @param hand          the figure of wrist and hand; empty where a figure would mislead
  * @param place         where it lies on a drawing; empty where it is no landmark
  */
-public record ExaminationTest(TestId id, String name, String shortName, List<String> aliases, String region, Stage stage, List<String> positions,
+public record ExaminationTest(TestId id, String name, String shortName, List<String> aliases, Names names, String region, Stage stage, List<String> positions,
         int seconds, int provocation, String review, CueCard card, Conduct conduct, List<PartDefinition> parts, List<String> wellSideParts,
         Map<String, String> nothing, List<Map<String, String>> usual, List<Criterion> criteria, List<Gate> gates, List<ConditionReading> reads, List<AlsoIn> alsoIn,
         Optional<Pose> pose, Optional<HandPose> hand, Optional<Place> place) {
@@ -54,7 +57,29 @@ public record ExaminationTest(TestId id, String name, String shortName, List<Str
 
     /** The way of doing it that the schools ask for; empty where it is the usual one. */
     public Optional<Conduct.Variant> variant(Schools schools) {
-        return conduct.variants().stream().filter(variant -> variant.school().filter(asked -> schools.choice(asked.question()).equals(asked.choice())).isPresent()).findFirst();
+        return conduct.variants().stream()
+                .filter(variant -> schools.choice(variant.school().question()).equals(variant.school().choice())).findFirst();
+    }
+
+    /** What a full range comes to, for the parts that can be judged by eye. */
+    public Map<String, Double> fullRanges() {
+        return parts.stream().filter(PartDefinition.Measure.class::isInstance).map(PartDefinition.Measure.class::cast).filter(measure -> measure.usual().isPresent())
+                .collect(Collectors.toUnmodifiableMap(PartDefinition.Measure::key, measure -> measure.usual().getAsDouble()));
+    }
+
+    /** A way that an attempt names; empty for the usual one. */
+    public Optional<Way> way(String variant) {
+        return conduct.ways().stream().skip(1).filter(way -> way.value().equals(variant)).findFirst();
+    }
+
+    /** What an attempt calls the way it was done, in words; empty for the usual one. */
+    public Optional<String> wayInWords(String variant) {
+        return way(variant).map(Way::label).or(() -> conduct.variants().stream().filter(each -> each.value().equals(variant)).findFirst().map(Conduct.Variant::label));
+    }
+
+    /** The names that an attempt may give to the way it was done. */
+    public List<String> variants() {
+        return Stream.of(Stream.of(Way.USUAL), conduct.ways().stream().map(Way::value), conduct.variants().stream().map(Conduct.Variant::value)).flatMap(each -> each).distinct().toList();
     }
 
     /** How far it takes the upper arm; empty where the content does not say. */

@@ -2,6 +2,7 @@ package lexicor.core.catalogue;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** What one part of a response can hold: a choice out of a closed list, or a measure within a range. */
 public sealed interface PartDefinition {
@@ -51,7 +52,23 @@ public sealed interface PartDefinition {
         }
     }
 
-    /** A measure part in {@code unit}, from {@code least} to {@code most}, entered in steps of {@code step}. */
-    record Measure(String key, String label, String unit, double least, double most, double step, Taken taken) implements PartDefinition {
+    /**
+     * A measure part in {@code unit}, from {@code least} to {@code most}, entered in steps of {@code step}.
+     *
+     * @param usual what a full range comes to by the textbooks; empty where it is not judged by eye. It is what "full" stands for
+     *              when a rule asks, and where an empty field starts; it is no measurement
+     */
+    record Measure(String key, String label, String unit, double least, double most, double step, OptionalDouble usual, Taken taken) implements PartDefinition {
+
+        public static final String FULL = "full";
+        public static final String AS_OTHER = "as-other";
+        public static final String SHORT = "short";
+
+        private static final List<Option> BY_EYE = List.of(new Option(FULL, "Full"), new Option(AS_OTHER, "As the other side"), new Option(SHORT, "Short"));
+
+        /** What can be said of it without measuring; none where it has to be measured. */
+        public List<Option> byEye() {
+            return usual.isPresent() ? BY_EYE : List.of();
+        }
     }
 }

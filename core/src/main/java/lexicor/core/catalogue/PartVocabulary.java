@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import lexicor.core.source.SourceNode;
 
 /** The parts that responses are made of, shared by all tests so that the same thing always has the same name. */
@@ -34,7 +35,7 @@ final class PartVocabulary {
         node.allowing("part", "label", "unit", "least", "most", "step");
         double least = node.number("least", -1000, 1000);
         double most = node.number("most", least, 10_000);
-        return new PartDefinition.Measure(key, node.text("label"), node.text("unit"), least, most, node.number("step", 0.01, most - least), PartDefinition.Taken.ONCE);
+        return new PartDefinition.Measure(key, node.text("label"), node.text("unit"), least, most, node.number("step", 0.01, most - least), OptionalDouble.empty(), PartDefinition.Taken.ONCE);
     }
 
     static List<PartDefinition.Option> options(List<SourceNode> nodes) {
@@ -48,7 +49,7 @@ final class PartVocabulary {
 
     /** The part a test asks for, narrowed to the options it names. */
     PartDefinition asked(SourceNode node) {
-        node.allowing("part", "options", "label", "positions", "repeats", "and-back");
+        node.allowing("part", "options", "label", "positions", "repeats", "and-back", "usual");
         PartDefinition part = parts.get(node.text("part"));
         if (part == null) {
             throw node.child("part").fault("part '" + node.text("part") + "' is not known; allowed: " + String.join(", ", parts.keySet()));
@@ -66,6 +67,7 @@ final class PartVocabulary {
             return new PartDefinition.Choice(choice.key(), label, choice.many(), options, taken);
         }
         PartDefinition.Measure measure = (PartDefinition.Measure) part;
-        return new PartDefinition.Measure(measure.key(), label, measure.unit(), measure.least(), measure.most(), measure.step(), taken);
+        OptionalDouble usual = node.has("usual") ? OptionalDouble.of(node.number("usual", measure.least(), measure.most())) : OptionalDouble.empty();
+        return new PartDefinition.Measure(measure.key(), label, measure.unit(), measure.least(), measure.most(), measure.step(), usual, taken);
     }
 }

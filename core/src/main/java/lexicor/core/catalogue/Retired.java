@@ -38,8 +38,8 @@ public record Retired(Map<TestId, ExaminationTest> tests, Map<ConditionId, Condi
      */
     public static ExaminationTest test(TestId id, String name, Optional<String> successor, List<PartDefinition> parts) {
         String marked = name + successor.map(now -> " (no longer in the library; now: " + now + ")").orElse(MARK);
-        Conduct conduct = new Conduct(List.of(), List.of(), Optional.empty(), List.of(), List.of(), Map.of(), List.of(), List.of(), Optional.empty());
-        return new ExaminationTest(id, marked, marked, List.of(), "", Stage.SPECIAL, List.of(""), 0, 0, "retired", new CueCard("", "", "", "", List.of(), ""), conduct, parts, List.of(), Map.of(),
+        Conduct conduct = new Conduct(List.of(), List.of(), Optional.empty(), List.of(), List.of(), Map.of(), List.of(), List.of(), List.of(), Optional.empty());
+        return new ExaminationTest(id, marked, marked, List.of(), Names.NONE, "", Stage.SPECIAL, List.of(""), 0, 0, "retired", new CueCard("", "", "", "", List.of(), ""), conduct, parts, List.of(), Map.of(),
                 List.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty());
     }
 

@@ -90,6 +90,9 @@ final class RuleReader {
     /** An answer to a part: an option of its list, or a number within its range. */
     String answer(SourceNode node, String key) {
         if (part(node, key) instanceof PartDefinition.Measure measure) {
+            if (measure.byEye().stream().anyMatch(option -> option.value().equals(node.asText()))) {
+                return node.asText();
+            }
             node.asNumber("'" + key + "'", measure.least(), measure.most());
             return node.asText();
         }

@@ -4,12 +4,17 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import lexicor.core.source.SourceNode;
 
 /** Reads the questions on which schools differ, and refuses answers that no school gives. */
 final class SchoolReader {
 
+    /** What depends on a school beside how tests are done, read and counted. */
+    private static final Set<String> DECIDED_ELSEWHERE = Set.of("weighing", "force");
+
     private final Map<String, Schools.Question> questions = new LinkedHashMap<>();
+    private final Map<String, SourceNode> unused = new LinkedHashMap<>();
 
     SchoolReader(List<Schools.Question> known) {
         known.forEach(question -> questions.put(question.id(), question));
@@ -17,7 +22,7 @@ final class SchoolReader {
 
     SchoolReader(SourceNode root) {
         for (SourceNode node : root.items()) {
-            node.allowing("id", "question", "usual", "choices");
+            node.allowing("id", "question", "usual", "choices", "decides");
             List<Schools.Choice> choices = new ArrayList<>();
             for (SourceNode choice : node.list("choices")) {
                 choice.allowing("is", "label");
@@ -27,6 +32,11 @@ final class SchoolReader {
             requireChoice(node.child("usual"), question);
             if (questions.put(question.id(), question) != null) {
                 throw node.fault("question '" + question.id() + "' stands here twice");
+            }
+            if (!node.has("decides")) {
+                unused.put(question.id(), node);
+            } else if (!DECIDED_ELSEWHERE.contains(node.text("decides"))) {
+                throw node.child("decides").fault("field 'decides' is '" + node.text("decides") + "'; allowed: force, weighing, or nothing where tests or sets depend on it");
             }
         }
     }
@@ -40,7 +50,15 @@ final class SchoolReader {
         if (question == null) {
             throw node.fault("question '" + node.asText() + "' is not known; allowed: " + String.join(", ", questions.keySet()));
         }
+        unused.remove(question.id());
         return question;
+    }
+
+    /** Refuses a question on which nothing depends. */
+    void requireUsed() {
+        unused.forEach((question, node) -> {
+            throw node.fault("nothing depends on question '" + question + "'; allowed: a question that a test or a set asks, or 'decides: weighing' or 'decides: force'");
+        });
     }
 
     Conduct.SchoolChoice choice(SourceNode question, SourceNode choice) {

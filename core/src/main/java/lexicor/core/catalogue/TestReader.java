@@ -5,9 +5,11 @@ import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import lexicor.core.source.SourceNode;
 
 /** Reads one test. Ticks for compensation, guarding and "not done" are added to every test in the same way. */
@@ -23,12 +25,14 @@ final class TestReader {
     private final Known known;
     private final SchoolReader schools;
     private final ConductReader conduct;
+    private final Map<String, Names> names;
 
-    TestReader(PartVocabulary vocabulary, Known known, SchoolReader schools) {
+    TestReader(PartVocabulary vocabulary, Known known, SchoolReader schools, Map<String, List<Way>> ways, Map<String, Names> names) {
+        this.names = names;
         this.vocabulary = vocabulary;
         this.known = known;
         this.schools = schools;
-        this.conduct = new ConductReader(schools);
+        this.conduct = new ConductReader(schools, ways);
     }
 
     ExaminationTest read(SourceNode node) {
@@ -60,9 +64,22 @@ final class TestReader {
             throw node.fault("field 'positions' is missing; allowed: at least one of the patient's positions");
         }
         return new ExaminationTest(Known.named(node, "id", TestId::of), node.text("name"), node.text("short", node.text("name")),
-                node.texts("aliases"), node.text("region"), node.oneOf("stage", Stage.class), positions, node.whole("seconds", 1, 600),
+                aliases(node), namesOf(node), node.text("region"), node.oneOf("stage", Stage.class), positions, node.whole("seconds", 1, 600),
                 node.whole("provocation", 0, 3), node.text("review", "drafted"), card, conduct.read(node, rules), parts, wellSide(node, parts),
                 nothing(node, parts, rules), usual(node, parts, rules), criteria, gates, reads, alsoIn, conduct.pose(node), conduct.hand(node), conduct.place(node));
+    }
+
+    private Names namesOf(SourceNode node) {
+        return names.getOrDefault(node.text("id"), Names.NONE);
+    }
+
+    /** The names it stands with in the content, and what else the field calls it. */
+    private List<String> aliases(SourceNode node) {
+        Map<String, String> aliases = new LinkedHashMap<>();
+        Names known = namesOf(node);
+        Stream.of(node.texts("aliases").stream(), known.usual().stream(), known.also().stream()).flatMap(each -> each)
+                .filter(name -> !name.equalsIgnoreCase(node.text("name"))).forEach(name -> aliases.putIfAbsent(name.toLowerCase(Locale.ROOT), name));
+        return List.copyOf(aliases.values());
     }
 
     private static Gate quality(String value, String because) {

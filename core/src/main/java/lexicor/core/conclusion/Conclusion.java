@@ -3,6 +3,7 @@ package lexicor.core.conclusion;
 import static lexicor.core.intake.ConclusionQuestions.ADVICE;
 import static lexicor.core.intake.ConclusionQuestions.AGAIN;
 import static lexicor.core.intake.ConclusionQuestions.CONFIDENCE;
+import static lexicor.core.intake.ConclusionQuestions.IN_WORDS;
 import static lexicor.core.intake.ConclusionQuestions.MARKERS;
 import static lexicor.core.intake.ConclusionQuestions.OPEN;
 import static lexicor.core.intake.ConclusionQuestions.OWN_STEPS;
@@ -23,6 +24,7 @@ import lexicor.core.intake.Told;
  * What the therapist concludes.
  *
  * @param working    the working diagnosis; empty where none is named
+ * @param inWords    the working diagnosis in the therapist's own words; may be empty
  * @param open       whether the therapist says that it is still open
  * @param rivals     what it could be instead, the likeliest first
  * @param confidence how sure, 0..1; empty where nobody said
@@ -33,7 +35,7 @@ import lexicor.core.intake.Told;
  * @param markers    tests to repeat at the next visit
  * @param again      the day of the next visit
  */
-public record Conclusion(Optional<ConditionId> working, boolean open, List<ConditionId> rivals, OptionalDouble confidence, String why, List<ConditionId> steps,
+public record Conclusion(Optional<ConditionId> working, String inWords, boolean open, List<ConditionId> rivals, OptionalDouble confidence, String why, List<ConditionId> steps,
         String ownSteps, String advice, List<TestId> markers, Optional<LocalDate> again) {
 
     public Conclusion {
@@ -46,7 +48,7 @@ public record Conclusion(Optional<ConditionId> working, boolean open, List<Condi
     public static Conclusion of(Told told) {
         Optional<String> named = told.values(WORKING).stream().findFirst();
         Optional<ConditionId> working = named.filter(value -> !value.equals(OPEN)).map(ConditionId::of);
-        return new Conclusion(working, named.filter(OPEN::equals).isPresent(),
+        return new Conclusion(working, words(told, IN_WORDS), named.filter(OPEN::equals).isPresent(),
                 conditions(told, RIVALS).stream().filter(rival -> !working.equals(Optional.of(rival))).toList(),
                 told.answer(CONFIDENCE).map(heard -> heard.answer().number()).orElse(OptionalDouble.empty()), words(told, WHY),
                 conditions(told, STEPS), words(told, OWN_STEPS), words(told, ADVICE), told.values(MARKERS).stream().map(TestId::of).toList(),
@@ -55,8 +57,13 @@ public record Conclusion(Optional<ConditionId> working, boolean open, List<Condi
 
     /** Whether anything of it was said. */
     public boolean begun() {
-        return working.isPresent() || open || !rivals.isEmpty() || confidence.isPresent() || !steps.isEmpty() || !ownSteps.isEmpty() || !advice.isEmpty() || !markers.isEmpty()
+        return named() || open || !rivals.isEmpty() || confidence.isPresent() || !steps.isEmpty() || !ownSteps.isEmpty() || !advice.isEmpty() || !markers.isEmpty()
                 || again.isPresent();
+    }
+
+    /** Whether a working diagnosis is named, in whichever way. */
+    public boolean named() {
+        return working.isPresent() || !inWords.isEmpty();
     }
 
     /** How sure, in a word that everybody takes alike; empty where nobody said. */

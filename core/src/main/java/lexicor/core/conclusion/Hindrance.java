@@ -48,7 +48,7 @@ public record Hindrance(Kind kind, String test, String what, String then) {
                         "Say at the bench why it was done all the same, or take it back."));
             }
         }
-        if (conclusion.working().isEmpty() && !conclusion.open()) {
+        if (!conclusion.named() && !conclusion.open()) {
             found.add(new Hindrance(Kind.NOT_CONCLUDED, "", "No working diagnosis", "Name one, or say that it is still open."));
         }
         return found;

@@ -16,6 +16,11 @@ public sealed interface Belief {
         return new OfCounts(counts.tp() + 0.5, counts.fn() + 0.5, counts.tn() + 0.5, counts.fp() + 0.5);
     }
 
+    /** The same for a test done in another way than was studied; what one study counted stays as it is. */
+    default Belief widened() {
+        return this;
+    }
+
     default double likelihoodRatioPositive() {
         return sensitivity() / (1 - specificity());
     }
@@ -47,12 +52,25 @@ public sealed interface Belief {
      *
      * @param all what is predicted for all criteria of the condition, whose uncertainty is shared
      * @param place of this criterion among them
+     * @param wider whether the test was done in another way than was studied, so that it may differ once more as clinics do
      */
-    record Expected(double sensitivity, double specificity, PredictedAccuracy all, int place) implements Belief {
+    record Expected(double sensitivity, double specificity, PredictedAccuracy all, int place, boolean wider) implements Belief {
 
         static Expected of(PredictedAccuracy all, int place) {
             PredictedAccuracy.Of one = all.at(place);
-            return new Expected(one.sensitivity(), one.specificity(), all, place);
+            return new Expected(one.sensitivity(), one.specificity(), all, place, false);
+        }
+
+        /** What is expected of the criterion by itself. */
+        public PredictedAccuracy.Of one() {
+            PredictedAccuracy.Of one = all.at(place);
+            return wider ? one.wider() : one;
+        }
+
+        @Override
+        public Belief widened() {
+            PredictedAccuracy.Of one = all.at(place).wider();
+            return new Expected(one.sensitivity(), one.specificity(), all, place, true);
         }
     }
 }

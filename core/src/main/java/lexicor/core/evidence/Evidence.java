@@ -17,6 +17,7 @@ import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Way;
 import lexicor.core.synthesis.PredictedAccuracy;
 import lexicor.core.synthesis.StudyRecord;
 import lexicor.core.synthesis.Synthesis;
@@ -196,6 +197,11 @@ public final class Evidence {
     /** Whether a record comes from those who proposed the test or derived the rule. */
     public boolean byInventors(RecordId id) {
         return record(id).originator() || ties.get(id) instanceof Tie.ToTest tie && tie.inventors();
+    }
+
+    /** What becomes of an answer about a condition when the test was done in a way. */
+    public Way.Effect effect(Way way, TestId test, ConditionId condition) {
+        return way.effect(way.covered().stream().map(RecordId::of).anyMatch(id -> ties.get(id) instanceof Tie.ToTest tie && tie.test().equals(test) && tie.condition().equals(condition)));
     }
 
     /** What a record speaks for. Never null. */

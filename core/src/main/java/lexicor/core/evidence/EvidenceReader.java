@@ -57,7 +57,14 @@ public final class EvidenceReader {
         reader.refuseUntied();
         reader.refuseLevelsWithoutRecord();
         reader.refuseIdleReadings();
+        reader.refuseWaysWithoutRecord();
         return new Evidence(Fingerprint.of(texts), catalogue, reader.records, reader.ties);
+    }
+
+    private void refuseWaysWithoutRecord() {
+        catalogue.tests().values().forEach(test -> test.conduct().ways().forEach(way -> way.covered().stream().filter(id -> !records.containsKey(RecordId.of(id))).findFirst().ifPresent(id -> {
+            throw way.place().fault("record '" + id + "' covers way '" + way.value() + "' of '" + test.id() + "' and is not in the ledger; allowed: the id of a record");
+        })));
     }
 
     private void tie(SourceNode node) {

@@ -1,5 +1,6 @@
 package lexicor.core.examination;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -7,17 +8,23 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Answers;
+import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.Schools;
 
 /**
  * The answers of one attempt, with the latest attempt on the other side to compare with.
  *
  * @param position the position asked about; empty for what was recorded in no particular one
+ * @param full     what a full range comes to, by part, for what was judged by eye
  */
-record RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools, String position) implements Answers {
+record RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools, String position, Map<String, Double> full) implements Answers {
 
     RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools) {
-        this(attempt, other, schools, "");
+        this(attempt, other, schools, Map.of());
+    }
+
+    RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools, Map<String, Double> full) {
+        this(attempt, other, schools, "", full);
     }
 
     @Override
@@ -37,11 +44,24 @@ record RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools
 
     @Override
     public Answers at(String asked) {
-        return new RecordedAnswers(attempt, other, schools, asked);
+        return new RecordedAnswers(attempt, other, schools, asked, full);
     }
 
     private OptionalDouble measure(Asked side, String part, int repeat) {
-        return parts(side, part, Part.Measured.class, measured -> measured.context().repeat() == repeat).mapToDouble(Part.Measured::value).findFirst();
+        OptionalDouble measured = parts(side, part, Part.Measured.class, each -> each.context().repeat() == repeat).mapToDouble(Part.Measured::value).findFirst();
+        return measured.isPresent() || repeat > 1 ? measured : byEye(side, part);
+    }
+
+    /** A range judged by eye: full, or the same as on the other side; without a number where it is short. */
+    private OptionalDouble byEye(Asked side, String part) {
+        Set<String> said = choices(side, part);
+        if (!full.containsKey(part) || said.isEmpty() || said.contains(PartDefinition.Measure.SHORT)) {
+            return OptionalDouble.empty();
+        }
+        Asked across = side == Asked.THIS ? Asked.OTHER : Asked.THIS;
+        OptionalDouble there = parts(across, part, Part.Measured.class, each -> each.context().repeat() == 1).mapToDouble(Part.Measured::value).findFirst();
+        boolean same = said.contains(PartDefinition.Measure.AS_OTHER);
+        return same && choices(across, part).contains(PartDefinition.Measure.SHORT) ? OptionalDouble.empty() : same && there.isPresent() ? there : OptionalDouble.of(full.get(part));
     }
 
     private <P extends Part> Stream<P> parts(Asked side, String key, Class<P> kind, Predicate<P> wanted) {

@@ -65,10 +65,13 @@ public final class ResponseCheck {
                         + choice.options().stream().map(PartDefinition.Option::value).toList()));
             }
         } else if (definition instanceof PartDefinition.Measure measure) {
+            if (part instanceof Part.Chosen chosen && measure.byEye().stream().anyMatch(option -> option.value().equals(chosen.choice()))) {
+                return;
+            }
             if (!(part instanceof Part.Measured measured) || !measured.unit().equals(measure.unit())
                     || !(measured.value() >= measure.least() && measured.value() <= measure.most())) {
                 faults.add(new Fault(index, "measure", "not a measure for '" + part.key() + "'; allowed: " + Math.round(measure.least()) + " to "
-                        + Math.round(measure.most()) + " " + measure.unit()));
+                        + Math.round(measure.most()) + " " + measure.unit() + (measure.byEye().isEmpty() ? "" : ", or " + measure.byEye().stream().map(PartDefinition.Option::value).toList())));
             }
         }
     }

@@ -59,7 +59,7 @@ public final class ResponseReader {
                         : read(tries, other, otherSide, condition, criterion));
             }
         }
-        return new TestReading(test.id(), contradicted || !tries.isEmpty(), readings);
+        return new TestReading(test.id(), contradicted || !tries.isEmpty(), readings, tries.isEmpty() ? Optional.empty() : test.way(tries.get(tries.size() - 1).variant()));
     }
 
     private Reading read(List<Attempt> tries, Optional<Attempt> other, OtherSide otherSide, ConditionReading condition, CriterionId criterionId) {
@@ -77,7 +77,7 @@ public final class ResponseReader {
     }
 
     private Reading read(Attempt attempt, Optional<Attempt> other, OtherSide otherSide, ConditionReading condition, Criterion criterion) {
-        Answers answers = new RecordedAnswers(attempt, other, schools);
+        Answers answers = new RecordedAnswers(attempt, other, schools, test.fullRanges());
         List<Gate> closed = Stream.of(test.gates(), criterion.gates(), condition.gates()).flatMap(List::stream)
                 .filter(gate -> gate.closed(answers)).toList();
         Optional<Gate> voidsAll = closed.stream().filter(gate -> gate.voids() == Gate.Voids.EVERYTHING).findFirst();
@@ -125,6 +125,9 @@ public final class ResponseReader {
             }
             if (part.key().equals(key) && part instanceof Part.Measured measured) {
                 return Math.round(measured.value()) + (measured.unit().equals("°") ? "" : " ") + measured.unit();
+            }
+            if (part.key().equals(key) && part instanceof Part.Chosen chosen && test.part(key).orElseThrow() instanceof PartDefinition.Measure measure) {
+                return measure.byEye().stream().filter(option -> option.value().equals(chosen.choice())).map(option -> option.label().toLowerCase()).findFirst().orElse(chosen.choice());
             }
             if (part.key().equals(key) && part instanceof Part.Chosen chosen
                     && test.part(key).orElseThrow() instanceof PartDefinition.Choice choice) {

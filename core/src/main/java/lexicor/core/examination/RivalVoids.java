@@ -84,7 +84,7 @@ public final class RivalVoids {
     /** The readings with what is explained by another finding no longer read for rivals. */
     public List<TestReading> apply(List<TestReading> readings) {
         List<Void> found = voids.stream().filter(each -> each.found(readings)).toList();
-        return found.isEmpty() ? readings : readings.stream().map(test -> new TestReading(test.test(), test.answered(), test.readings().stream().map(reading -> {
+        return found.isEmpty() ? readings : readings.stream().map(test -> test.with(test.readings().stream().map(reading -> {
             Reading read = reading;
             for (Void each : found) {
                 read = each.read(read);

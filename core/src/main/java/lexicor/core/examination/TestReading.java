@@ -1,19 +1,32 @@
 package lexicor.core.examination;
 
 import java.util.List;
+import java.util.Optional;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Way;
 
 /**
  * All readings of one test on the side in question.
  *
  * @param answered whether anything was recorded on that side
+ * @param way      how it was done last; empty where that was the usual way
  */
-public record TestReading(TestId test, boolean answered, List<Reading> readings) {
+public record TestReading(TestId test, boolean answered, List<Reading> readings, Optional<Way> way) {
 
     public TestReading {
         readings = List.copyOf(readings);
+    }
+
+    /** Readings of a test done the usual way. */
+    public TestReading(TestId test, boolean answered, List<Reading> readings) {
+        this(test, answered, readings, Optional.empty());
+    }
+
+    /** The same with other readings in their place. */
+    public TestReading with(List<Reading> others) {
+        return new TestReading(test, answered, others, way);
     }
 
     /** Whether nothing more is needed to read the response by every criterion. */

@@ -35,7 +35,7 @@ public record WholeAnswer(String label, List<Part> parts) {
         for (PartDefinition part : test.parts()) {
             String value = answers.get(part.key());
             if (value != null) {
-                contexts(part).forEach(context -> parts.add(part instanceof PartDefinition.Measure measure
+                contexts(part).forEach(context -> parts.add(part instanceof PartDefinition.Measure measure && measure.byEye().stream().noneMatch(option -> option.value().equals(value))
                         ? new Part.Measured(part.key(), Double.parseDouble(value), measure.unit(), context) : new Part.Chosen(part.key(), value, context)));
             }
         }

@@ -79,12 +79,12 @@ public final class AnswerCheck {
             case Pathways.FOLLOWED -> values(answer, pathways.of(region).stream().map(Pathway::id).toList(), false);
             case Pathways.ANSWER -> pathways.answersTo(region, answer.about()).map(allowed -> values(answer, allowed, false))
                     .orElseGet(() -> wrong("question", "'" + answer.about() + "' is no question of a pathway here"));
-            case ConclusionQuestions.WORKING -> values(answer, with(conditionsOf(region), ConclusionQuestions.OPEN), false);
-            case ConclusionQuestions.RIVALS, ConclusionQuestions.STEPS -> values(answer, conditionsOf(region), true);
+            case ConclusionQuestions.WORKING -> values(answer, with(conditions(), ConclusionQuestions.OPEN), false);
+            case ConclusionQuestions.RIVALS, ConclusionQuestions.STEPS -> values(answer, conditions(), true);
             case ConclusionQuestions.MARKERS -> values(answer, catalogue.tests().keySet().stream().map(test -> test.value()).toList(), true);
             case ConclusionQuestions.CONFIDENCE -> chance(answer);
             case ConclusionQuestions.AGAIN -> day(answer);
-            case ConclusionQuestions.WHY, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE -> reason(answer);
+            case ConclusionQuestions.IN_WORDS, ConclusionQuestions.WHY, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE -> reason(answer);
             default -> form.question(answer.question()).filter(question -> form.questionsOf(region).contains(question)).map(question -> question(region, question, answer))
                     .orElseGet(() -> unknown(region, answer));
         };
@@ -150,7 +150,7 @@ public final class AnswerCheck {
 
     private List<String> kinds(String region) {
         List<String> kinds = new ArrayList<>(List.of("zone", "pain-areas", "tingling-areas", IntakeFolder.RED_FLAGS, IntakeFolder.FACTS, "fact-date", "release", "override", "start",
-                "width", "school", ORDER, PLAN, BY_HAND, KEPT, POSITIONS, Pathways.FOLLOWED, Pathways.ANSWER, ConclusionQuestions.WORKING, ConclusionQuestions.RIVALS,
+                "width", "school", ORDER, PLAN, BY_HAND, KEPT, POSITIONS, Pathways.FOLLOWED, Pathways.ANSWER, ConclusionQuestions.WORKING, ConclusionQuestions.IN_WORDS, ConclusionQuestions.RIVALS,
                 ConclusionQuestions.CONFIDENCE, ConclusionQuestions.WHY, ConclusionQuestions.STEPS, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE, ConclusionQuestions.MARKERS, ConclusionQuestions.AGAIN));
         form.questionsOf(region).forEach(question -> kinds.add(question.id()));
         return kinds;
@@ -160,8 +160,8 @@ public final class AnswerCheck {
         return catalogue.locksAsked(region).stream().flatMap(lock -> lock.facts().stream()).map(fact -> fact.id()).toList();
     }
 
-    private List<String> conditionsOf(String region) {
-        return catalogue.routine(region).conditions().stream().map(condition -> condition.value()).toList();
+    private List<String> conditions() {
+        return catalogue.conditions().keySet().stream().map(condition -> condition.value()).toList();
     }
 
     private static List<String> withNone(List<String> values) {

@@ -5,8 +5,11 @@ import java.util.Set;
 /** The questions of the record by which a therapist concludes. */
 public final class ConclusionQuestions {
 
-    /** The working diagnosis: a condition of the region, or {@link #OPEN}. */
+    /** The working diagnosis: a condition of the catalogue, or {@link #OPEN}. */
     public static final String WORKING = "working";
+
+    /** The working diagnosis in the therapist's own words. */
+    public static final String IN_WORDS = "diagnosis-in-words";
 
     /** What stands for a conclusion that is still open. */
     public static final String OPEN = "open";
@@ -36,7 +39,7 @@ public final class ConclusionQuestions {
     public static final String AGAIN = "again-on";
 
     /** All of them. */
-    public static final Set<String> ALL = Set.of(WORKING, RIVALS, CONFIDENCE, WHY, STEPS, OWN_STEPS, ADVICE, MARKERS, AGAIN);
+    public static final Set<String> ALL = Set.of(WORKING, IN_WORDS, RIVALS, CONFIDENCE, WHY, STEPS, OWN_STEPS, ADVICE, MARKERS, AGAIN);
 
     private ConclusionQuestions() {
     }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
@@ -109,7 +110,7 @@ public record ContentWords(Map<String, String> words) {
                 String part = key.substring(prefix.length());
                 String unit = words.get(UNIT + test + "/" + part);
                 parts.add(unit == null ? new PartDefinition.Choice(part, label, true, options(test, part), PartDefinition.Taken.ONCE)
-                        : new PartDefinition.Measure(part, label, unit, -Double.MAX_VALUE, Double.MAX_VALUE, 1, PartDefinition.Taken.ONCE));
+                        : new PartDefinition.Measure(part, label, unit, -Double.MAX_VALUE, Double.MAX_VALUE, 1, OptionalDouble.empty(), PartDefinition.Taken.ONCE));
             }
         });
         parts.sort(java.util.Comparator.comparing(PartDefinition::key));

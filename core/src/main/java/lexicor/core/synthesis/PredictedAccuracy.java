@@ -40,6 +40,22 @@ public final class PredictedAccuracy {
     /** What is predicted for one criterion. */
     public record Of(Criterion criterion, double[] mean, double[][] posterior, double[][] predictive) {
 
+        /** The same where the clinic's way of doing the test may differ from the studied one as much as clinics differ from each other. */
+        public Of wider() {
+            double[][] more = new double[2][2];
+            for (int i = 0; i < 2; i++) {
+                for (int j = 0; j < 2; j++) {
+                    more[i][j] = predictive[i][j] + between(i, j);
+                }
+            }
+            return new Of(criterion, mean, posterior, more);
+        }
+
+        /** Covariance between clinics of sensitivity (0) and specificity (1), on the logit. */
+        public double between(int one, int other) {
+            return predictive[one][other] - posterior[one][other];
+        }
+
         /** The mean sensitivity over what a clinic may find. */
         public double sensitivity() {
             return LogitNormal.mean(mean[0], predictive[0][0]);

@@ -33,7 +33,7 @@ final class Draws {
     }
 
     private static double[] expected(RandomDataGenerator random, Belief.Expected expected, boolean positive, double[] values) {
-        PredictedAccuracy.Of one = expected.all().at(expected.place());
+        PredictedAccuracy.Of one = expected.one();
         double[][] covariance = one.predictive();
         double first = Math.sqrt(covariance[0][0]);
         double along = covariance[0][1] / first;

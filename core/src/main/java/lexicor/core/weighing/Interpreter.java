@@ -1,10 +1,12 @@
 package lexicor.core.weighing;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
@@ -39,17 +41,18 @@ public final class Interpreter {
      * condition stands in one at most.
      */
     public List<Statement> say(String region, Schools schools, TestReading test) {
-        return say(region, schools, test, condition -> Optional.empty());
+        return say(Set.copyOf(catalogue.routine(region).conditions()), schools, test, condition -> Optional.empty());
     }
 
     /** The same, where each sentence says what the test does beside everything else that was found. */
     public List<Statement> say(String region, Schools schools, TestReading test, Ranking ranking) {
-        return say(region, schools, test, condition -> ranking.standings().stream().filter(standing -> standing.condition().id().equals(condition)).findFirst()
+        Set<ConditionId> ranked = new HashSet<>(catalogue.routine(region).conditions());
+        ranking.standings().forEach(standing -> ranked.add(standing.condition().id()));
+        return say(ranked, schools, test, condition -> ranking.standings().stream().filter(standing -> standing.condition().id().equals(condition)).findFirst()
                 .flatMap(standing -> standing.part(test.test())));
     }
 
-    private List<Statement> say(String region, Schools schools, TestReading test, Function<ConditionId, Optional<LoadGroup.Member>> parts) {
-        List<ConditionId> ranked = catalogue.routine(region).conditions();
+    private List<Statement> say(Set<ConditionId> ranked, Schools schools, TestReading test, Function<ConditionId, Optional<LoadGroup.Member>> parts) {
         Map<Key, List<Condition>> grouped = new LinkedHashMap<>();
         for (ConditionReading reads : catalogue.test(test.test()).reads()) {
             if (!ranked.contains(reads.condition())) {

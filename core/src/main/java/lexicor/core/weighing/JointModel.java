@@ -111,7 +111,7 @@ final class JointModel {
 
     private Target figures(ConditionId condition, Belief belief) {
         if (belief instanceof Belief.Expected expected) {
-            PredictedAccuracy.Of one = expected.all().at(expected.place());
+            PredictedAccuracy.Of one = expected.one();
             Target.Variances variances = new Target.Variances(variance(one, 0), variance(one, 1));
             return new Target.Figures(condition.value(), LogOdds.chance(one.mean()[0]), LogOdds.chance(one.mean()[1]), Optional.empty(), Optional.empty(), Optional.empty(),
                     Optional.of(variances));

@@ -13,6 +13,7 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Way;
 import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.evidence.Evidence;
@@ -68,16 +69,26 @@ final class LoadBuilder {
         Optional<OwnEstimate> own = own(test.test(), condition.id());
         boolean positive = reading.result() == Reading.Result.POSITIVE;
         if (reading.definite() && inUse.isPresent()) {
-            loads.add(load(condition, List.of(test.test()), positive, reading.phrase(), inUse.get()));
+            loads.add(done(condition, test, load(condition, List.of(test.test()), positive, reading.phrase(), inUse.get())));
         } else if (reading.definite() && own.isPresent()) {
             Weight weight = new Weight.Ratio(positive ? own.get().ifPositive() : own.get().ifNegative(), Weight.Ratio.UNKNOWN_SD);
             loads.add(new Load(List.of(test.test()), positive, reading.phrase(), weight, Optional.empty(), Optional.empty(), "the clinic's own estimate, no study", false, false));
         } else if (reading.definite() && visit.assumptions().borrowing() && reads.by().contains(criterion) && (positive || !reads.absenceSaysNothing())) {
-            loads.add(borrowed(condition, test.test(), criterion, positive, reading.phrase()));
+            loads.add(done(condition, test, borrowed(condition, test.test(), criterion, positive, reading.phrase())));
         } else if (reading.result() != Reading.Result.NOT_YET_KNOWN) {
             String because = reading.definite() ? evidence.whyNotWeighed(test.test(), condition.id()) : "not interpretable: " + reading.phrase();
             unweighed.add(new Unweighed(test.test(), reading.result(), reading.phrase(), because));
         }
+    }
+
+    /** What a finding weighs when the test was done in a way that may change how often it is positive. */
+    private Load done(Condition condition, TestReading test, Load load) {
+        return test.way().filter(way -> evidence.effect(way, test.test(), condition.id()) == Way.Effect.WIDER).map(way -> {
+            Belief belief = ((Weight.Proportions) load.weight()).belief().widened();
+            String caution = (load.caution().isEmpty() ? "" : load.caution() + "; ") + "less certain, since " + way.reason();
+            return new Load(load.tests(), load.positive(), load.phrase(), new Weight.Proportions(belief, load.positive()), load.record(),
+                    Optional.of(frequencies(condition, belief, load.positive())), caution, load.worthless(), load.borrowed());
+        }).orElse(load);
     }
 
     private Optional<OwnEstimate> own(TestId test, ConditionId condition) {

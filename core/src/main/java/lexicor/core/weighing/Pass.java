@@ -10,6 +10,7 @@ import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
+import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Evidence;
@@ -99,8 +100,9 @@ final class Pass {
 
     private ClusterCount count(Cluster cluster) {
         ClusterCount count = ClusterCount.of(cluster, component -> result(cluster, component));
-        return cluster.components().stream().flatMap(component -> component.clue().stream()).filter(clue -> shifted(clue, cluster.condition())).findFirst()
-                .map(clue -> count.barred("“" + clue.label() + "” has moved the start already and is not counted twice")).orElse(count);
+        return cluster.asCounted(visit.schools()).map(Cluster.AsCounted::because)
+                .or(() -> cluster.components().stream().flatMap(component -> component.clue().stream()).filter(clue -> shifted(clue, cluster.condition())).findFirst()
+                        .map(clue -> "“" + clue.label() + "” has moved the start already and is not counted twice")).map(count::barred).orElse(count);
     }
 
     private boolean shifted(Pattern.Clue clue, ConditionId condition) {
@@ -117,8 +119,9 @@ final class Pass {
             Boolean holds = visit.clues().get(component.clue().get().id());
             return holds == null ? Reading.Result.NOT_YET_KNOWN : holds ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE;
         }
+        Map<TestId, CriterionId> other = cluster.asCounted(visit.schools()).map(Cluster.AsCounted::criteria).orElse(Map.of());
         List<Reading.Result> each = component.anyOf().stream().map(finding -> Optional.ofNullable(done.get(finding.test()))
-                .map(test -> test.reading(cluster.condition(), finding.criterion()).result()).orElse(Reading.Result.NOT_YET_KNOWN)).toList();
+                .map(test -> test.reading(cluster.condition(), other.getOrDefault(finding.test(), finding.criterion())).result()).orElse(Reading.Result.NOT_YET_KNOWN)).toList();
         for (Reading.Result first : new Reading.Result[] {Reading.Result.POSITIVE, Reading.Result.NOT_YET_KNOWN, Reading.Result.NOT_INTERPRETABLE}) {
             if (each.contains(first)) {
                 return first;
@@ -136,12 +139,13 @@ final class Pass {
         return visit.assumptions().link();
     }
 
-    /** Chance of a condition through the lens in force, and whether anything was weighed for it: all that a list needs. */
+    /** Chance of a condition, and whether the hands have found anything for it: all that a list needs. */
     Chance chance(Condition condition) {
         double now = joint().now(condition.id());
         double start = joint().start(condition.id());
+        boolean tested = seen.values().stream().flatMap(each -> each.combination().loads()).anyMatch(load -> !load.tests().isEmpty());
         boolean moved = Math.abs(Decibans.of(LogOdds.ofChance(now).value() - LogOdds.ofChance(start).value())) >= Standing.MOVES;
-        return new Chance(now, moved || !seen.get(condition).combination().isEmpty());
+        return new Chance(now, tested && (moved || seen.get(condition).combination().loads().anyMatch(load -> !load.tests().isEmpty())));
     }
 
     /** Whether a condition is unlikely by definition. */
@@ -150,7 +154,7 @@ final class Pass {
     }
 
     /** A chance, 0..1. */
-    record Chance(double now, boolean informed) {
+    record Chance(double now, boolean byHands) {
     }
 
     Standing standing(Condition condition) {

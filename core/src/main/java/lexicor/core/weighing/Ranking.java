@@ -42,9 +42,9 @@ public record Ranking(List<Standing> standings, List<ClusterCount> clusters, Map
                 .orElseThrow(() -> new IllegalArgumentException("condition '" + condition + "' is not ranked"));
     }
 
-    /** The condition that stands highest by what was weighed and is not set aside; empty where there is none. */
+    /** The condition that stands highest by what the hands have found and is not set aside; empty where there is none. */
     public Optional<Standing> first(Thresholds thresholds) {
-        return standings.stream().filter(standing -> standing.informed() && !standing.pattern().unlikely() && standing.now() >= thresholds.setAside()).findFirst();
+        return standings.stream().filter(standing -> standing.byHands() && !standing.pattern().unlikely() && standing.now() >= thresholds.setAside()).findFirst();
     }
 
     /** Share of plausible readings of the evidence in which one condition stands above another, 0..1; half of the ties. */

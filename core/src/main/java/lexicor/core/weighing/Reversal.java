@@ -46,7 +46,7 @@ public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> c
     }
 
     private static TestReading reversed(TestReading test) {
-        return new TestReading(test.test(), true, test.readings().stream().map(reading -> new Reading(reading.test(), reading.condition(), reading.criterion(),
+        return test.with(test.readings().stream().map(reading -> new Reading(reading.test(), reading.condition(), reading.criterion(),
                 switch (reading.result()) {
                     case POSITIVE -> Reading.Result.NEGATIVE;
                     case NEGATIVE -> Reading.Result.POSITIVE;

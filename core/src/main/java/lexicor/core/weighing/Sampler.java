@@ -82,7 +82,7 @@ final class Sampler {
      */
     double[] logits(Belief.Expected expected, boolean withCondition) {
         int row = 2 * expected.place() + (withCondition ? 0 : 1);
-        return store.draws(key("logits " + row, expected.all()), key -> {
+        return store.draws(key("logits " + row + (expected.wider() ? " wider" : ""), expected.all()), key -> {
             double[] factor = expected.all().factor(WeighingSettings.clinics(betweenStudies))[row];
             double[] values = new double[draws];
             Arrays.fill(values, expected.all().mean()[row]);
@@ -94,8 +94,29 @@ final class Sampler {
                     }
                 }
             }
+            if (expected.wider()) {
+                widen(expected, withCondition, values);
+            }
             return withCondition ? values : Arrays.stream(values).map(value -> -value).toArray();
         });
+    }
+
+    /** Adds what another way of doing the test may change: as much again as clinics differ, for this criterion alone. */
+    private void widen(Belief.Expected expected, boolean withCondition, double[] values) {
+        PredictedAccuracy.Of one = expected.all().at(expected.place());
+        double clinics = WeighingSettings.clinics(betweenStudies);
+        double first = Math.sqrt(clinics * one.between(0, 0));
+        double along = first == 0 ? 0 : clinics * one.between(0, 1) / first;
+        double rest = Math.sqrt(Math.max(0, clinics * one.between(1, 1) - along * along));
+        double[] shared = ofWay(one.criterion(), "sensitivity");
+        double[] own = ofWay(one.criterion(), "specificity");
+        for (int i = 0; i < draws; i++) {
+            values[i] += withCondition ? first * shared[i] : along * shared[i] + rest * own[i];
+        }
+    }
+
+    private double[] ofWay(StudyRecord.Criterion criterion, String side) {
+        return store.draws(key("way " + criterion.condition() + " " + criterion.test() + " " + criterion.criterion() + " " + side, "standard"), key -> normals(key.seed(), 0, 1));
     }
 
     private double[] normal(PredictedAccuracy all, int place) {

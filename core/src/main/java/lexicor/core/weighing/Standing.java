@@ -80,6 +80,12 @@ public record Standing(Condition condition, double before, double now, Range ran
         return !sum.groups().isEmpty() || sum.byWay().stream().anyMatch(each -> Math.abs(each.decibans()) >= MOVES);
     }
 
+    /** Whether a test was weighed, about itself or by way of another condition, and not only what was told. */
+    public boolean byHands() {
+        return loads().stream().anyMatch(load -> !load.tests().isEmpty())
+                || sum.byWay().stream().anyMatch(each -> !each.load().tests().isEmpty() && Math.abs(each.decibans()) >= MOVES);
+    }
+
     /** The likelihood ratio of everything weighed; 1 where nothing was. */
     public double likelihoodRatio() {
         return Math.pow(10, sum.decibans() / 10);

@@ -91,10 +91,10 @@ public final class Weighing {
     public record Leader(Condition condition, double now) {
     }
 
-    /** The informed condition that stands highest and is not set aside, without the work of everything else; empty where there is none. */
+    /** The condition that stands highest by what the hands have found and is not set aside, without the work of everything else; empty where there is none. */
     public Optional<Leader> leader(Visit visit, List<TestReading> tests) {
         Pass pass = new Pass(this, store, visit, tests, NO_DRAWS);
-        return ranked(visit).stream().filter(condition -> !pass.unlikely(condition)).flatMap(condition -> Stream.of(pass.chance(condition)).filter(chance -> chance.informed() && chance.now() >= visit.assumptions().thresholds().setAside())
+        return ranked(visit).stream().filter(condition -> !pass.unlikely(condition)).flatMap(condition -> Stream.of(pass.chance(condition)).filter(chance -> chance.byHands() && chance.now() >= visit.assumptions().thresholds().setAside())
                 .map(chance -> new Leader(condition, chance.now()))).max(Comparator.comparingDouble(Leader::now));
     }
 
@@ -104,8 +104,10 @@ public final class Weighing {
         return ranked(visit).stream().collect(Collectors.toMap(Condition::id, condition -> pass.chance(condition).now()));
     }
 
+    /** The region's conditions that have a start, then those of other regions that a test has brought in. */
     List<Condition> ranked(Visit visit) {
-        return catalogue.conditionsOf(visit.region()).stream().filter(condition -> visit.starts().containsKey(condition.id())).toList();
+        return Stream.concat(catalogue.conditionsOf(visit.region()).stream(), catalogue.conditions().values().stream()).distinct()
+                .filter(condition -> visit.starts().containsKey(condition.id())).toList();
     }
 
     /** The joint differential of what is seen, over the conditions ranked in a visit. */

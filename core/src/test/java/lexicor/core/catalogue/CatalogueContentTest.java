@@ -164,18 +164,4 @@ class CatalogueContentTest {
         assertThat(usual.with("wrist-flexion-hold", "thirty").choice("wrist-flexion-hold")).isEqualTo("thirty");
         assertThat(usual.choice("wrist-flexion-hold")).isEqualTo("sixty");
     }
-
-    @Test
-    void every_school_has_something_that_depends_on_it() {
-        Set<String> used = new HashSet<>();
-        tests().forEach(test -> {
-            used.addAll(test.conduct().onlyWhere().keySet());
-            test.conduct().variants().forEach(variant -> variant.school().ifPresent(choice -> used.add(choice.question())));
-            test.reads().forEach(reads -> reads.school().ifPresent(school -> used.add(school.question())));
-        });
-        used.add("force-of-three"); // how the tries of a gauge are told
-        used.add("adding-up"); // what the weighing does with the findings
-        used.add("subacromial-count"); // a way of counting the sets, not of doing a test
-        assertThat(used).containsExactlyInAnyOrderElementsOf(CATALOGUE.schools().stream().map(Schools.Question::id).toList());
-    }
 }

@@ -71,7 +71,18 @@ class CatalogueReaderTest {
             groups.yaml           | 'rho: 0.6'               | 'rho: 1'                  | field 'rho' is 1.0; allowed: 0.0 to 0.95
             groups.yaml           | 'learn: [cl-cuff-tear-3]' | 'learn: [cl-cuff-tear]'  | cluster 'cl-cuff-tear' is not known
             locks.yaml            | 'sh-release, sh-fulcrum, sh-hyperabduction' | 'sh-releas' | test 'sh-releas' is not known
+            schools.yaml          | 'decides: force'         | ''                        | nothing depends on question 'force-of-three'
+            schools.yaml          | 'decides: force'         | 'decides: mood'           | field 'decides' is 'mood'; allowed: force, weighing
+            clusters.yaml         | 'is: pain-too}'          | 'is: pain}'               | 'pain' is no answer to 'subacromial-count'
             schools.yaml          | 'usual: apprehension'    | 'usual: apprehensive'     | 'apprehensive' is no answer to 'positive-apprehension'
+            ways.csv              | 'sh-arc,scapular-plane'  | 'sh-ark,scapular-plane'  | test 'sh-ark' is not in the catalogue
+            ways.csv              | 'sh-arc,scapular-plane'  | 'sh-arc,active-abduction' | way 'active-abduction' of 'sh-arc' stands here twice
+            ways.csv              | 'sh-arc,scapular-plane'  | 'sh-arc,usual'           | way is 'usual'; allowed: small letters
+            ways.csv              | 'same: plane hardly'     | 'similar: plane hardly'  | else is 'similar: plane hardly moves the painful part'; allowed: same, wider or note
+            names.csv             | 'sh-neer,Neer,'          | 'sh-hawkins,Neer,'       | test 'sh-hawkins' stands here twice
+            names.csv             | 'test,usual,also'        | 'test,usually,also'      | the columns are [test, usually
+            tests/sh-neer.yaml    | 'short: Forward flexion' | 'short: Painful arc'     | short name 'Painful arc' is that of 'sh-arc' too
+            ways.csv              | 'test,way,label'         | 'test,way,name'          | the columns are [test, way, name
             shared-names.yaml     | 'name: crank test'       | 'name: cranks'            | 'cranks' explains
             thresholds.yaml       | 'least-bits: 0.01'       | 'least-bits: 2'           | field 'least-bits' is 2.0; allowed: 0.0 to 1.0
             thresholds.yaml       | 'act: 0.75'              | 'act: 0.2'                | field 'act' is 0.2; allowed: 0.25 to 0.999

@@ -109,12 +109,21 @@ class ConclusionTest {
 
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', textBlock = """
-            working | tfcc | 'tfcc' is not an answer
-            rivals  | tfcc | 'tfcc' is not an answer
+            working | tfc | 'tfc' is not an answer
+            rivals  | tfc | 'tfc' is not an answer
             markers | sh-nobody | 'sh-nobody' is not an answer
             """)
-    void what_the_region_does_not_rank_cannot_be_concluded(String question, String value, String message) {
+    void what_the_catalogue_does_not_have_cannot_be_concluded(String question, String value, String message) {
         assertThat(CHECK.fault("shoulder", Answer.of(question, value))).hasValueSatisfying(fault -> assertThat(fault.message()).contains(message));
+    }
+
+    @Test
+    void a_condition_of_another_region_and_words_of_ones_own_can_be_concluded() {
+        assertThat(CHECK.fault("shoulder", Answer.of("working", "tfcc"))).isEmpty();
+        Conclusion inWords = concluded(Answer.because("diagnosis-in-words", "Overuse after a move of house"));
+        assertThat(inWords.named()).isTrue();
+        assertThat(inWords.working()).isEmpty();
+        assertThat(inWords.begun()).isTrue();
     }
 
     @Test

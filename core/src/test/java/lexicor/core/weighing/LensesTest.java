@@ -12,6 +12,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.TestReading;
 import org.junit.jupiter.api.Test;
@@ -55,6 +56,26 @@ class LensesTest {
     void every_lens_agrees_where_there_is_but_one_finding() {
         Standing standing = WEIGHING.weigh(USUAL, List.of(answered("sh-paxinos", true)), 1).of(AC);
         assertThat(standing.lenses()).hasSize(3).extracting(LensResult::chance).as("the joint sum takes the middle of the figures, the others their mean").allSatisfy(chance -> assertThat(chance).isCloseTo(standing.now(), within(0.03)));
+    }
+
+    /** Hurting without weakness: a positive for those who count pain, with no figure that could weigh the set. */
+    @Test
+    void a_set_in_which_pain_counts_is_counted_so_and_weighs_nothing_as_a_set() {
+        Visit pain = USUAL.with(CATALOGUE.usualSchools().with("subacromial-count", "pain-too"));
+        lexicor.core.examination.TestReading sore = new lexicor.core.examination.ResponseReader(CATALOGUE.test(TestId.of("sh-er-resist")), CATALOGUE.usualSchools()).read(
+                lexicor.core.Responses.history(lexicor.core.Responses.attempt("sh-er-resist", lexicor.core.examination.Side.RIGHT, lexicor.core.Responses.chosen("pain", "familiar"),
+                        lexicor.core.Responses.chosen("strength", "full"))), lexicor.core.examination.Side.RIGHT);
+        List<TestReading> tests = List.of(answered("sh-arc", true), answered("sh-hawkins", true), sore);
+        ClusterCount usual = set(USUAL, tests);
+        ClusterCount counted = set(pain, tests);
+        assertThat(usual.positives()).hasSize(2);
+        assertThat(usual.barred()).isEmpty();
+        assertThat(counted.positives()).hasSize(3);
+        assertThat(counted.barred()).contains("nobody has measured");
+    }
+
+    private static ClusterCount set(Visit visit, List<TestReading> tests) {
+        return WEIGHING.weigh(visit, tests, 1).clusters().stream().filter(count -> count.cluster().id().value().equals("cl-subacromial-3")).findFirst().orElseThrow();
     }
 
     @ParameterizedTest

@@ -57,7 +57,8 @@ class Appraisal {
     Stage stage(ExaminationService.Recorded recorded) {
         Assessment here = assessments.of(recorded);
         OpenTests open = here.open();
-        List<TestReading> counted = here.readings().stream().filter(reading -> reading.answered() || open.offered(reading.test())).toList();
+        Set<TestId> planned = PlanDesk.planned(recorded);
+        List<TestReading> counted = here.readings().stream().filter(reading -> reading.answered() || open.offered(reading.test()) && (planned.isEmpty() || planned.contains(reading.test()))).toList();
         int total = counted.size();
         int done = (int) counted.stream().filter(reading -> reading.complete() || open.closed(reading.test())).count();
         boolean touched = here.readings().stream().anyMatch(TestReading::answered);
@@ -102,7 +103,7 @@ class Appraisal {
     /** The tests of the order and those done, then those beyond that are closed, wait for another, or are done in a school's way. */
     private List<WeighingJson.TestState> states(ExaminationService.Recorded recorded, Assessment here) {
         Set<TestId> known = here.readings().stream().map(TestReading::test).collect(Collectors.toSet());
-        Stream<WeighingJson.TestState> beyond = catalogue.beyondRoutine(recorded.row().region()).stream().filter(test -> !known.contains(test))
+        Stream<WeighingJson.TestState> beyond = catalogue.tests().keySet().stream().filter(test -> !known.contains(test))
                 .map(test -> states.of(new TestReading(test, false, List.of()), recorded, here))
                 .filter(state -> state.waits() != null || state.lock() != null || state.variant() != null);
         return Stream.concat(here.readings().stream().map(reading -> states.of(reading, recorded, here)), beyond).toList();

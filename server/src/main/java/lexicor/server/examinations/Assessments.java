@@ -11,6 +11,7 @@ import java.util.function.Supplier;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.History;
 import lexicor.core.examination.OtherSide;
 import lexicor.core.examination.ResponseReader;
@@ -23,6 +24,7 @@ import lexicor.core.safety.KnownSoFar;
 import lexicor.core.safety.SafetyRules;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Visit;
+import lexicor.core.weighing.WaysDone;
 import lexicor.core.weighing.Weighing;
 import org.springframework.stereotype.Component;
 import org.springframework.util.function.SingletonSupplier;
@@ -39,14 +41,16 @@ class Assessments {
     private final SafetyRules rules;
     private final VisitIntake intake;
     private final RivalVoids voids;
+    private final WaysDone ways;
     private final Cache<Asked, Assessment> known = Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(KEPT).build();
 
-    Assessments(Catalogue catalogue, Weighing weighing, SafetyRules rules, VisitIntake intake) {
+    Assessments(Catalogue catalogue, Evidence evidence, Weighing weighing, SafetyRules rules, VisitIntake intake) {
         this.catalogue = catalogue;
         this.weighing = weighing;
         this.rules = rules;
         this.intake = intake;
         this.voids = RivalVoids.shipped(catalogue);
+        this.ways = new WaysDone(evidence);
     }
 
     /** An examination up to a command, of somebody of whom the case says what it said in this version. */
@@ -80,6 +84,6 @@ class Assessments {
     private List<TestReading> readings(ExaminationRow row, History history, IntakeState told, Schools schools, OtherSide other) {
         Set<TestId> tests = new LinkedHashSet<>(catalogue.routine(row.region()).order(told.zones()));
         tests.addAll(history.tests());
-        return voids.apply(tests.stream().map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other)).toList());
+        return voids.apply(ways.apply(tests.stream().map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other)).toList()));
     }
 }

@@ -130,6 +130,10 @@ class CommandCheck {
                 faults.add(new FieldFault(field + ".parts[" + i + "]", "allowed: exactly one of choice, measure with unit, and text"));
             }
         }
+        List<String> variants = catalogue.test(TestId.of(attempt.testId())).variants();
+        if (!variants.contains(attempt.variant())) {
+            faults.add(new FieldFault(field + ".variant", "'" + attempt.variant() + "' is no way of doing '" + attempt.testId() + "'; allowed: " + String.join(", ", variants)));
+        }
         if (faults.isEmpty()) {
             ResponseCheck.faults(catalogue.test(TestId.of(attempt.testId())), attempt.toCore())
                     .forEach(fault -> faults.add(new FieldFault(field + ".parts[" + fault.index() + "]." + fault.field(), fault.message())));

@@ -25,7 +25,7 @@ public record CommandJson(@NotNull(message = "allowed: a UUID") UUID id,
         @NotNull(message = "allowed: RECORD, UNDO, MOVE, TELL") CommandKind kind,
         @NotBlank(message = "allowed: the id of a test") @Size(max = 60, message = "allowed: at most 60 characters") String standAt,
         @Schema(nullable = true) UUID undoes,
-        @NotNull(message = "allowed: a list of attempts") @Size(max = 20, message = "allowed: at most 20") List<@NotNull(message = "allowed: an attempt") @Valid AttemptJson> attempts,
+        @NotNull(message = "allowed: a list of attempts") @Size(max = 200, message = "allowed: at most 200") List<@NotNull(message = "allowed: an attempt") @Valid AttemptJson> attempts,
         @NotNull(message = "allowed: a list of answers") @Size(max = 60, message = "allowed: at most 60") List<@NotNull(message = "allowed: an answer") @Valid AnswerJson> answers,
         @Schema(nullable = true) Long number,
         @Schema(nullable = true) String author) {

@@ -63,7 +63,7 @@ class Conclusions {
         }
         List<String> lines = new ArrayList<>();
         String sure = conclusion.confidence().isEmpty() ? "" : ", " + conclusion.sureness() + " (" + Percent.of(conclusion.confidence().getAsDouble()) + " in 100 by the therapist)";
-        lines.add("- Working diagnosis: " + conclusion.working().map(working -> catalogue.condition(working).name()).orElse(conclusion.open() ? "still open" : "none named") + sure);
+        lines.add("- Working diagnosis: " + diagnosis(conclusion) + sure);
         if (!conclusion.rivals().isEmpty()) {
             lines.add("- It could also be: " + conclusion.rivals().stream().map(rival -> catalogue.condition(rival).name()).collect(Collectors.joining("; ")));
         }
@@ -82,6 +82,12 @@ class Conclusions {
                     + (conclusion.markers().isEmpty() ? "" : ": " + conclusion.markers().stream().map(test -> name(test).toLowerCase(Locale.UK)).collect(Collectors.joining(", "))));
         }
         return lines;
+    }
+
+    private String diagnosis(Conclusion conclusion) {
+        String words = Typed.oneLine(conclusion.inWords());
+        return conclusion.working().map(working -> catalogue.condition(working).name() + (words.isEmpty() ? "" : ": " + words))
+                .orElse(!words.isEmpty() ? words : conclusion.open() ? "still open" : "none named");
     }
 
     /** What stands in the way of signing; empty where nothing does. */

@@ -81,6 +81,7 @@ class FindingsNote {
         List<Routine.Together> sheets = catalogue.routine(recorded.row().region()).steps().stream().flatMap(step -> step.together().stream()).toList();
         List<Finding> found = new ArrayList<>();
         Set<TestId> written = new LinkedHashSet<>();
+        Set<TestId> planned = PlanDesk.planned(recorded);
         List<String> notDone = new ArrayList<>();
         for (TestReading reading : here.readings()) {
             ExaminationTest test = catalogue.test(reading.test());
@@ -92,9 +93,10 @@ class FindingsNote {
                             quiet.stream().map(id -> inSentence(catalogue.test(id).shortName())).collect(Collectors.joining(", ")), "", List.of(), true));
                 }
             } else if (recorded.history().attempts(test.id(), recorded.row().side()).isEmpty()) {
-                if (open.closed(test.id())) {
+                boolean wanted = planned.contains(test.id());
+                if (open.closed(test.id()) && (wanted || planned.isEmpty())) {
                     notDone.add(inSentence(test.shortName()) + " (" + inSentence(open.whyClosed(test.id()).get(0)) + ")");
-                } else if (open.offered(test.id())) {
+                } else if (wanted && open.offered(test.id())) {
                     notDone.add(inSentence(test.shortName()));
                 }
             } else {
@@ -121,9 +123,13 @@ class FindingsNote {
             says.add("Force " + Math.round(force.percent()) + "% of the " + word(side.other()) + " side, by the " + (force.counts() == ForceTries.Counts.BEST ? "best" : "mean") + " of the tries.");
         }
         interpreter.say(recorded.row().region(), schools, reading, ranking).stream().map(Statement::text).forEach(says::add);
-        return new Finding(test.name() + test.variant(schools).map(way -> " (" + inSentence(way.label()) + ")").orElse(""),
+        return new Finding(test.name() + test.names().usual().map(usual -> " (" + usual + ")").orElse("") + last(history, test, side).flatMap(attempt -> test.wayInWords(attempt.variant())).map(way -> ", done " + inSentence(way)).orElse(""),
                 history.attempts(test.id(), side).stream().map(attempt -> response(test, attempt)).collect(Collectors.joining("; repeated: ")),
                 history.attempts(test.id(), side.other()).stream().reduce((first, last) -> last).map(attempt -> response(test, attempt)).orElse(""), says, false);
+    }
+
+    private static Optional<Attempt> last(History history, ExaminationTest test, Side side) {
+        return history.attempts(test.id(), side).stream().reduce((first, last) -> last);
     }
 
     private String response(ExaminationTest test, Attempt attempt) {
@@ -161,6 +167,9 @@ class FindingsNote {
         if (part instanceof Part.Measured measured) {
             return inSentence(definition.label()) + " " + measure(measured);
         }
+        if (part instanceof Part.Chosen chosen && definition instanceof PartDefinition.Measure byEye) {
+            return inSentence(definition.label()) + " " + byEye.byEye().stream().filter(option -> option.value().equals(chosen.choice())).map(option -> inSentence(option.label())).findFirst().orElse(chosen.choice());
+        }
         if (part instanceof Part.Chosen chosen && definition instanceof PartDefinition.Choice choice) {
             String label = choice.option(chosen.choice()).map(PartDefinition.Option::label).orElse(chosen.choice()).toLowerCase(Locale.UK);
             return switch (definition.key()) {
@@ -168,10 +177,21 @@ class FindingsNote {
                 case "strength" -> chosen.choice().equals("full") ? "full strength" : label;
                 case "quality", "site", "press", "lift", "held", "lowering" -> label;
                 case "tender" -> chosen.choice().equals("none") ? label : "tender, " + label.replace("tender, ", "");
-                default -> inSentence(definition.label()) + " " + label;
+                default -> said(inSentence(definition.label()), label);
             };
         }
         return part instanceof Part.Said said ? Typed.oneLine(said.text()) : "";
+    }
+
+    /** A part and its answer as a colleague writes them: "no tingling", "tingling", "end point firm". */
+    private static String said(String part, String answer) {
+        if (answer.equals("none") || answer.equals("no")) {
+            return "no " + part;
+        }
+        if (answer.equals("yes") || answer.contains(part)) {
+            return answer.equals("yes") ? part : answer;
+        }
+        return part + " " + answer;
     }
 
     /** A phrase as it stands within a sentence. */

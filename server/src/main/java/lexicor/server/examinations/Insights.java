@@ -53,7 +53,7 @@ class Insights {
     InsightJson of(ExaminationService.Recorded recorded, String conditionId, Map<String, Double> chosen) {
         Assessment here = assessments.of(recorded);
         Visit usual = here.visit();
-        Condition condition = catalogue.conditionsOf(usual.region()).stream().filter(each -> each.id().value().equals(conditionId) && usual.starts().containsKey(each.id()))
+        Condition condition = usual.starts().keySet().stream().filter(each -> each.value().equals(conditionId)).map(catalogue::condition)
                 .findFirst().orElseThrow(() -> new NotFound("Condition '" + conditionId + "' is not ranked in this examination."));
         Visit visit = usual.with(assumptions(usual.assumptions(), chosen));
         List<TestReading> readings = here.readings();

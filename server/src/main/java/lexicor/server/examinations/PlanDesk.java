@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -113,6 +114,11 @@ class PlanDesk {
             return table.open().whyClosed(test).get(0);
         }
         return Optional.ofNullable(table.open().waits(test)).orElse("not a test of this region");
+    }
+
+    /** The tests of the plan that was taken; none where none was. */
+    static Set<TestId> planned(ExaminationService.Recorded recorded) {
+        return new LinkedHashSet<>(answered(Told.of(recorded.history().heard()), AnswerCheck.PLAN));
     }
 
     /** What results have changed for the plan that was taken; nothing where none was, and before there is any. */

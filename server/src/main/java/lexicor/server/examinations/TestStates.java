@@ -70,7 +70,7 @@ class TestStates {
             return null;
         }
         ForceTries.Counts counts = counts(schools);
-        OptionalDouble percent = involved.isPresent() && well.isPresent() ? involved.get().percentOf(well.get(), counts) : OptionalDouble.empty();
+        OptionalDouble percent = involved.isPresent() && well.isPresent() && clean(history, test.id(), side) && clean(history, test.id(), side.other()) ? involved.get().percentOf(well.get(), counts) : OptionalDouble.empty();
         return new WeighingJson.ForceJson(counts, involved.map(WeighingJson.TriesJson::of).orElse(null), well.map(WeighingJson.TriesJson::of).orElse(null),
                 percent.isPresent() ? percent.getAsDouble() : null);
     }
@@ -78,6 +78,12 @@ class TestStates {
     /** Which of several tries counts by these schools. */
     static ForceTries.Counts counts(Schools schools) {
         return schools.choice(FORCE_SCHOOL).equals("mean") ? ForceTries.Counts.MEAN : ForceTries.Counts.BEST;
+    }
+
+    /** Whether nothing was seen that takes up the push, so that the force is that of the muscle. */
+    private static boolean clean(History history, TestId test, Side side) {
+        List<Attempt> attempts = history.attempts(test, side);
+        return attempts.get(attempts.size() - 1).choices("quality").isEmpty();
     }
 
     private static Optional<ForceTries> tries(History history, TestId test, Side side) {

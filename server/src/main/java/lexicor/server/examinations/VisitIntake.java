@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
@@ -64,13 +65,16 @@ class VisitIntake {
         return state.schools(settings.at(row.settingsRevision()).schools());
     }
 
-    /** The start of every condition of the region's zones, given what was found since. */
+    /** The start of every condition of the region's zones, and of those that a test of another region has brought in, given what was found since. */
     List<StartingOdds.Start> starts(ExaminationRow row, IntakeState state, List<TestReading> readings) {
-        List<Condition> conditions = form.zonesOf(row.region()).stream().flatMap(zone -> zone.conditions().stream()).distinct().map(catalogue::condition).toList();
+        Set<ConditionId> own = form.zonesOf(row.region()).stream().flatMap(zone -> zone.conditions().stream()).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<ConditionId> full = new LinkedHashSet<>(state.inZone());
+        readings.stream().filter(TestReading::answered).flatMap(reading -> catalogue.broughtInto(row.region(), reading.test()).stream()).filter(own::add).forEach(full::add);
+        List<Condition> conditions = own.stream().map(catalogue::condition).toList();
         Map<ConditionId, Double> estimates = settings.at(row.settingsRevision()).estimates(conditions, row.setting());
         Schools schools = schools(row, state);
         Map<ConditionId, Set<String>> repeated = RepeatedClues.of(form.story(), estimates.keySet(), readings, reading -> evidence.inUse(reading.test(), reading.condition(), schools).isPresent());
-        return odds.of(conditions, new StartingOdds.Story(estimates, state.inZone(), state.story(), state.cluesThatHold(), repeated, state.own()));
+        return odds.of(conditions, new StartingOdds.Story(estimates, full, state.story(), state.cluesThatHold(), repeated, state.own()));
     }
 
     /** What the visit brings to the weighing. */

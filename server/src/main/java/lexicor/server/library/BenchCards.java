@@ -1,5 +1,8 @@
 package lexicor.server.library;
 
+import static lexicor.server.library.OrNull.orNull;
+
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
@@ -32,12 +35,14 @@ class BenchCards {
         this.stops = new StopRules(catalogue);
     }
 
-    /** A region's routine with the cards of its tests, and of those that can be done beyond it. */
+    /** A region's routine with the cards of its tests, of those that can be done beyond it, then of all others. */
     RegionJson region(String region) {
         Routine routine = catalogue.routine(region);
         return new RegionJson(region, catalogue.revision(), catalogue.effort().changePosition(), ids(routine.first()), routine.steps().stream().map(BenchCards::step).toList(),
                 pathways.of(region).stream().map(pathway -> new RegionJson.PathwayJson(pathway.id(), pathway.name(), pathway.steps().stream().map(this::pathwayStep).toList())).toList(),
-                Stream.concat(routine.order().stream(), catalogue.beyondRoutine(region).stream()).map(catalogue::test).map(this::test).toList());
+                Stream.of(routine.order(), catalogue.beyondRoutine(region), catalogue.tests().keySet()).flatMap(Collection::stream).distinct().map(catalogue::test).map(this::test).toList(),
+                catalogue.sharedNames().stream().map(name -> new RegionJson.SharedJson(name.name(), name.meant().stream().map(meant -> new RegionJson.OptionJson(meant.test().value(), meant.how())).toList())).toList(),
+                catalogue.conditions().values().stream().map(condition -> new RegionJson.OptionJson(condition.id().value(), condition.name())).toList());
     }
 
     private RegionJson.PathwayStepJson pathwayStep(Step step) {
@@ -66,11 +71,12 @@ class BenchCards {
         CueCard card = test.card();
         Conduct conduct = test.conduct();
         List<RegionJson.OptionJson> watch = card.watch().stream().map(item -> new RegionJson.OptionJson(item.value(), item.label())).toList();
-        return new RegionJson.TestJson(test.id().value(), test.name(), test.shortName(), test.aliases(), test.stage().name().toLowerCase(Locale.ROOT), test.position(),
+        return new RegionJson.TestJson(test.id().value(), test.name(), test.shortName(), test.names().usual().orElse(null), test.aliases(), test.names().misspelt(), test.region(), test.stage().name().toLowerCase(Locale.ROOT), test.position(),
                 test.seconds(), test.provocation(), test.review(), new RegionJson.CardJson(card.patient(), card.you(), card.movement(), card.ask(), watch, card.stop()),
                 test.parts().stream().map(part -> part(test, part)).toList(), test.wellSideParts(), given(WholeAnswer.nothing(test)),
                 WholeAnswer.usual(test).stream().map(answer -> new RegionJson.UsualJson(answer.label(), given(answer))).toList(),
                 !conduct.after().isEmpty() || !conduct.onlyWhere().isEmpty(),
+                conduct.ways().stream().map(way -> new RegionJson.DoneWayJson(way.value(), way.label(), way.differs(), way.capture(), way.effect(!way.covered().isEmpty()), way.because())).toList(),
                 conduct.stops().stream().map(stop -> new RegionJson.StopJson(stop.part(), List.copyOf(stop.values()), stop.because(),
                         stops.closes(test, stop).stream().map(TestId::value).sorted().toList())).toList(),
                 conduct.windows().stream().map(BenchCards::angle).toList(), conduct.equipment(), conduct.hold().map(BenchCards::hold).orElse(null),
@@ -103,11 +109,12 @@ class BenchCards {
         List<RegionJson.OptionJson> positions = part.taken().positions().stream().map(position -> new RegionJson.OptionJson(position, words(position))).toList();
         if (part instanceof PartDefinition.Choice choice) {
             return new RegionJson.PartJson(choice.key(), choice.label(), choice.many(),
-                    choice.options().stream().map(option -> new RegionJson.OptionJson(option.value(), option.label())).toList(), null, null, null, null, List.of(),
+                    choice.options().stream().map(option -> new RegionJson.OptionJson(option.value(), option.label())).toList(), null, null, null, null, null, List.of(), List.of(),
                     positions, part.taken().repeats(), part.taken().andBack());
         }
         PartDefinition.Measure measure = (PartDefinition.Measure) part;
-        return new RegionJson.PartJson(measure.key(), measure.label(), false, List.of(), measure.unit(), measure.least(), measure.most(), measure.step(),
+        return new RegionJson.PartJson(measure.key(), measure.label(), false, List.of(), measure.unit(), measure.least(), measure.most(), measure.step(), orNull(measure.usual()),
+                measure.byEye().stream().map(option -> new RegionJson.OptionJson(option.value(), option.label())).toList(),
                 test.positiveWindows(measure.key()).stream().map(window -> new RegionJson.WindowJson(window.from(), window.to())).toList(),
                 positions, part.taken().repeats(), part.taken().andBack());
     }

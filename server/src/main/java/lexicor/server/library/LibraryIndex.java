@@ -51,7 +51,7 @@ class LibraryIndex {
     private LibraryJson.TestLine test(ExaminationTest test) {
         List<String> weighedFor = test.reads().stream().filter(reads -> evidence.inUse(test.id(), reads.condition()).isPresent())
                 .map(reads -> reads.condition().value()).toList();
-        return new LibraryJson.TestLine(test.id().value(), test.name(), test.shortName(), test.aliases(), test.region(), test.stage().title(), test.positions(),
+        return new LibraryJson.TestLine(test.id().value(), test.name(), test.shortName(), test.names().usual().orElse(null), test.aliases(), test.names().misspelt(), test.region(), test.stage().title(), test.positions(),
                 test.conduct().structures(), test.seconds(), test.provocation(), test.review(),
                 test.reads().stream().map(ConditionReading::condition).map(condition -> condition.value()).toList(), weighedFor);
     }

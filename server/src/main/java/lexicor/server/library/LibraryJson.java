@@ -13,7 +13,7 @@ public record LibraryJson(String revision, List<String> stages, List<TestLine> t
      * @param weighedFor conditions for which a record weighs it
      * @param conditions every condition that it speaks about
      */
-    public record TestLine(String id, String name, String shortName, List<String> aliases, String region, String stage, List<String> positions,
+    public record TestLine(String id, String name, String shortName, @Schema(nullable = true) String usualName, List<String> aliases, List<String> misspelt, String region, String stage, List<String> positions,
             List<String> structures, int seconds, int provocation, String review, List<String> conditions, List<String> weighedFor) {
     }
 

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import lexicor.core.catalogue.HandPose;
 import lexicor.core.catalogue.Place;
+import lexicor.core.catalogue.Way;
 
 /**
  * All that the bench needs to know of a region, so that it can work through a lost connection.
@@ -11,8 +12,15 @@ import lexicor.core.catalogue.Place;
  * @param changeSeconds what it takes a patient to change position
  * @param first         tests asked for once before anything is provoked
  * @param pathways      ways through a complaint
+ * @param tests         those of the region first, then all others
+ * @param conditions    every condition that a conclusion may name
  */
-public record RegionJson(String region, String revision, double changeSeconds, List<String> first, List<StepJson> steps, List<PathwayJson> pathways, List<TestJson> tests) {
+public record RegionJson(String region, String revision, double changeSeconds, List<String> first, List<StepJson> steps, List<PathwayJson> pathways, List<TestJson> tests,
+        List<SharedJson> sharedNames, List<OptionJson> conditions) {
+
+    /** A name that several tests go by, each with how it differs. */
+    public record SharedJson(String name, List<OptionJson> meant) {
+    }
 
     /** Tests done in one position, under a name; {@code together} names those recorded on one sheet. */
     public record StepJson(String name, String position, List<String> testIds, List<TogetherJson> together) {
@@ -25,18 +33,25 @@ public record RegionJson(String region, String revision, double changeSeconds, L
     /**
      * A test with its card and what is recorded.
      *
+     * @param usualName what the field calls it; absent where that is its name
+     * @param misspelt how its names are misspelt, for searching
      * @param nothing what "Nothing" stands for; empty where the test has no such answer
      * @param usual   answers given with one tap, the commonest first
      * @param follows whether it makes sense only after another, or only for a school: it is offered once the server says so
+     * @param ways    ways of doing it, the usual one first; empty where there is one
      * @param stops   answers that stop the hands, with the tests they close
      * @param pose    absent where a figure would mislead
      * @param hand    the figure of wrist and hand; absent where a figure would mislead
      * @param place   where it lies on a drawing; absent where it is no landmark
      */
-    public record TestJson(String id, String name, String shortName, List<String> aliases, String stage, String position, int seconds, int provocation,
+    public record TestJson(String id, String name, String shortName, @Schema(nullable = true) String usualName, List<String> aliases, List<String> misspelt, String region, String stage, String position, int seconds, int provocation,
             String review, CardJson card, List<PartJson> parts, List<String> wellSideParts, List<GivenJson> nothing, List<UsualJson> usual,
-            boolean follows, List<StopJson> stops, List<TestSheetJson.AngleJson> angles, List<String> equipment,
+            boolean follows, List<DoneWayJson> ways, List<StopJson> stops, List<TestSheetJson.AngleJson> angles, List<String> equipment,
             @Schema(nullable = true) TestSheetJson.HoldJson hold, @Schema(nullable = true) TestSheetJson.PoseJson pose, @Schema(nullable = true) HandPoseJson hand, @Schema(nullable = true) PlaceJson place) {
+    }
+
+    /** A way of doing a test; {@code effect} is what becomes of an answer that no record covers, for {@code because}. */
+    public record DoneWayJson(String value, String label, String differs, String capture, Way.Effect effect, String because) {
     }
 
     /** A pathway; the first step is where it starts. */
@@ -96,6 +111,8 @@ public record RegionJson(String region, String revision, double changeSeconds, L
     /**
      * A part: with options a choice, otherwise a measure with unit, limits and step.
      *
+     * @param usual     for a measure, what a full range comes to; absent where it is not judged by eye
+     * @param byEye     for a measure, what can be said of it without measuring
      * @param windows   for a measure, where it makes some criterion positive
      * @param positions it is taken in; empty where there is but one
      * @param repeats   how many goes are recorded
@@ -103,8 +120,8 @@ public record RegionJson(String region, String revision, double changeSeconds, L
      */
     @Schema(name = "PartDefinitionJson")
     public record PartJson(String key, String label, boolean many, List<OptionJson> options, @Schema(nullable = true) String unit,
-            @Schema(nullable = true) Double least, @Schema(nullable = true) Double most, @Schema(nullable = true) Double step,
-            List<WindowJson> windows, List<OptionJson> positions, int repeats, boolean andBack) {
+            @Schema(nullable = true) Double least, @Schema(nullable = true) Double most, @Schema(nullable = true) Double step, @Schema(nullable = true) Double usual,
+            List<OptionJson> byEye, List<WindowJson> windows, List<OptionJson> positions, int repeats, boolean andBack) {
     }
 
     /** From and to, both ends included, in the unit of the measure. */

@@ -23,8 +23,8 @@ public record TestSheetJson(RegionJson.TestJson test, String stage, List<String>
     public record AfterJson(String testId, String testName, String finding, String because) {
     }
 
-    /** Another way of doing it; {@code school} is empty where it is free. */
-    public record VariantJson(String label, String differs, boolean measured, String school) {
+    /** A way of doing it, what becomes of its answers, and the school that asks for it; {@code school} is empty where none does. */
+    public record VariantJson(String label, String differs, String figures, String school) {
     }
 
     /** A reason not to do it, or only lightly. */

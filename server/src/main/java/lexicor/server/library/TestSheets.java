@@ -4,7 +4,10 @@ import static lexicor.server.library.OrNull.orNull;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Conduct;
@@ -20,6 +23,7 @@ import lexicor.core.catalogue.RuleWords;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Way;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.evidence.RecordId;
@@ -52,7 +56,7 @@ class TestSheets {
         return new TestSheetJson(cards.test(test), test.stage().title(), test.positions(), conduct.structures(), conduct.equipment(),
                 conduct.hold().map(BenchCards::hold).orElse(null), conduct.windows().stream().map(BenchCards::angle).toList(),
                 conduct.after().stream().map(this::after).toList(), conduct.onlyWhere().entrySet().stream().map(where -> school(where.getKey(), where.getValue())).toList(),
-                conduct.variants().stream().map(this::variant).toList(), conduct.stops().stream().map(Conduct.Stop::because).toList(),
+                conduct.ways().stream().map(way -> variant(conduct, way)).toList(), conduct.stops().stream().map(Conduct.Stop::because).toList(),
                 catalogue.locksOf(test.id()).stream().map(lock -> new TestSheetJson.LockJson(lock.when(), lock.because())).toList(), sharedNames(test),
                 criteria(test), test.reads().stream().map(reads -> reading(test, reads, records)).toList(),
                 test.alsoIn().stream().map(also -> new TestSheetJson.NoteJson(also.condition().value(), catalogue.condition(also.condition()).name(), also.because())).toList(),
@@ -69,9 +73,21 @@ class TestSheets {
         return new TestSheetJson.AfterJson(test.id().value(), test.name(), after.positive() ? words(test).counts(criterion) : words(test).clear(criterion), after.because());
     }
 
-    private TestSheetJson.VariantJson variant(Conduct.Variant variant) {
-        return new TestSheetJson.VariantJson(variant.label(), variant.differs(), variant.measured(),
-                variant.school().map(choice -> school(choice.question(), choice.choice())).orElse(""));
+    private TestSheetJson.VariantJson variant(Conduct conduct, Way way) {
+        String school = conduct.variants().stream().filter(variant -> variant.value().equals(way.value())).findFirst()
+                .map(variant -> school(variant.school().question(), variant.school().choice())).orElse("");
+        return new TestSheetJson.VariantJson(way.label(), way.differs(), way == conduct.ways().get(0) ? "The usual way" : figures(way), school);
+    }
+
+    private static String figures(Way way) {
+        String studied = way.covered().isEmpty() ? "" : "Studied this way: " + String.join(", ", way.covered().stream().sorted().toList());
+        String other = way.other().map(effect -> switch (effect) {
+            case SAME -> "weighed as usual: ";
+            case WIDER -> "weighed with more room: ";
+            case NOTED -> "noted, not weighed: ";
+        } + way.because()).orElse("");
+        String said = Stream.of(studied, other).filter(each -> !each.isEmpty()).collect(Collectors.joining("; otherwise "));
+        return said.substring(0, 1).toUpperCase(Locale.UK) + said.substring(1);
     }
 
     private String school(String question, String choice) {

@@ -50,6 +50,7 @@ class SettingNames {
     /** Settings that are one of a list. */
     enum Listed {
         SIDE_OF_REACH("side-of-reach", "Side of the screen within reach", "right", List.of("right", "left")),
+        TEST_NAMES("test-names", "Tests are called first by", "what is done", List.of("what is done", "the usual name")),
         FORCE_UNIT("force-unit", "Unit of force", "newtons", List.of("newtons", "kilograms")),
         OWN_ESTIMATES("own-estimates", "Weigh the clinic's own estimates", "no", List.of("no", "yes")),
         UNMEASURED("unmeasured-findings", "Findings that nobody has measured", "weighed", List.of("weighed", "noted")),

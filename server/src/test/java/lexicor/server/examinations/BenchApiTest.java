@@ -79,7 +79,9 @@ class BenchApiTest extends AtTheBench {
         send(id, visit.record("sh-look", "hollow=none", "contour=even"));
         send(id, visit.record("sh-wall-push", "winging=none"));
         send(id, visit.record("sh-rhythm", "rhythm=even", "winging=none"));
-        assertThat(note(id)).contains("- Look: nothing found (inspection, wall push-up, shoulder-blade rhythm)").contains("- Not done: ").doesNotContain("relocation");
+        assertThat(note(id)).contains("- Look: nothing found (inspection, wall push-up, shoulder-blade rhythm)").as("nothing was planned").doesNotContain("Not done");
+        send(id, visit.tell(Answer.of("plan", "sh-look", "sh-arc", "sh-neer")), visit.record("sh-arc", "quality=skipped"));
+        assertThat(note(id)).contains("- Painful arc, right: left out", "- Not done: forward flexion").doesNotContain("relocation", "resisted ext. rotation");
     }
 
     @Test

@@ -65,8 +65,8 @@ class ConclusionApiTest extends AtTheBench {
     }
 
     @Test
-    void a_condition_of_another_region_and_certainty_are_refused_by_name() {
-        JsonNode fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.of("working", "tfcc"))), null), 400);
+    void a_condition_that_nobody_knows_and_certainty_are_refused_by_name() {
+        JsonNode fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.of("working", "tfc"))), null), 400);
         assertThat(fault.get("field").asString()).isEqualTo("commands[0].answers[0].values");
         fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.number("confidence", 1))), null), 400);
         assertThat(fault.get("detail").asString()).contains("allowed: a chance from 0.001 to 0.999");

@@ -5,6 +5,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import java.util.List;
 import java.util.UUID;
+import lexicor.core.examination.Answer;
 import lexicor.server.ServerTest;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
@@ -131,11 +132,11 @@ class ExaminationApiTest {
     @Test
     void the_note_tells_findings_meaning_and_standing_in_words() throws Exception {
         String id = begin("AA-8");
-        send(id, visit.record("sh-arc", "pain=familiar", "angle-worst=90"), visit.record("sh-neer", "pain=familiar", "quality=guarded"));
+        send(id, visit.tell(Answer.of("plan", "sh-arc", "sh-neer", "sh-empty-can")), visit.record("sh-arc", "pain=familiar", "angle-worst=90"), visit.record("sh-neer", "pain=familiar", "quality=guarded"));
         String note = server.get().uri("/api/examinations/" + id + "/note").exchange().getResponse().getContentAsString();
         assertThat(note).contains("Case AA-8, born 1974, Sail mender, first-contact clinic", "Painful arc, right: familiar pain, worst 90°",
                 "Counts for subacromial pain and full-thickness cuff tear: familiar pain, worst at 90°.", "Not read for subacromial pain, full-thickness cuff tear and any cuff tear: the patient guarded.",
-                "Subacromial pain: before 65, now 85 in 100", "Not done: ", "; empty can; ", "the conclusion is the therapist's");
+                "Subacromial pain: before 65, now 85 in 100", "- Not done: empty can\n", "the conclusion is the therapist's");
     }
 
     @ParameterizedTest(name = "{0}")

@@ -34,6 +34,12 @@ public final class Visit {
         return command(CommandKind.RECORD, test, null, List.of(attempt(test, Set.of(), answers)));
     }
 
+    /** The same, done in another way than usual. */
+    public CommandJson recordAs(String way, String test, String... answers) {
+        AttemptJson usual = attempt(test, Set.of(), answers);
+        return command(CommandKind.RECORD, test, null, List.of(new AttemptJson(usual.id(), usual.testId(), way, usual.side(), usual.tryNumber(), usual.supersedes(), usual.parts())));
+    }
+
     public CommandJson instead(CommandJson earlier, String... answers) {
         AttemptJson replaced = earlier.attempts().get(0);
         return command(CommandKind.RECORD, replaced.testId(), null, List.of(attempt(replaced.testId(), Set.of(replaced.id()), answers)));

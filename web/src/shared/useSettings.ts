@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, dataOf, type Schemas } from "../shared/api/client";
-import { remembering } from "../shared/offline/memory";
-import { keys } from "../shared/api/keys";
+import { api, dataOf, type Schemas } from "./api/client";
+import { remembering } from "./offline/memory";
+import { keys } from "./api/keys";
 
 /** The clinic's settings; undefined until they are here. */
 export function useSettings(): Schemas["SettingsJson"] | undefined {
