@@ -1,6 +1,6 @@
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
-import { withChoice } from "../examination/commands";
+import { remarkOf, withChoice, withRemark } from "../examination/commands";
 import { AgainList } from "../again/AgainList";
 import { ReplanNote, ReplanQuestion } from "../plan/ReplanPanel";
 import { useLive } from "../examination/ExaminationFrame";
@@ -22,6 +22,7 @@ import { PositionBeat } from "./PositionBeat";
 import { RankingPanel } from "./RankingPanel";
 import { ReadingStrip } from "./ReadingStrip";
 import { Recorder } from "./Recorder";
+import { Remark } from "./Remark";
 import { RivalsPanel } from "./RivalsPanel";
 import { SafetyStrip } from "./SafetyStrip";
 import { StopLine } from "./StopLine";
@@ -99,7 +100,7 @@ export function BenchView() {
             )}
             {bench.spoiled && !closed ? (
               <StopLine lead={`${listed(bench.spoiled.names)} first.`} action={<span className="flex gap-2"><Button onClick={() => { if (bench.spoiled) { bench.go(bench.spoiled.id); } }}>Go to {bench.spoiled.names[0]?.toLowerCase()}</Button><Button onClick={bench.notNow}>Not now</Button></span>}>Provoking spoils {bench.spoiled.names.length === 1 ? "it" : "them"}.</StopLine>
-            ) : stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={[]} onChoose={(value) => { toggle("quality", value); }} />}
+            ) : stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={[]} onChoose={(value) => { toggle("quality", value); }}><Remark key={test.id} value={remarkOf(here?.parts ?? [])} onSay={(words) => { bench.record(bench.involved, withRemark(here?.parts ?? [], words)); }} /></ChoiceRow>}
             {sheet.length === 0 && (
               <ReadingStrip statements={waiting ? [] : (known?.statements ?? [])} note={note}>
                 {weighing?.lastTest === test.id && live.upToDate && !bench.mayRetry && <Effect weighing={weighing} testId={test.id} />}

@@ -81,6 +81,20 @@ export function isArcAngle(key: string): boolean {
   return key.startsWith("angle-");
 }
 
+/** The key of words on a test. */
+const REMARK = "remark";
+
+/** The words on a test; empty where there are none. */
+export function remarkOf(parts: readonly Part[]): string {
+  return parts.find((part) => part.key === REMARK)?.text ?? "";
+}
+
+/** The parts with these words on the test; none where they are empty. */
+export function withRemark(parts: readonly Part[], words: string): Part[] {
+  const others = parts.filter((part) => part.key !== REMARK);
+  return words === "" ? others : [...others, { key: REMARK, text: words }];
+}
+
 /** The parts with one measure set. */
 export function withMeasure(parts: readonly Part[], key: string, measure: number, unit: string, context: Context = {}): Part[] {
   return [...without(taken(parts), key, context), { key, measure, unit, ...context }];

@@ -39,10 +39,11 @@ class VignettesTest {
         Asking therapist = Asking.as(server, "elm", Role.THERAPIST);
         VignetteLibrary library = new VignetteLibrary(therapist);
         int least;
-        JsonNode stories;
-        try (InputStream holds = resource("holds.txt"); InputStream cases = resource("cases.json")) {
+        List<JsonNode> stories = new ArrayList<>();
+        try (InputStream holds = resource("holds.txt"); InputStream cases = resource("cases.json"); InputStream more = resource("more.json")) {
             least = Integer.parseInt(new String(holds.readAllBytes()).trim());
-            stories = JsonMapper.shared().readTree(cases);
+            JsonMapper.shared().readTree(cases).forEach(stories::add);
+            JsonMapper.shared().readTree(more).forEach(stories::add);
         }
         Map<String, List<String>> plans = new HashMap<>();
         List<String> failed = new ArrayList<>();
