@@ -41,6 +41,7 @@ export function BenchView() {
   const navigate = useNavigate();
   const [keysOpen, setKeysOpen] = useState(false);
   const [leaving, setLeaving] = useState<string>();
+  const [remarking, setRemarking] = useState<string>();
   const [long, setLong] = useState(false);
   const [gauge, setGauge] = useState<string>();
   const [single, setSingle] = useSingleKeys();
@@ -69,6 +70,7 @@ export function BenchView() {
   const buttons = <HeadButtons canUndo={!live.readOnly && state.lastRecording !== undefined} onUndo={bench.takeBack} canRedo={!live.readOnly && state.lastUndo !== undefined} onRedo={bench.bringBack} onKeys={() => { setKeysOpen(true); }} />;
   const last = <LastReading weighing={weighing} testName={(id) => names.get(id)?.name ?? id} current={test.id} />;
   const stop = stopMet(test, here);
+  const remark = remarkOf(here?.parts ?? []);
   const waiting = live.queue.status === "waiting";
   const note = live.readOnly ? "Signed: nothing can be added." : closed ? "Nothing is recorded while this is closed." : waiting ? "The reading follows once the server is reached." : bench.retrying ? "The second try." : here ? (test.nothing.length + test.usual.length + test.stops.length === 0 && known?.statements.length === 0 ? "Noted. Nothing is read from it by itself." : "More of the response is needed before it can be read.") : bench.there ? `Now the ${sideWord(bench.involved)}, the involved side.` : test.wellSideParts.length === 0 ? "Tap the answer, and it is read at once." : "The uninvolved side first, then the involved one.";
   const tableForm = test.parts.filter((part) => part.unit && part.positions.length === 0 && !part.key.startsWith("angle-")).length > 3 && !test.parts.some((part) => part.key === "force");
@@ -100,10 +102,11 @@ export function BenchView() {
             )}
             {bench.spoiled && !closed ? (
               <StopLine lead={`${listed(bench.spoiled.names)} first.`} action={<span className="flex gap-2"><Button onClick={() => { if (bench.spoiled) { bench.go(bench.spoiled.id); } }}>Go to {bench.spoiled.names[0]?.toLowerCase()}</Button><Button onClick={bench.notNow}>Not now</Button></span>}>Provoking spoils {bench.spoiled.names.length === 1 ? "it" : "them"}.</StopLine>
-            ) : stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={[]} onChoose={(value) => { toggle("quality", value); }}><Remark key={test.id} value={remarkOf(here?.parts ?? [])} onSay={(words) => { bench.record(bench.involved, withRemark(here?.parts ?? [], words)); }} /></ChoiceRow>}
+            ) : stop ? <StopLine lead="Stop here.">{stop.because.charAt(0).toUpperCase() + stop.because.slice(1)}.</StopLine> : !closed && sheet.length === 0 && <ChoiceRow label="If seen" tight options={quality} chosen={choices(here, "quality")} keycaps={[]} onChoose={(value) => { toggle("quality", value); }} />}
             {sheet.length === 0 && (
               <ReadingStrip statements={waiting ? [] : (known?.statements ?? [])} note={note}>
                 {weighing?.lastTest === test.id && live.upToDate && !bench.mayRetry && <Effect weighing={weighing} testId={test.id} />}
+                {remark !== "" && <p className="text-soft">“{remark}”</p>}
                 {bench.mayRetry && <p className="flex items-center gap-3"><span>Let the arm rest, a few small swings, then once more.</span><Button onClick={bench.retry}>Second try</Button></p>}
               </ReadingStrip>
             )}
@@ -111,10 +114,13 @@ export function BenchView() {
             <ReplanNote {...bench.replan} />
             <div className="bottom-0 [@media(min-height:600px)]:sticky bg-paper pb-1">
               <ReplanQuestion {...bench.replan} />
-              {isLeaving ? <LeaveOut onReason={bench.leaveOut} onCancel={() => { setLeaving(undefined); }} /> : (
+              {isLeaving ? <LeaveOut onReason={bench.leaveOut} onCancel={() => { setLeaving(undefined); }} /> : remarking === test.id ? (
+                <Remark value={remark} onDone={(words) => { setRemarking(undefined); if (words !== undefined) { bench.record(bench.involved, withRemark(here?.parts ?? [], words)); } }} />
+              ) : (
                 <div className="flex flex-wrap gap-2">
                   <Button look={here || closed || !hasNothing ? "quiet" : "primary"} keycap="0" className="flex-1 sm:basis-52" disabled={closed || !hasNothing} onClick={bench.nothingBoth}>{sheet.length > 0 ? "All else normal, both sides" : "Nothing, both sides"}</Button>
                   <Button keycap="⇧L" disabled={closed} onClick={() => { setLeaving(test.id); }}>Leave out</Button>
+                  {sheet.length === 0 && <Button disabled={closed} onClick={() => { setRemarking(test.id); }}>Remark</Button>}
                   <Button look={here || closed ? "primary" : "quiet"} keycap="PgDn" className="sm:flex-1 sm:basis-52" onClick={forward}>
                     {row.sheet && sheet.length === 0 && !led ? <>Back to {row.name.toLowerCase()}</> : bench.next ? <>Next<span className="hidden sm:inline">: {bench.next.name}</span></> : "See the weighing"}
                   </Button>

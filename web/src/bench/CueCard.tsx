@@ -3,6 +3,7 @@ import type { Test } from "../examination/commands";
 import { HandFigure } from "../shared/drawings/HandFigure";
 import { PoseFigure } from "../shared/drawings/PoseFigure";
 import type { Schemas } from "../shared/api/client";
+import { capital } from "../shared/format";
 import { Facts } from "../shared/ui/Facts";
 
 /** How much of the card is shown: its name, what is done, everything, or, beside a figure of its own, all lines of the card. */
@@ -54,7 +55,7 @@ export function CueCard({ test, form, way, buttons, last, done }: CueCardProps) 
     <section aria-labelledby="test-name">
       <div className="flex items-center justify-between gap-x-4">
         <h1 id="test-name" className="font-serif text-head font-semibold">{form === "plain" || test.name.length <= LONG_NAME ? test.name : test.shortName}</h1>
-        {form !== "name" && <p className="ml-auto hidden max-w-40 text-right text-note leading-tight text-soft sm:block">{test.usualName && <strong className="block text-ink">{test.usualName}</strong>}{test.seconds} s a side{test.review === "drafted" && ", drafted, not yet reviewed"}</p>}
+        {form !== "name" && <p className="ml-auto hidden max-w-40 text-right text-note leading-tight text-soft sm:block">{test.usualName && <strong className="block text-ink">{capital(test.usualName)}</strong>}{test.seconds} s a side{test.review === "drafted" && ", drafted, not yet reviewed"}</p>}
         {buttons}
       </div>
       {last}

@@ -4,7 +4,7 @@ import type { Schemas } from "../shared/api/client";
 import { ClusterLadder, clusterWords } from "../shared/drawings/ClusterLadder";
 import { OddsRail } from "../shared/drawings/OddsRail";
 import { inHundred, listed, ofThousand, rangeInHundred, sentence, tenths } from "../shared/format";
-import { byFit, byPictureAlone } from "../shared/standing";
+import { byFit, byPictureAlone, families, innerOf, type Family } from "../shared/standing";
 import { NextTest } from "./NextTest";
 import { useGliding } from "./useGliding";
 import { useStableOrder } from "./useStableOrder";
@@ -27,6 +27,8 @@ interface RankingPanelProps {
 
 const MOST_WEIGHED = 5;
 const MOST_OTHERS = 3;
+/** So many narrower conditions of one family are named. */
+const MOST_INNER = 6;
 const MOST_SETS = 2;
 /** A chance below which a condition that nothing speaks about is not named here: it hurts elsewhere. */
 const FAR = 0.01;
@@ -48,9 +50,10 @@ export function RankingPanel({ weighing, upToDate, waiting, ended, current, orde
   const unlikely = weighing.standings.filter((standing) => standing.shelf === "UNLIKELY");
   const open = weighing.standings.filter((standing) => byPictureAlone(standing) && !begun(standing.pattern)).sort((a, b) => b.now - a.now);
   const near = open.filter((standing) => standing.before >= FAR);
-  const full = weighed.length >= FULL;
-  const shownOpen = (near.length > 0 ? near : open).slice(0, full ? 0 : weighed.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);
-  const more = open.length - shownOpen.length + Math.max(0, weighed.length - MOST_WEIGHED);
+  const heads = families(weighed);
+  const full = heads.length >= FULL;
+  const shownOpen = (near.length > 0 ? near : open).slice(0, full ? 0 : heads.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);
+  const more = open.length - shownOpen.length + Math.max(0, heads.length - MOST_WEIGHED);
   const first = weighed[0];
   const sets = weighing.clusters.filter((cluster) => cluster.positives.length + cluster.negatives.length > 1).slice(0, full ? 1 : MOST_SETS);
   return (
@@ -59,7 +62,7 @@ export function RankingPanel({ weighing, upToDate, waiting, ended, current, orde
         Where it stands <span className="font-normal">{waiting ? "without the last entries" : "in 100, could be"}</span>
       </h2>
       <ol ref={list} className="flex flex-col gap-0.5">
-        {weighed.slice(0, MOST_WEIGHED).map((standing) => <WeighedRow key={standing.conditionId} standing={standing} />)}
+        {heads.slice(0, MOST_WEIGHED).map((family) => <FamilyRow key={family.head.conditionId} family={family} />)}
       </ol>
       {first && (
         <p className="text-note">Of 1000 people who answered like this, about <strong>{ofThousand(first.now)}</strong> would have {sentence(first.name)}.</p>
@@ -148,6 +151,32 @@ function ContestLines({ contest, onGo }: { contest: Schemas["ContestJson"]; onGo
       )}
       {contest.both.length > 0 && <p className="text-soft">In both: {listed(contest.both.map(sentence))}.</p>}
     </section>
+  );
+}
+
+/** A condition, and below it what is narrower, a line each. */
+function FamilyRow({ family }: { family: Family }) {
+  const inner = innerOf(family);
+  return (
+    <>
+      <WeighedRow standing={family.head} />
+      {inner.length > 0 && (
+        <li aria-label={`Within ${family.head.name}`}>
+          <ol>
+            {inner.slice(0, MOST_INNER).map(({ standing, depth }) => (
+              <li key={standing.conditionId}>
+                <Link to={`weighing?condition=${standing.conditionId}`} style={{ paddingLeft: `${String(0.75 * depth)}rem` }} aria-label={`${standing.name}, ${inHundred(standing.now)} in 100, could be ${rangeInHundred(standing.lower, standing.upper)}; see its weights`}
+                  className="grid min-h-6 grid-cols-[1fr_5.5rem_1.8rem] items-center gap-2 border-l-4 border-line text-note leading-tight hover:bg-tan">
+                  <span>{standing.shortName}{standing.zone === "REFER" && <strong> · image or refer</strong>}</span>
+                  <OddsRail {...standing} width={88} />
+                  <strong className="text-right text-read">{inHundred(standing.now)}</strong>
+                </Link>
+              </li>
+            ))}
+          </ol>
+        </li>
+      )}
+    </>
   );
 }
 

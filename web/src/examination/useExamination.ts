@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
 import { usePerson } from "../session/session";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
+import { capital } from "../shared/format";
 import { onMoved } from "../shared/live/moved";
 import { remembering } from "../shared/offline/memory";
 import { useSettings } from "../shared/useSettings";
@@ -49,7 +50,7 @@ export function grown(before: Examination | undefined, fetched: Examination): Ex
 
 /** A test called by what the field calls it, its descriptive name beside. */
 export function usualNameFirst(test: Schemas["TestJson"]): Schemas["TestJson"] {
-  return test.usualName ? { ...test, name: test.usualName, shortName: test.usualName, usualName: test.name } : test;
+  return test.usualName ? { ...test, name: capital(test.usualName), shortName: capital(test.usualName), usualName: test.name } : test;
 }
 
 /** Follows an examination. Returns the fault where there is one, undefined while it is being fetched. */

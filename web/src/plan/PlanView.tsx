@@ -4,7 +4,7 @@ import { move, tell } from "../examination/commands";
 import { useLive } from "../examination/ExaminationFrame";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { affected } from "../shared/format";
+import { affected, capital } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { BudgetCurve } from "./BudgetCurve";
@@ -52,7 +52,7 @@ export function PlanView() {
     }
   };
   const tests = new Map(region.tests.map((test) => [test.id, test]));
-  const called = (id: string) => { const test = tests.get(id); return test && { name: test.shortName, also: test.usualName && test.usualName !== test.shortName ? test.usualName : "" }; };
+  const called = (id: string) => { const test = tests.get(id); return test && { name: test.shortName, also: test.usualName && test.usualName !== test.shortName ? capital(test.usualName) : "" }; };
   const change = live.readOnly ? {} : { onMove: desk.move, onPutIn: (id: string) => { desk.putIn(id, region.tests); } };
   return (
     <main className="mx-auto w-full max-w-6xl flex-1 px-5 py-4 lg:overflow-y-auto print:overflow-visible print:p-0">

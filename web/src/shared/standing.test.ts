@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "./api/client";
-import { byFit, byPictureAlone } from "./standing";
+import { byFit, byPictureAlone, families, innerOf } from "./standing";
 
 const expected = { testId: "t", test: "T", says: "s" };
 
@@ -18,5 +18,20 @@ describe("pictures", () => {
   it("stand alone where nothing weighed speaks", () => {
     expect(byPictureAlone(standing("a", 1, 0, 0, "WAITING"))).toBe(true);
     expect(byPictureAlone(standing("a", 1, 0, 0, "WEIGHED"))).toBe(false);
+  });
+});
+
+describe("families", () => {
+  const at = (conditionId: string, now: number, within: string | null = null) => ({ conditionId, shortName: conditionId, now, within }) as unknown as Schemas["StandingJson"];
+
+  it("gather what is narrower under what is wider, in the order of the list", () => {
+    const [any, joint] = families([at("any", 0.93), at("joint", 0.9), at("full", 0.88, "any"), at("supra", 0.74, "full"), at("infra", 0.2, "full")]);
+    expect(any?.head.conditionId).toBe("any");
+    expect(joint?.inner).toEqual([]);
+    expect(any && innerOf(any).map((each) => [each.standing.conditionId, each.depth])).toEqual([["full", 1], ["supra", 2], ["infra", 2]]);
+  });
+
+  it("leave alone what has nothing wider in the list", () => {
+    expect(families([at("full", 0.5, "any"), at("supra", 0.4, "full")]).map((each) => each.head.conditionId)).toEqual(["full"]);
   });
 });

@@ -13,3 +13,28 @@ export function byFit(standings: readonly Schemas["StandingJson"][]): Schemas["S
 function fit(pattern: Schemas["PatternJson"]): number {
   return pattern.present.length - pattern.missing.length - pattern.against.length;
 }
+
+/** A condition with the narrower ones that are part of it. */
+export interface Family {
+  head: Schemas["StandingJson"];
+  inner: Family[];
+}
+
+/** The standings as families, in the order in which they come: each stands within the nearest wider one of the list. */
+export function families(standings: readonly Schemas["StandingJson"][]): Family[] {
+  const byId = new Map(standings.map((standing) => [standing.conditionId, { head: standing, inner: [] } as Family]));
+  const heads: Family[] = [];
+  for (const standing of standings) {
+    const own = byId.get(standing.conditionId);
+    const wider = standing.within == null ? undefined : byId.get(standing.within);
+    if (own) {
+      (wider?.inner ?? heads).push(own);
+    }
+  }
+  return heads;
+}
+
+/** Every condition of a family but its widest, each after what it lies within, with how deep it lies. */
+export function innerOf(family: Family, depth = 1): { standing: Schemas["StandingJson"]; depth: number }[] {
+  return family.inner.flatMap((each) => [{ standing: each.head, depth }, ...innerOf(each, depth + 1)]);
+}

@@ -4,6 +4,8 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Condition;
+import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.AccuracyRecord;
@@ -22,6 +24,7 @@ import lexicor.core.weighing.Unweighed;
 /**
  * Where a condition stands. Chances are 0..1, weights in decibans: above 0 for, below against.
  *
+ * @param within   the nearest wider condition that is ranked; absent where none is
  * @param previous where it stood without the test recorded last
  * @param leads    share of plausible readings of the evidence in which it ranks first; never its chance
  * @param byWay    what findings about other conditions have moved here
@@ -30,13 +33,17 @@ import lexicor.core.weighing.Unweighed;
  * @param serious  why it must not be missed; empty where it is not of that kind
  * @param refer    how soon it is to be imaged or referred, to consider; absent where nothing that was found or told calls for it
  */
-public record StandingJson(String conditionId, String name, String shortName, String scope, Shelf shelf, boolean informed, double before, double previous,
+public record StandingJson(String conditionId, String name, String shortName, String scope, @Schema(nullable = true) String within, Shelf shelf, boolean informed, double before, double previous,
         double now, double lower, double upper, double leads, Thresholds.Zone zone, Lens lens, double likelihoodRatio, List<GroupJson> groups, List<LoadJson> loads,
         List<ByWayJson> byWay, double link, List<LoadJson> held, List<UnweighedJson> unweighed, List<LensJson> lenses, boolean lensesDisagree, TallyJson tally,
         String serious, @Schema(nullable = true) String refer, PatternJson pattern) {
 
     /** Where in the list a condition stands. */
     public enum Shelf { WEIGHED, WAITING, UNMEASURED, UNLIKELY }
+
+    private static String within(Condition condition, Assessment here, Catalogue catalogue) {
+        return catalogue.widerThan(condition.id()).stream().filter(here.visit().starts()::containsKey).findFirst().map(ConditionId::value).orElse(null);
+    }
 
     static StandingJson of(Standing standing, double previous, Assessment here, Catalogue catalogue) {
         Thresholds thresholds = here.thresholds();
@@ -51,7 +58,7 @@ public record StandingJson(String conditionId, String name, String shortName, St
         }
         var condition = standing.condition();
         List<LensJson> lenses = standing.lenses().stream().map(result -> LensJson.of(result, thresholds.zone(result.chance()))).toList();
-        return new StandingJson(condition.id().value(), condition.name(), condition.shortName(), condition.scope(), shelf(standing), standing.informed(), standing.before(),
+        return new StandingJson(condition.id().value(), condition.name(), condition.shortName(), condition.scope(), within(condition, here, catalogue), shelf(standing), standing.informed(), standing.before(),
                 previous, standing.now(), standing.range().lower(), standing.range().upper(), standing.leads(), here.referred(condition.id()).isPresent() ? Thresholds.Zone.REFER : standing.zone(thresholds), standing.lens(),
                 standing.likelihoodRatio(), groups, loads, standing.sum().byWay().stream().map(ByWayJson::of).toList(), standing.sum().link(), standing.held().stream().map(load -> LoadJson.of(load, load.decibans(), null)).toList(),
                 standing.unweighed().stream().map(UnweighedJson::of).toList(), lenses,

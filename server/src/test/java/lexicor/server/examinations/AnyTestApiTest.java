@@ -37,7 +37,7 @@ class AnyTestApiTest extends AtTheBench {
         JsonNode phalen = weighing.get("tests").valueStream().filter(each -> each.get("testId").asString().equals("wr-phalen")).findFirst().orElseThrow();
         assertThat(phalen.get("statements").valueStream().map(each -> each.get("lead").asString())).anyMatch(lead -> lead.toLowerCase().contains("carpal tunnel"));
         assertThat(note(id)).contains("Wrist flexion held (Phalen's), right: ");
-        assertThat(therapist.get("/api/examinations/" + id + "/insight/carpal-tunnel", 200).at("/standing/conditionId").asString()).isEqualTo("carpal-tunnel");
+        assertThat(therapist.get("/api/examinations/" + id + "/weighing/carpal-tunnel", 200).at("/standing/conditionId").asString()).isEqualTo("carpal-tunnel");
     }
 
     @Test

@@ -88,7 +88,7 @@ class PathwayApiTest extends AtTheBench {
             send(id, visit.record(quiet, "tender=none", "swelling=none"));
         }
         send(id, visit.record("wr-fovea", "tender=familiar"));
-        assertThat(note(id)).contains("- Landmark walk, elsewhere: nothing found (snuffbox, scapholunate spot, lunate)").contains("- Press into the ulnar soft spot, right: tender, familiar");
+        assertThat(note(id)).contains("- Landmark walk, elsewhere: nothing found (snuffbox, scapholunate spot, lunate)").contains("- Press into the ulnar soft spot (fovea sign), right: tender, familiar");
     }
 
     @Test
