@@ -10,14 +10,16 @@ import java.util.Random;
 import lexicor.core.weighing.SingleTest;
 import lexicor.core.weighing.TestGroup;
 
-/** The chances of answer patterns, in one run with R's multivariate normal: largest difference, and how many times faster. */
+/**
+ * The chances of answer patterns, in one run with R's multivariate normal: largest difference, and how many times
+ * faster.
+ */
 public final class BesideR {
 
     private static final int PATTERNS = 300;
     private static final int MOST_ANSWERS = 7;
 
-    private BesideR() {
-    }
+    private BesideR() {}
 
     /** @param arguments the R script */
     public static void main(String[] arguments) throws IOException, InterruptedException {
@@ -41,13 +43,17 @@ public final class BesideR {
         long best = Long.MAX_VALUE;
         for (int turn = 0; turn < 20; turn++) {
             long began = System.nanoTime();
-            ours = groups.stream().mapToDouble(group -> group.answer().givenPresent()).toArray();
+            ours = groups.stream()
+                    .mapToDouble(group -> group.answer().givenPresent())
+                    .toArray();
             best = Math.min(best, System.nanoTime() - began);
         }
         Path input = Files.createTempFile("patterns", ".csv");
         Path output = Files.createTempFile("chances", ".txt");
         Files.write(input, lines);
-        Process r = new ProcessBuilder("Rscript", arguments[0], input.toString(), output.toString()).redirectErrorStream(true).start();
+        Process r = new ProcessBuilder("Rscript", arguments[0], input.toString(), output.toString())
+                .redirectErrorStream(true)
+                .start();
         String said = new String(r.getInputStream().readAllBytes()).strip();
         if (r.waitFor() != 0) {
             System.out.println("R said: " + said);
@@ -56,10 +62,18 @@ public final class BesideR {
         double largest = 0;
         List<String> theirs = Files.readAllLines(output);
         for (int i = 0; i < PATTERNS; i++) {
-            largest = Math.max(largest, Math.abs(ours[i] - Double.parseDouble(theirs.get(i).strip())));
+            largest = Math.max(
+                    largest, Math.abs(ours[i] - Double.parseDouble(theirs.get(i).strip())));
         }
         // both chances, with and without the condition, are computed here, one in R
-        System.out.printf(Locale.ROOT, "%d patterns of 1 to %d answers: largest difference %.1e; Lexicor %.0f ms for both chances, R %.0f ms for one: %.1f times as fast a chance%n",
-                PATTERNS, MOST_ANSWERS, largest, best / 1e6, 1000 * Double.parseDouble(said), 2 * 1e9 * Double.parseDouble(said) / best);
+        System.out.printf(
+                Locale.ROOT,
+                "%d patterns of 1 to %d answers: largest difference %.1e; Lexicor %.0f ms for both chances, R %.0f ms for one: %.1f times as fast a chance%n",
+                PATTERNS,
+                MOST_ANSWERS,
+                largest,
+                best / 1e6,
+                1000 * Double.parseDouble(said),
+                2 * 1e9 * Double.parseDouble(said) / best);
     }
 }

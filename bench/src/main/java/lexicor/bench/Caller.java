@@ -12,7 +12,10 @@ final class Caller {
 
     private final String address;
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient client = HttpClient.newBuilder().version(HttpClient.Version.HTTP_1_1).cookieHandler(cookies).build();
+    private final HttpClient client = HttpClient.newBuilder()
+            .version(HttpClient.Version.HTTP_1_1)
+            .cookieHandler(cookies)
+            .build();
 
     Caller(String address) {
         this.address = address;
@@ -34,13 +37,21 @@ final class Caller {
 
     /** Only the status of the answer. */
     int tried(String path, String body) throws IOException, InterruptedException {
-        return client.send(posting(path, body), HttpResponse.BodyHandlers.ofString()).statusCode();
+        return client.send(posting(path, body), HttpResponse.BodyHandlers.ofString())
+                .statusCode();
     }
 
     private HttpRequest posting(String path, String body) {
-        String token = cookies.getCookieStore().getCookies().stream().filter(cookie -> cookie.getName().equals("XSRF-TOKEN")).findFirst().orElseThrow().getValue();
-        return HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json").header("X-XSRF-TOKEN", token)
-                .POST(HttpRequest.BodyPublishers.ofString(body)).build();
+        String token = cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .findFirst()
+                .orElseThrow()
+                .getValue();
+        return HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", token)
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build();
     }
 
     private String send(HttpRequest request, int status) throws IOException, InterruptedException {

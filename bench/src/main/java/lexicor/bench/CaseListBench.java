@@ -37,7 +37,12 @@ public class CaseListBench {
 
     /** Runs all benchmarks of this class. */
     public static void main(String[] arguments) throws RunnerException {
-        new Runner(new OptionsBuilder().include(CaseListBench.class.getSimpleName()).forks(0).shouldFailOnError(true).build()).run();
+        new Runner(new OptionsBuilder()
+                        .include(CaseListBench.class.getSimpleName())
+                        .forks(0)
+                        .shouldFailOnError(true)
+                        .build())
+                .run();
     }
 
     @Setup

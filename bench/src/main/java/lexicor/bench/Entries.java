@@ -22,7 +22,8 @@ final class Entries {
 
     /** Opens a case with its examination. */
     static String start(String code, String examination) {
-        return "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"" + code + "\",\"details\":{\"occupation\":\"Trial\"},\"visit\":{\"id\":\"" + examination
+        return "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"" + code
+                + "\",\"details\":{\"occupation\":\"Trial\"},\"visit\":{\"id\":\"" + examination
                 + "\",\"region\":\"shoulder\",\"side\":\"RIGHT\",\"setting\":\"FIRST_CONTACT\"}}";
     }
 
@@ -30,8 +31,17 @@ final class Entries {
     String next(String id) {
         order++;
         String test = TESTS.get((int) (order % TESTS.size()));
-        return String.format(Locale.ROOT, "{\"commands\":[{\"id\":\"%s\",\"clientId\":\"%s\",\"order\":%d,\"at\":\"%s\",\"kind\":\"RECORD\",\"standAt\":\"%s\",\"attempts\":"
-                + "[{\"id\":\"%s\",\"testId\":\"%s\",\"variant\":\"usual\",\"side\":\"RIGHT\",\"tryNumber\":1,\"supersedes\":[],\"parts\":[{\"key\":\"pain\",\"choice\":\"%s\"}]}],\"answers\":[]}]}",
-                id, client, order, Instant.now(), test, UUID.randomUUID(), test, ANSWERS.get(random.nextInt(ANSWERS.size())));
+        return String.format(
+                Locale.ROOT,
+                "{\"commands\":[{\"id\":\"%s\",\"clientId\":\"%s\",\"order\":%d,\"at\":\"%s\",\"kind\":\"RECORD\",\"standAt\":\"%s\",\"attempts\":"
+                        + "[{\"id\":\"%s\",\"testId\":\"%s\",\"variant\":\"usual\",\"side\":\"RIGHT\",\"tryNumber\":1,\"supersedes\":[],\"parts\":[{\"key\":\"pain\",\"choice\":\"%s\"}]}],\"answers\":[]}]}",
+                id,
+                client,
+                order,
+                Instant.now(),
+                test,
+                UUID.randomUUID(),
+                test,
+                ANSWERS.get(random.nextInt(ANSWERS.size())));
     }
 }

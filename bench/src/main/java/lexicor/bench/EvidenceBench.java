@@ -17,21 +17,19 @@ import lexicor.core.synthesis.StudyRecord;
 import lexicor.core.synthesis.Synthesis;
 
 /**
- * How well each way of using the ledger predicts what an independent study found: every independent study in turn is left out,
- * and its records are predicted from all others. Log score of both proportions, how often the ranges hold the logarithm of the
- * positive likelihood ratio, and by how much its middle is off.
+ * How well each way of using the ledger predicts what an independent study found: every independent study in turn is
+ * left out, and its records are predicted from all others. Log score of both proportions, how often the ranges hold the
+ * logarithm of the positive likelihood ratio, and by how much its middle is off.
  */
 public final class EvidenceBench {
 
     private static final int DRAWS = 4_000;
     private static final double ELSEWHERE = 0.8;
 
-    private EvidenceBench() {
-    }
+    private EvidenceBench() {}
 
     /** A prediction: logits of sensitivity and specificity with their covariance. */
-    private record Prediction(double[] mean, double[][] covariance) {
-    }
+    private record Prediction(double[] mean, double[][] covariance) {}
 
     /** What a way of predicting came to, record by record. */
     private static final class Score {
@@ -45,7 +43,11 @@ public final class EvidenceBench {
         void add(Prediction prediction, StudyRecord record, SplittableRandom random) {
             records++;
             log += logScore(prediction, record);
-            double seen = logRatio(record.counts().tp(), record.counts().fn(), record.counts().tn(), record.counts().fp());
+            double seen = logRatio(
+                    record.counts().tp(),
+                    record.counts().fn(),
+                    record.counts().tn(),
+                    record.counts().fp());
             double[] draws = draws(prediction, record, random);
             error += draws[DRAWS / 2] - seen;
             within50 += inside(draws, seen, 0.25) ? 1 : 0;
@@ -58,8 +60,16 @@ public final class EvidenceBench {
         }
 
         void print(String name) {
-            System.out.printf(Locale.UK, "%-26s %4d records  log score %7.2f a record  ranges of 50/80/95 hold %2.0f/%2.0f/%2.0f  mean error of log LR+ %+.2f%n", name, records,
-                    log / records, 100.0 * within50 / records, 100.0 * within80 / records, 100.0 * within95 / records, error / records);
+            System.out.printf(
+                    Locale.UK,
+                    "%-26s %4d records  log score %7.2f a record  ranges of 50/80/95 hold %2.0f/%2.0f/%2.0f  mean error of log LR+ %+.2f%n",
+                    name,
+                    records,
+                    log / records,
+                    100.0 * within50 / records,
+                    100.0 * within80 / records,
+                    100.0 * within95 / records,
+                    error / records);
         }
     }
 
@@ -67,19 +77,29 @@ public final class EvidenceBench {
     public static void main(String[] arguments) {
         Catalogue catalogue = CatalogueReader.shipped();
         List<StudyRecord> all = EvidenceReader.shipped(catalogue).studies();
-        Map<String, List<StudyRecord>> studies = all.stream().filter(each -> !each.originator()).collect(Collectors.groupingBy(StudyRecord::study, LinkedHashMap::new, Collectors.toList()));
+        Map<String, List<StudyRecord>> studies = all.stream()
+                .filter(each -> !each.originator())
+                .collect(Collectors.groupingBy(StudyRecord::study, LinkedHashMap::new, Collectors.toList()));
         Map<String, Score> scores = new LinkedHashMap<>();
-        List.of("synthesis", "without optimism", "population alone", "best study").forEach(each -> scores.put(each, new Score()));
+        List.of("synthesis", "without optimism", "population alone", "best study")
+                .forEach(each -> scores.put(each, new Score()));
         Score best = new Score();
         SplittableRandom random = new SplittableRandom(11);
         studies.forEach((study, left) -> {
-            List<StudyRecord> others = all.stream().filter(each -> !each.study().equals(study)).toList();
+            List<StudyRecord> others =
+                    all.stream().filter(each -> !each.study().equals(study)).toList();
             Synthesis synthesis = Synthesis.of(others);
-            Synthesis credulous = Synthesis.of(others.stream().map(each -> new StudyRecord(each.id(), each.criterion(), each.study(), false, each.counts())).toList());
+            Synthesis credulous = Synthesis.of(others.stream()
+                    .map(each -> new StudyRecord(each.id(), each.criterion(), each.study(), false, each.counts()))
+                    .toList());
             for (StudyRecord record : left) {
                 scores.get("synthesis").add(of(synthesis, record.criterion()), record, random);
                 scores.get("without optimism").add(of(credulous, record.criterion()), record, random);
-                scores.get("population alone").add(of(synthesis, new StudyRecord.Criterion("left out", "left out", "left out")), record, random);
+                scores.get("population alone")
+                        .add(
+                                of(synthesis, new StudyRecord.Criterion("left out", "left out", "left out")),
+                                record,
+                                random);
                 bestStudy(others, record.criterion()).ifPresent(prediction -> {
                     scores.get("best study").add(prediction, record, random);
                     best.add(of(synthesis, record.criterion()), record, random);
@@ -96,12 +116,27 @@ public final class EvidenceBench {
         return new Prediction(one.mean(), one.predictive());
     }
 
-    /** The largest independent record of the criterion, else the largest; each logit moved by the spread between studies. */
+    /**
+     * The largest independent record of the criterion, else the largest; each logit moved by the spread between
+     * studies.
+     */
     private static Optional<Prediction> bestStudy(List<StudyRecord> others, StudyRecord.Criterion criterion) {
-        return others.stream().filter(each -> each.criterion().equals(criterion))
-                .min(Comparator.comparing(StudyRecord::originator).thenComparing(each -> -each.counts().tp() - each.counts().fn() - each.counts().tn() - each.counts().fp()))
-                .map(each -> new Prediction(new double[] {logit(each.counts().tp(), each.counts().fn()), logit(each.counts().tn(), each.counts().fp())},
-                        new double[][] {{variance(each.counts().tp(), each.counts().fn()), 0}, {0, variance(each.counts().tn(), each.counts().fp())}}));
+        return others.stream()
+                .filter(each -> each.criterion().equals(criterion))
+                .min(Comparator.comparing(StudyRecord::originator)
+                        .thenComparing(each -> -each.counts().tp()
+                                - each.counts().fn()
+                                - each.counts().tn()
+                                - each.counts().fp()))
+                .map(each -> new Prediction(
+                        new double[] {
+                            logit(each.counts().tp(), each.counts().fn()),
+                            logit(each.counts().tn(), each.counts().fp())
+                        },
+                        new double[][] {
+                            {variance(each.counts().tp(), each.counts().fn()), 0},
+                            {0, variance(each.counts().tn(), each.counts().fp())}
+                        }));
     }
 
     private static double logit(double yes, double no) {
@@ -117,8 +152,16 @@ public final class EvidenceBench {
     }
 
     private static double logScore(Prediction prediction, StudyRecord record) {
-        return side(prediction.mean()[0], prediction.covariance()[0][0], record.counts().tp(), record.counts().fn())
-                + side(prediction.mean()[1], prediction.covariance()[1][1], record.counts().tn(), record.counts().fp());
+        return side(
+                        prediction.mean()[0],
+                        prediction.covariance()[0][0],
+                        record.counts().tp(),
+                        record.counts().fn())
+                + side(
+                        prediction.mean()[1],
+                        prediction.covariance()[1][1],
+                        record.counts().tn(),
+                        record.counts().fp());
     }
 
     /** log of the mean binomial chance over the predicted logit. */
@@ -126,7 +169,9 @@ public final class EvidenceBench {
         double sum = 0;
         double weights = 0;
         double n = yes + no;
-        double choose = org.hipparchus.special.Gamma.logGamma(n + 1) - org.hipparchus.special.Gamma.logGamma(yes + 1) - org.hipparchus.special.Gamma.logGamma(no + 1);
+        double choose = org.hipparchus.special.Gamma.logGamma(n + 1)
+                - org.hipparchus.special.Gamma.logGamma(yes + 1)
+                - org.hipparchus.special.Gamma.logGamma(no + 1);
         for (double z = -6; z <= 6; z += 0.02) {
             double p = 1 / (1 + Math.exp(-mean - Math.sqrt(variance) * z));
             double weight = Math.exp(-z * z / 2);
@@ -148,7 +193,11 @@ public final class EvidenceBench {
             double specificity = 1 / (1 + Math.exp(-prediction.mean()[1] - along * z - rest * random.nextGaussian()));
             double tp = binomial(record.counts().tp() + record.counts().fn(), sensitivity, random);
             double tn = binomial(record.counts().tn() + record.counts().fp(), specificity, random);
-            draws[i] = logRatio(tp, record.counts().tp() + record.counts().fn() - tp, tn, record.counts().tn() + record.counts().fp() - tn);
+            draws[i] = logRatio(
+                    tp,
+                    record.counts().tp() + record.counts().fn() - tp,
+                    tn,
+                    record.counts().tn() + record.counts().fp() - tn);
         }
         Arrays.sort(draws);
         return draws;

@@ -62,7 +62,9 @@ public final class GuestTrial {
                 return caller.tried("/api/first-account", request);
             });
         }
-        say("first accounts made by 8 calls at once: %d", together(8, eight).stream().filter(status -> status == 201).count());
+        say(
+                "first accounts made by 8 calls at once: %d",
+                together(8, eight).stream().filter(status -> status == 201).count());
     }
 
     private void guesses() throws InterruptedException, ExecutionException {
@@ -76,7 +78,9 @@ public final class GuestTrial {
             });
         }
         List<Integer> statuses = together(GUESSES, guesses);
-        say("passwords looked at in %d tries at once: %d", GUESSES, statuses.stream().filter(status -> status == 401).count());
+        say(
+                "passwords looked at in %d tries at once: %d",
+                GUESSES, statuses.stream().filter(status -> status == 401).count());
     }
 
     /** Half of them send the head of a request byte by byte, half the body of one. */
@@ -85,7 +89,9 @@ public final class GuestTrial {
         ScheduledExecutorService drip = Executors.newSingleThreadScheduledExecutor();
         for (int i = 0; i < SLOW; i++) {
             Socket socket = new Socket("127.0.0.1", server.port());
-            String begin = i % 2 == 0 ? "GET /api/session HTTP/1.1\r\nHost: localhost\r\nX-Slow: " : "POST /api/calculate/accuracy HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: 5000\r\n\r\n{";
+            String begin = i % 2 == 0
+                    ? "GET /api/session HTTP/1.1\r\nHost: localhost\r\nX-Slow: "
+                    : "POST /api/calculate/accuracy HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: 5000\r\n\r\n{";
             socket.getOutputStream().write(begin.getBytes(StandardCharsets.US_ASCII));
             slow.add(socket);
         }
@@ -103,7 +109,9 @@ public final class GuestTrial {
         for (Socket socket : slow) {
             socket.close();
         }
-        say("the list beside %d slow callers: median %.0f ms, 95th %.0f ms, worst %.0f ms; after half a minute %d of them still hold a connection", SLOW, at(times, 0.5), at(times, 0.95), at(times, 1), open);
+        say(
+                "the list beside %d slow callers: median %.0f ms, 95th %.0f ms, worst %.0f ms; after half a minute %d of them still hold a connection",
+                SLOW, at(times, 0.5), at(times, 0.95), at(times, 1), open);
     }
 
     private static void oneMore(Socket socket) {
@@ -139,11 +147,23 @@ public final class GuestTrial {
             work.add(() -> work(many + "-" + number, number, seconds, saves, weighings, errors));
         }
         together(many, work);
-        say("%d therapist%s for %d s, a tap each %d s: %d taps; saving median %.0f ms, 95th %.0f ms; weighing median %.0f ms, 95th %.0f ms; errors %d", many, many == 1 ? "" : "s", seconds, TAP_EVERY_MS / 1000,
-                saves.size(), at(saves, 0.5), at(saves, 0.95), at(weighings, 0.5), at(weighings, 0.95), errors.get());
+        say(
+                "%d therapist%s for %d s, a tap each %d s: %d taps; saving median %.0f ms, 95th %.0f ms; weighing median %.0f ms, 95th %.0f ms; errors %d",
+                many,
+                many == 1 ? "" : "s",
+                seconds,
+                TAP_EVERY_MS / 1000,
+                saves.size(),
+                at(saves, 0.5),
+                at(saves, 0.95),
+                at(weighings, 0.5),
+                at(weighings, 0.95),
+                errors.get());
     }
 
-    private int work(String code, int seed, int seconds, List<Double> saves, List<Double> weighings, AtomicInteger errors) throws IOException, InterruptedException {
+    private int work(
+            String code, int seed, int seconds, List<Double> saves, List<Double> weighings, AtomicInteger errors)
+            throws IOException, InterruptedException {
         Caller caller = new Caller(server.address());
         Thread.sleep((long) seed * TAP_EVERY_MS / THERAPISTS);
         for (int tries = 0; ; tries++) {
@@ -166,7 +186,10 @@ public final class GuestTrial {
             next += TimeUnit.MILLISECONDS.toNanos(TAP_EVERY_MS);
             try {
                 long before = System.nanoTime();
-                caller.post("/api/examinations/" + examination + "/commands", entries.next(UUID.randomUUID().toString()), 200);
+                caller.post(
+                        "/api/examinations/" + examination + "/commands",
+                        entries.next(UUID.randomUUID().toString()),
+                        200);
                 long saved = System.nanoTime();
                 caller.get("/api/examinations/" + examination + "/weighing");
                 saves.add((saved - before) / 1e6);
@@ -179,7 +202,8 @@ public final class GuestTrial {
         return 0;
     }
 
-    private static <T> List<T> together(int many, List<Callable<T>> work) throws InterruptedException, ExecutionException {
+    private static <T> List<T> together(int many, List<Callable<T>> work)
+            throws InterruptedException, ExecutionException {
         ExecutorService threads = Executors.newFixedThreadPool(many);
         try {
             List<T> results = new ArrayList<>();
@@ -195,7 +219,9 @@ public final class GuestTrial {
     /** The value below which a share of them lies. */
     private static double at(List<Double> values, double share) {
         List<Double> sorted = values.stream().sorted().toList();
-        return sorted.isEmpty() ? Double.NaN : sorted.get((int) Math.min(sorted.size() - 1, Math.floor(share * sorted.size())));
+        return sorted.isEmpty()
+                ? Double.NaN
+                : sorted.get((int) Math.min(sorted.size() - 1, Math.floor(share * sorted.size())));
     }
 
     private static void say(String words, Object... values) {

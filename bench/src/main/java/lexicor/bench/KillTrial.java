@@ -18,8 +18,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Kills the server at random moments while three therapists record. What it had acknowledged has to be there when it is back;
- * what it had not is sent again, as the page does, and counts once; and every entry has its line in the audit.
+ * Kills the server at random moments while three therapists record. What it had acknowledged has to be there when it is
+ * back; what it had not is sent again, as the page does, and counts once; and every entry has its line in the audit.
  */
 public final class KillTrial {
 
@@ -65,7 +65,9 @@ public final class KillTrial {
         }
 
         private List<String> unacknowledged() {
-            return sent.keySet().stream().filter(id -> !acknowledged.contains(id)).toList();
+            return sent.keySet().stream()
+                    .filter(id -> !acknowledged.contains(id))
+                    .toList();
         }
 
         private void send(Caller caller, String id) throws IOException, InterruptedException {
@@ -110,14 +112,18 @@ public final class KillTrial {
             }
             server.kill();
         });
-        List<Thread> therapists = streams.stream().map(stream -> new Thread(() -> record(server, stream))).toList();
+        List<Thread> therapists = streams.stream()
+                .map(stream -> new Thread(() -> record(server, stream)))
+                .toList();
         therapists.forEach(Thread::start);
         killer.start();
         for (Thread therapist : therapists) {
             therapist.join();
         }
         killer.join();
-        unanswered += (int) streams.stream().filter(stream -> stream.acknowledged.size() < stream.sent.size()).count();
+        unanswered += (int) streams.stream()
+                .filter(stream -> stream.acknowledged.size() < stream.sent.size())
+                .count();
     }
 
     private static void record(Server server, Stream stream) {
@@ -139,9 +145,12 @@ public final class KillTrial {
             while (commands.find()) {
                 found.add(commands.group(1));
             }
-            lost += (int) stream.acknowledged.stream().filter(id -> !found.contains(id)).count();
+            lost += (int) stream.acknowledged.stream()
+                    .filter(id -> !found.contains(id))
+                    .count();
             doubled += found.size() - (int) found.stream().distinct().count();
-            if (!found.equals(stream.sent.keySet().stream().filter(found::contains).toList())) {
+            if (!found.equals(
+                    stream.sent.keySet().stream().filter(found::contains).toList())) {
                 throw new IllegalStateException("the record is not in the order in which it was sent");
             }
         }
@@ -155,13 +164,21 @@ public final class KillTrial {
         say(kills, ", entries without their line in the audit " + withoutLine());
     }
 
-    /** Entries on record beyond those that the audit tells of. Each was sent by itself, so that each has a line of its own. */
+    /**
+     * Entries on record beyond those that the audit tells of. Each was sent by itself, so that each has a line of its
+     * own.
+     */
     private int withoutLine() throws SQLException {
         int missing = 0;
-        try (Connection record = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("lexicor"), "lexicor", "")) {
+        try (Connection record =
+                DriverManager.getConnection("jdbc:h2:file:" + data.resolve("lexicor"), "lexicor", "")) {
             for (Stream stream : streams) {
-                int entries = count(record, "select count(*) from command where examination_id = '" + stream.examination + "'");
-                int lines = count(record, "select count(*) from audit_entry where action = 'ENTERED' and subject = 'examination' and subject_id = '" + stream.examination + "'");
+                int entries = count(
+                        record, "select count(*) from command where examination_id = '" + stream.examination + "'");
+                int lines = count(
+                        record,
+                        "select count(*) from audit_entry where action = 'ENTERED' and subject = 'examination' and subject_id = '"
+                                + stream.examination + "'");
                 missing += Math.max(0, entries - lines);
             }
         }
@@ -176,7 +193,15 @@ public final class KillTrial {
     }
 
     private void say(int kills, String more) {
-        System.out.printf(Locale.UK, "%d kills, %d streams, %d entries under way when killed; %d entries: lost %d, doubled %d%s%n", kills, STREAMS, unanswered,
-                streams.stream().mapToInt(stream -> stream.sent.size()).sum(), lost, doubled, more);
+        System.out.printf(
+                Locale.UK,
+                "%d kills, %d streams, %d entries under way when killed; %d entries: lost %d, doubled %d%s%n",
+                kills,
+                STREAMS,
+                unanswered,
+                streams.stream().mapToInt(stream -> stream.sent.size()).sum(),
+                lost,
+                doubled,
+                more);
     }
 }

@@ -11,28 +11,50 @@ import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 
-/** Fills a record with invented cases, each with one examination that has just begun. The server must not be running. */
+/**
+ * Fills a record with invented cases, each with one examination that has just begun. The server must not be running.
+ */
 final class ManyCases {
 
-    private static final List<String> CRAFTS = List.of("Rope maker", "Cheese turner", "Harp tuner", "Bog surveyor", "Kite builder", "Lock keeper", "Reed cutter", "Tile glazer",
-            "Ferry deckhand", "Bell ringer", "Peat digger", "Map engraver", "Salt boiler", "Crane rigger", "Seed sorter", "Oyster farmer");
+    private static final List<String> CRAFTS = List.of(
+            "Rope maker",
+            "Cheese turner",
+            "Harp tuner",
+            "Bog surveyor",
+            "Kite builder",
+            "Lock keeper",
+            "Reed cutter",
+            "Tile glazer",
+            "Ferry deckhand",
+            "Bell ringer",
+            "Peat digger",
+            "Map engraver",
+            "Salt boiler",
+            "Crane rigger",
+            "Seed sorter",
+            "Oyster farmer");
     private static final List<String> REGIONS = List.of("shoulder", "elbow", "wrist", "hand");
     private static final List<String> STATES = List.of("BEGUN", "SCREENED", "TESTING", "DONE", "SUSPENDED");
     private static final int BATCH = 2000;
 
-    private ManyCases() {
-    }
+    private ManyCases() {}
 
     static void fill(Path data, int cases) throws SQLException {
-        try (Connection record = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("lexicor"), "lexicor", "")) {
+        try (Connection record =
+                DriverManager.getConnection("jdbc:h2:file:" + data.resolve("lexicor"), "lexicor", "")) {
             record.setAutoCommit(false);
-            try (PreparedStatement file = record.prepareStatement("insert into case_file (id, code, created_at, birth_year, occupation, version) values (?, ?, ?, ?, ?, 0)");
-                    PreparedStatement episode = record.prepareStatement("insert into episode (id, case_id, region, side, opened_at) values (?, ?, ?, 'RIGHT', ?)");
-                    PreparedStatement examination = record.prepareStatement("insert into examination (id, case_id, episode_id, region, side, setting, author, started_at, "
-                            + "catalogue_revision, evidence_revision, settings_revision) values (?, ?, ?, ?, 'RIGHT', 'FIRST_CONTACT', 'bench', ?, '', '', '0')");
-                    PreparedStatement standing = record.prepareStatement("insert into case_standing (case_id, examination_id, region, state, last_at, visits, done, total) "
-                            + "values (?, ?, ?, ?, ?, 1, 0, 5)");
-                    PreparedStatement word = record.prepareStatement("insert into case_word (word, case_id) values (?, ?)")) {
+            try (PreparedStatement file = record.prepareStatement(
+                            "insert into case_file (id, code, created_at, birth_year, occupation, version) values (?, ?, ?, ?, ?, 0)");
+                    PreparedStatement episode = record.prepareStatement(
+                            "insert into episode (id, case_id, region, side, opened_at) values (?, ?, ?, 'RIGHT', ?)");
+                    PreparedStatement examination = record.prepareStatement(
+                            "insert into examination (id, case_id, episode_id, region, side, setting, author, started_at, "
+                                    + "catalogue_revision, evidence_revision, settings_revision) values (?, ?, ?, ?, 'RIGHT', 'FIRST_CONTACT', 'bench', ?, '', '', '0')");
+                    PreparedStatement standing = record.prepareStatement(
+                            "insert into case_standing (case_id, examination_id, region, state, last_at, visits, done, total) "
+                                    + "values (?, ?, ?, ?, ?, 1, 0, 5)");
+                    PreparedStatement word =
+                            record.prepareStatement("insert into case_word (word, case_id) values (?, ?)")) {
                 List<PreparedStatement> order = List.of(file, episode, examination, standing, word);
                 Instant first = Instant.parse("2020-01-01T08:00:00Z");
                 for (int i = 0; i < cases; i++) {

@@ -30,7 +30,14 @@ final class Server implements AutoCloseable {
     }
 
     static Server start(Path data, String... more) throws IOException {
-        List<String> command = new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC", "-jar", System.getProperty("lexicor.jar"), "--server.port=0", "--lexicor.data=" + data));
+        List<String> command = new ArrayList<>(List.of(
+                "java",
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
+                "-jar",
+                System.getProperty("lexicor.jar"),
+                "--server.port=0",
+                "--lexicor.data=" + data));
         command.addAll(Arrays.asList(more));
         Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
         BufferedReader output = process.inputReader();
@@ -40,7 +47,7 @@ final class Server implements AutoCloseable {
             firstCode = code.find() ? code.group(1) : firstCode;
             Matcher ready = READY.matcher(line);
             if (ready.find()) {
-                Thread reader = new Thread(() -> output.lines().forEach(each -> { }), "server output");
+                Thread reader = new Thread(() -> output.lines().forEach(each -> {}), "server output");
                 reader.setDaemon(true);
                 reader.start();
                 return new Server(process, ready.group(1), firstCode);
@@ -65,7 +72,8 @@ final class Server implements AutoCloseable {
 
     /** A request for the first account under a name, with the code that the server printed. */
     String first(String name) {
-        return "{\"code\":\"" + firstCode + "\",\"name\":\"" + name + "\",\"displayName\":\"Called " + name + "\",\"roles\":[\"ADMINISTRATOR\",\"THERAPIST\"],\"password\":\"" + PASSWORD + "\"}";
+        return "{\"code\":\"" + firstCode + "\",\"name\":\"" + name + "\",\"displayName\":\"Called " + name
+                + "\",\"roles\":[\"ADMINISTRATOR\",\"THERAPIST\"],\"password\":\"" + PASSWORD + "\"}";
     }
 
     void signIn() throws IOException, InterruptedException {

@@ -67,7 +67,12 @@ public class WeighingBench {
 
     /** Runs all benchmarks of this class. */
     public static void main(String[] arguments) throws RunnerException {
-        new Runner(new OptionsBuilder().include(WeighingBench.class.getSimpleName()).forks(0).shouldFailOnError(true).build()).run();
+        new Runner(new OptionsBuilder()
+                        .include(WeighingBench.class.getSimpleName())
+                        .forks(0)
+                        .shouldFailOnError(true)
+                        .build())
+                .run();
     }
 
     @Setup
@@ -77,31 +82,54 @@ public class WeighingBench {
         catalogue = CatalogueReader.shipped();
         evidence = EvidenceReader.shipped(catalogue);
         WeighingSettings usual = WeighingSettings.USUAL;
-        weighing = new Weighing(catalogue, evidence, new WeighingSettings(draws, usual.betweenStudies(), usual.startDeviation(), usual.worthlessWithin()));
+        weighing = new Weighing(
+                catalogue,
+                evidence,
+                new WeighingSettings(draws, usual.betweenStudies(), usual.startDeviation(), usual.worthlessWithin()));
         visit = Visit.usual(catalogue, "shoulder", Setting.FIRST_CONTACT);
-        List<ExaminationTest> known = catalogue.tests().values().stream().sorted(Comparator.comparingInt(this::informs).reversed()).toList();
+        List<ExaminationTest> known = catalogue.tests().values().stream()
+                .sorted(Comparator.comparingInt(this::informs).reversed())
+                .toList();
         all = new ArrayList<>();
         for (int i = 0; i < findings; i++) {
             all.add(answered(known.get(i), i % 3 != 0));
         }
         int touches = Math.min(4, informs(known.get(0)));
-        TestReading last = all.stream().filter(each -> informs(catalogue.test(each.test())) <= touches).findFirst().orElse(all.get(all.size() - 1));
+        TestReading last = all.stream()
+                .filter(each -> informs(catalogue.test(each.test())) <= touches)
+                .findFirst()
+                .orElse(all.get(all.size() - 1));
         before = all.stream().filter(each -> each != last).toList();
-        candidates = known.stream().map(ExaminationTest::id).filter(test -> all.stream().noneMatch(each -> each.test().equals(test))).limit(CANDIDATES).toList();
-        int pairs = all.stream().mapToInt(each -> informs(catalogue.test(each.test()))).sum();
-        System.out.printf("%d findings, %d informative pairs on %d conditions; the tap informs %d; %d candidates%n", findings, pairs, visit.starts().size(),
-                informs(catalogue.test(last.test())), candidates.size());
+        candidates = known.stream()
+                .map(ExaminationTest::id)
+                .filter(test -> all.stream().noneMatch(each -> each.test().equals(test)))
+                .limit(CANDIDATES)
+                .toList();
+        int pairs = all.stream()
+                .mapToInt(each -> informs(catalogue.test(each.test())))
+                .sum();
+        System.out.printf(
+                "%d findings, %d informative pairs on %d conditions; the tap informs %d; %d candidates%n",
+                findings, pairs, visit.starts().size(), informs(catalogue.test(last.test())), candidates.size());
     }
 
     private int informs(ExaminationTest test) {
-        return (int) test.reads().stream().filter(reads -> visit == null || visit.starts().containsKey(reads.condition()))
-                .filter(reads -> evidence.inUse(test.id(), reads.condition()).isPresent()).count();
+        return (int) test.reads().stream()
+                .filter(reads -> visit == null || visit.starts().containsKey(reads.condition()))
+                .filter(reads -> evidence.inUse(test.id(), reads.condition()).isPresent())
+                .count();
     }
 
     private static TestReading answered(ExaminationTest test, boolean positive) {
         List<Reading> readings = new ArrayList<>();
         for (ConditionReading reads : test.reads()) {
-            reads.by().forEach(criterion -> readings.add(new Reading(test.id(), reads.condition(), criterion, positive ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE, "")));
+            reads.by()
+                    .forEach(criterion -> readings.add(new Reading(
+                            test.id(),
+                            reads.condition(),
+                            criterion,
+                            positive ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE,
+                            "")));
         }
         return new TestReading(test.id(), true, readings);
     }

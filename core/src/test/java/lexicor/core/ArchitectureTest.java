@@ -12,9 +12,13 @@ import com.tngtech.archunit.lang.ArchRule;
 class ArchitectureTest {
 
     @ArchTest
-    static final ArchRule CORE_KNOWS_NO_FRAMEWORK = classes().should().onlyDependOnClassesThat()
-            .resideInAnyPackage("lexicor.core..", "java..", "org.hipparchus..", "org.snakeyaml..", "org.apache.commons.csv..");
+    static final ArchRule CORE_KNOWS_NO_FRAMEWORK = classes()
+            .should()
+            .onlyDependOnClassesThat()
+            .resideInAnyPackage(
+                    "lexicor.core..", "java..", "org.hipparchus..", "org.snakeyaml..", "org.apache.commons.csv..");
 
     @ArchTest
-    static final ArchRule CONCEPTS_DO_NOT_DEPEND_ON_EACH_OTHER_IN_A_CIRCLE = slices().matching("lexicor.core.(*)..").should().beFreeOfCycles();
+    static final ArchRule CONCEPTS_DO_NOT_DEPEND_ON_EACH_OTHER_IN_A_CIRCLE =
+            slices().matching("lexicor.core.(*)..").should().beFreeOfCycles();
 }

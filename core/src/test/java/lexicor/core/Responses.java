@@ -16,8 +16,7 @@ import lexicor.core.examination.Side;
 /** Short ways to write down responses in tests. The right side is the one in question. */
 public final class Responses {
 
-    private Responses() {
-    }
+    private Responses() {}
 
     public static Part chosen(String key, String choice) {
         return new Part.Chosen(key, choice, Part.Context.PLAIN);
@@ -32,11 +31,13 @@ public final class Responses {
     }
 
     public static Attempt repeat(String test, int tryNumber, Part... parts) {
-        return new Attempt(UUID.randomUUID(), TestId.of(test), "usual", Side.RIGHT, tryNumber, Set.of(), List.of(parts));
+        return new Attempt(
+                UUID.randomUUID(), TestId.of(test), "usual", Side.RIGHT, tryNumber, Set.of(), List.of(parts));
     }
 
     public static Attempt instead(Attempt earlier, Part... parts) {
-        return new Attempt(UUID.randomUUID(), earlier.test(), "usual", earlier.side(), 1, Set.of(earlier.id()), List.of(parts));
+        return new Attempt(
+                UUID.randomUUID(), earlier.test(), "usual", earlier.side(), 1, Set.of(earlier.id()), List.of(parts));
     }
 
     public static Command recorded(Attempt... attempts) {

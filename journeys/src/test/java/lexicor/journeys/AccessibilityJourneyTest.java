@@ -17,12 +17,15 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /**
- * Every view at every width: nothing for axe to find, nothing that makes the page scroll sideways,
- * nothing loaded from outside, and a browser with no complaint.
+ * Every view at every width: nothing for axe to find, nothing that makes the page scroll sideways, nothing loaded from
+ * outside, and a browser with no complaint.
  */
 class AccessibilityJourneyTest {
 
-    /** Width of a tablet at 200 % zoom, where the question is what fits; names and contrasts are those of the other widths. */
+    /**
+     * Width of a tablet at 200 % zoom, where the question is what fits; names and contrasts are those of the other
+     * widths.
+     */
     private static final int ZOOMED = 640;
 
     @ParameterizedTest
@@ -50,24 +53,41 @@ class AccessibilityJourneyTest {
             Bench bench = new Bench(page).stand("Painful arc");
             clean(page, "bench with dial", page.getByRole(AriaRole.SLIDER).first());
             bench.stand("Look");
-            clean(page, "bench with a sheet", page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Sheet")));
+            clean(
+                    page,
+                    "bench with a sheet",
+                    page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Sheet")));
             bench.stand("Landmarks");
-            clean(page, "bench with shoulder landmarks", page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Landmarks").setExact(true)));
+            clean(
+                    page,
+                    "bench with shoulder landmarks",
+                    page.getByRole(
+                            AriaRole.REGION,
+                            new Page.GetByRoleOptions().setName("Landmarks").setExact(true)));
             bench.stand("Range of motion");
-            clean(page, "bench with a table", page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Left and right")));
+            clean(
+                    page,
+                    "bench with a table",
+                    page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Left and right")));
             bench.stand("Belly press").tap("Gauge");
             clean(page, "bench with a gauge", page.getByText("Force gauge, stand-in"));
             page.evaluate("document.documentElement.dataset.theme = 'dark'");
             clean(page, "bench at night", page.getByText("Force gauge, stand-in"));
             bench.stand("Reach behind the back");
-            clean(page, "bench at night with a spine", page.getByText("Level below C7").first());
+            clean(
+                    page,
+                    "bench at night with a spine",
+                    page.getByText("Level below C7").first());
             page.evaluate("document.documentElement.dataset.theme = 'light'");
             page.keyboard().press("?");
             clean(page, "keys", page.getByRole(AriaRole.DIALOG));
             page.navigate(examination + "/weighing");
             clean(page, "weighing", page.getByText("What would change the answer"));
             page.locator("summary").first().click();
-            clean(page, "weighing with a source open", page.getByText("of 1000 such people").first());
+            clean(
+                    page,
+                    "weighing with a source open",
+                    page.getByText("of 1000 such people").first());
             page.navigate(examination + "/conclude");
             clean(page, "conclusion", page.getByText("Yours. Nothing is concluded for you."));
             page.navigate(examination + "/note");
@@ -75,8 +95,12 @@ class AccessibilityJourneyTest {
             page.navigate(examination + "/plan");
             clean(page, "plan", page.getByText("A proposal by published figures"));
             page.getByRole(AriaRole.COMBOBOX).selectOption("Shoulder, quick");
-            clean(page, "plan of one's own", page.getByText("Changes of position").first());
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the proposal")).click();
+            clean(
+                    page,
+                    "plan of one's own",
+                    page.getByText("Changes of position").first());
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the proposal"))
+                    .click();
             page.navigate(examination + "/intake");
             clean(page, "intake", page.getByText("Where it starts"));
             page.navigate(Suite.server().address() + "/?state=SUSPENDED");
@@ -89,15 +113,19 @@ class AccessibilityJourneyTest {
             clean(page, "bench with a hold", page.getByRole(AriaRole.TIMER));
             bench.reach("Hand refill");
             clean(page, "bench with a refill", page.getByText("Let go now").first());
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake"))
+                    .click();
             clean(page, "intake of a hand", page.getByText("Tingling or numbness"));
             page.navigate(Suite.server().address() + "/");
             page.getByLabel("Find").fill("SL-0437");
             page.getByText("SL-0437").click();
             clean(page, "bench on a pathway", page.getByText("the stretch cannot separate the two"));
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Map:"))).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Map:")))
+                    .click();
             clean(page, "map of a pathway", page.getByText("you are here"));
-            page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Close")).click();
+            page.getByRole(AriaRole.DIALOG)
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Close"))
+                    .click();
             bench.stand("Landmark walk");
             clean(page, "landmark walk", page.getByText("Scaphoid tubercle").first());
             page.navigate(Suite.server().address() + "/library/tests/wr-cmc-grind");
@@ -105,16 +133,21 @@ class AccessibilityJourneyTest {
             page.navigate(Suite.server().address() + "/");
             page.getByLabel("Find").fill("SL-0431");
             page.getByText("SL-0431").click();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake"))
+                    .click();
             page.locator("summary").last().click();
             clean(page, "locks", page.getByText("Locked today"));
             page.navigate(Suite.server().address() + "/new");
             page.getByLabel("Year of birth").fill("19");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start").setExact(true)).click();
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("Start").setExact(true))
+                    .click();
             clean(page, "start with faults", page.getByText("Tap the joint that hurts."));
             page.navigate(Suite.server().address() + "/");
             page.getByLabel("Find").fill("SL-0412");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0412")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0412"))
+                    .click();
             clean(page, "case", page.getByText("Complaints and visits"));
             page.navigate(Suite.server().address() + "/setup/schools");
             clean(page, "schools", page.getByText("What counts as a positive apprehension?"));
@@ -131,21 +164,34 @@ class AccessibilityJourneyTest {
             page.navigate(Suite.server().address() + "/");
             page.getByLabel("Find").fill("SL-0443");
             page.getByText("SL-0443").click();
-            clean(page, "bench of a next visit", page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To do again")));
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Conclude")).click();
+            clean(
+                    page,
+                    "bench of a next visit",
+                    page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To do again")));
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Conclude"))
+                    .click();
             clean(page, "conclusion of a next visit", page.getByText("Compared with 29 Oct 2026"));
             page.navigate(Suite.server().address() + "/");
             page.getByLabel("Find").fill("SL-0444");
             page.getByText("SL-0444").click();
             clean(page, "signed bench", page.getByText("Signed: nothing can be added."));
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Conclude")).click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Conclude"))
+                    .click();
             clean(page, "signed conclusion", page.getByText("Signed versions"));
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Amend").setExact(true)).click();
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("Amend").setExact(true))
+                    .click();
             clean(page, "amending", page.getByLabel("Why is it amended?"));
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note").setExact(true)).click();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Report")).click();
+            page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("Note").setExact(true))
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Report"))
+                    .click();
             clean(page, "report", page.frameLocator("iframe[title=Report]").getByText("Where it stands"));
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Full")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Full"))
+                    .click();
             page.navigate(Suite.server().address() + "/setup/password");
             clean(page, "password", page.getByLabel("Present password"));
             page.navigate(Suite.server().address() + "/library");
@@ -165,38 +211,53 @@ class AccessibilityJourneyTest {
             clean(page, "calculators", page.getByRole(AriaRole.ALERT));
             page.navigate(Suite.server().address() + "/nowhere");
             clean(page, "no such page", page.getByText("There is no such page"));
-            Assertions.assertThat(complaints).as("what the browser complained of, and what came from outside").isEmpty();
+            Assertions.assertThat(complaints)
+                    .as("what the browser complained of, and what came from outside")
+                    .isEmpty();
         }
     }
 
     @ParameterizedTest
     @CsvSource({"1280, 800", "390, 844", "640, 400"})
     void what_the_administrator_sees_and_the_door_are_clean(int width, int height) {
-        try (BrowserContext context = Suite.signedIn("J. Gill, administrator", new Browser.NewContextOptions().setViewportSize(width, height))) {
+        try (BrowserContext context = Suite.signedIn(
+                "J. Gill, administrator", new Browser.NewContextOptions().setViewportSize(width, height))) {
             Page page = context.newPage();
             page.navigate(Suite.server().address() + "/setup/accounts");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New account")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New account"))
+                    .click();
             clean(page, "accounts", page.getByText("First password"));
             page.navigate(Suite.server().address() + "/setup/audit");
-            clean(page, "audit", page.getByRole(AriaRole.CELL, new Page.GetByRoleOptions().setName("signed in")).first());
+            clean(
+                    page,
+                    "audit",
+                    page.getByRole(AriaRole.CELL, new Page.GetByRoleOptions().setName("signed in"))
+                            .first());
             page.navigate(Suite.server().address() + "/setup/changes");
-            clean(page, "changes", page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Who changed what")));
+            clean(
+                    page,
+                    "changes",
+                    page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Who changed what")));
         }
-        try (BrowserContext context = Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height))) {
+        try (BrowserContext context =
+                Suite.browser().newContext(new Browser.NewContextOptions().setViewportSize(width, height))) {
             Page page = context.newPage();
             page.navigate(Suite.server().address());
             clean(page, "sign-in", page.getByText("Demo clinic: go in as"));
         }
     }
 
-    /** What axe finds in the page and its frames; only that is sent back, since what is in order is many times as much. */
+    /**
+     * What axe finds in the page and its frames; only that is sent back, since what is in order is many times as much.
+     */
     private static Object found(Page page) {
         for (Frame frame : page.frames()) {
             if (!(Boolean) frame.evaluate("'axe' in window")) {
                 frame.evaluate(AxeBuilder.getAxeScript());
             }
         }
-        return page.evaluate("async () => (await axe.run(document, {resultTypes: ['violations']})).violations.map(rule => `${rule.id}: ${rule.nodes[0].html} ${rule.nodes[0].failureSummary}`)");
+        return page.evaluate(
+                "async () => (await axe.run(document, {resultTypes: ['violations']})).violations.map(rule => `${rule.id}: ${rule.nodes[0].html} ${rule.nodes[0].failureSummary}`)");
     }
 
     private static void clean(Page page, String view, Locator there) {
@@ -204,7 +265,9 @@ class AccessibilityJourneyTest {
         if (page.viewportSize().width != ZOOMED) {
             Assertions.assertThat(found(page)).as(view).isEqualTo(List.of());
         }
-        Assertions.assertThat((Boolean) page.evaluate("document.documentElement.scrollWidth <= document.documentElement.clientWidth"))
-                .as(view + " fits its width").isTrue();
+        Assertions.assertThat((Boolean)
+                        page.evaluate("document.documentElement.scrollWidth <= document.documentElement.clientWidth"))
+                .as(view + " fits its width")
+                .isTrue();
     }
 }

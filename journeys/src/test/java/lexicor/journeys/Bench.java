@@ -29,10 +29,15 @@ final class Bench {
         page.getByLabel("Case code").fill(caseCode);
         page.getByLabel("Year of birth").fill("1986");
         page.getByLabel("Occupation or sport").fill("Ferry deckhand");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Right shoulder")).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start: right shoulder")).click();
-        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Red flags")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these")).click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Right shoulder"))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start: right shoulder"))
+                .click();
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Red flags"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these"))
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench"))
+                .click();
         Bench bench = new Bench(page);
         assertThat(bench.title()).hasText("Look");
         return bench.settled().stand("Painful arc");
@@ -46,8 +51,12 @@ final class Bench {
     /** Goes to a row of the order, opening the section that it is in. */
     Bench stand(String row) {
         assertThat(rail().locator("h2").first()).isVisible();
-        Locator wanted = rail().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^(Locked )?" + literal(row) + " ?,")));
-        for (int section = 0; wanted.count() == 0 && section < rail().locator("h2 button").count(); section++) {
+        Locator wanted = rail().getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("^(Locked )?" + literal(row) + " ?,")));
+        for (int section = 0;
+                wanted.count() == 0 && section < rail().locator("h2 button").count();
+                section++) {
             rail().locator("h2 button").nth(section).click();
         }
         wanted.first().click();
@@ -78,7 +87,8 @@ final class Bench {
 
     /** Says nothing on both sides to the five tests of the subacromial set. */
     Bench quietFive() {
-        for (String test : List.of("Painful arc", "Resisted ext. rotation", "Empty can", "Forward flexion", "Flexed int. rotation")) {
+        for (String test : List.of(
+                "Painful arc", "Resisted ext. rotation", "Empty can", "Forward flexion", "Flexed int. rotation")) {
             stand(test).tap("Nothing, both sides");
         }
         return settled();
@@ -110,7 +120,11 @@ final class Bench {
 
     Bench tap(Locator within, String name) {
         taps++;
-        within.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + literal(name) + "($|:)"))).first().click();
+        within.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(Pattern.compile("^" + literal(name) + "($|:)")))
+                .first()
+                .click();
         return this;
     }
 
@@ -128,7 +142,10 @@ final class Bench {
 
     /** Taps an answer within a named group. */
     Bench tap(String group, String name) {
-        return tap(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(group)).first(), name);
+        return tap(
+                page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(group))
+                        .first(),
+                name);
     }
 
     /** Taps the dial of the painful arc at an angle, right arm, as it is drawn. */
@@ -143,14 +160,18 @@ final class Bench {
     /** Waits until the ranking includes everything recorded. */
     Bench settled() {
         assertThat(saved()).isVisible();
-        assertThat(page.locator("aside[aria-busy=false]")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(CAUGHT_UP_MS));
+        assertThat(page.locator("aside[aria-busy=false]"))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(CAUGHT_UP_MS));
         return this;
     }
 
     /** At the bench's usual size nothing has to be scrolled for. */
     Bench fitsWithoutScrolling() {
-        Object hidden = page.evaluate("[...document.querySelectorAll('main > *')].map((column) => column.scrollHeight - column.clientHeight)");
-        Assertions.assertThat((List<?>) hidden).as("pixels hidden below rail, card and ranking").allMatch(pixels -> ((Number) pixels).intValue() <= 1);
+        Object hidden = page.evaluate(
+                "[...document.querySelectorAll('main > *')].map((column) => column.scrollHeight - column.clientHeight)");
+        Assertions.assertThat((List<?>) hidden)
+                .as("pixels hidden below rail, card and ranking")
+                .allMatch(pixels -> ((Number) pixels).intValue() <= 1);
         return this;
     }
 

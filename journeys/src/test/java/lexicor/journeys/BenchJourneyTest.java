@@ -14,7 +14,10 @@ import org.junit.jupiter.api.Test;
 class BenchJourneyTest extends TabletJourney {
 
     private Locator button(String name) {
-        return page.getByRole(AriaRole.MAIN).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(AriaRole.MAIN)
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(name).setExact(true));
     }
 
     @Test
@@ -24,8 +27,15 @@ class BenchJourneyTest extends TabletJourney {
         bench.stand("Look");
         long began = System.nanoTime();
         bench.tap("All else normal, both sides");
-        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, outer arm").tapDial(70).tapDial(90).tapDial(110).next();
-        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain, pain stops it, outer arm").next();
+        bench.tap(bench.uninvolved(), "Nothing")
+                .tap(bench.involved(), "Familiar pain, outer arm")
+                .tapDial(70)
+                .tapDial(90)
+                .tapDial(110)
+                .next();
+        bench.tap(bench.uninvolved(), "Nothing")
+                .tap(bench.involved(), "Familiar pain, pain stops it, outer arm")
+                .next();
         bench.tap("Nothing, both sides").tap("Nothing, both sides").tap("Nothing, both sides");
         assertThat(bench.title()).hasText("Reach behind the back");
         bench.tap("Leave out").tap("No time");
@@ -33,17 +43,35 @@ class BenchJourneyTest extends TabletJourney {
         assertThat(main()).containsText("At hand: goniometer");
         bench.tap("Ready").tap("Nothing, both sides");
         assertThat(bench.title()).hasText("Landmarks");
-        bench.tap("Greater tuberosity, not done yet").tap("Greater tuberosity tenderness, right: Familiar").tap("All else normal, both sides");
-        for (String next : new String[] {"Belly press", "Forward flexion", "Flexed int. rotation", "Cross-body adduction", "Active compression", "Sulcus"}) {
+        bench.tap("Greater tuberosity, not done yet")
+                .tap("Greater tuberosity tenderness, right: Familiar")
+                .tap("All else normal, both sides");
+        for (String next : new String[] {
+            "Belly press",
+            "Forward flexion",
+            "Flexed int. rotation",
+            "Cross-body adduction",
+            "Active compression",
+            "Sulcus"
+        }) {
             bench.tap("Nothing, both sides");
             assertThat(bench.title()).hasText(next);
         }
         bench.tap("Nothing, both sides");
         assertThat(bench.title()).hasText("Supine");
-        bench.tap("Ready").tap("Leave out").tap("No time").tap("Nothing, both sides").settled();
+        bench.tap("Ready")
+                .tap("Leave out")
+                .tap("No time")
+                .tap("Nothing, both sides")
+                .settled();
         double seconds = (System.nanoTime() - began) / 1e9;
-        Report.line(String.format(Locale.UK, "whole shoulder, 27 tests, three findings, two left out: %d taps, %.1f s of interface by machine", bench.taps() - before, seconds));
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        Report.line(String.format(
+                Locale.UK,
+                "whole shoulder, 27 tests, three findings, two left out: %d taps, %.1f s of interface by machine",
+                bench.taps() - before,
+                seconds));
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note"))
+                .click();
         assertThat(main()).containsText("Look: nothing found");
         assertThat(main()).containsText("Greater tuberosity tenderness, right: tender, familiar; left: not tender");
         assertThat(main()).containsText("Reach behind the back, right: left out, no time");
@@ -54,14 +82,19 @@ class BenchJourneyTest extends TabletJourney {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-2");
         bench.stand("Anterior apprehension");
         assertThat(bench.rail()).not().containsText("Relocation");
-        bench.tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Apprehension, no pain").settled();
+        bench.tap(bench.uninvolved(), "Nothing")
+                .tap(bench.involved(), "Apprehension, no pain")
+                .settled();
         assertThat(main()).containsText("Stop here. Apprehension is the answer");
         assertThat(bench.rail()).containsText("Relocation");
         page.getByLabel("Another test").fill("fulcrum");
         page.getByLabel("Another test").press("Enter");
         assertThat(main()).containsText("Closed by anterior apprehension: apprehension is the answer");
         assertThat(bench.involved()).isHidden();
-        bench.stand("Anterior apprehension").next().tap(bench.involved(), "Of apprehension").settled();
+        bench.stand("Anterior apprehension")
+                .next()
+                .tap(bench.involved(), "Of apprehension")
+                .settled();
         assertThat(bench.reading()).containsText("apprehension relieved by the backward push");
         assertThat(bench.rail()).not().containsText("Release");
         bench.tap("Undo").tap("Undo").settled();
@@ -90,14 +123,21 @@ class BenchJourneyTest extends TabletJourney {
     void the_page_loads_without_a_connection_and_goes_on_where_it_was() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-4");
         bench.tap("Nothing, both sides").settled();
-        page.waitForFunction("() => navigator.serviceWorker.controller !== null && caches.open('lexicor-shell').then(shell => shell.keys()).then(keys => keys.length > 3)");
+        page.waitForFunction(
+                "() => navigator.serviceWorker.controller !== null && caches.open('lexicor-shell').then(shell => shell.keys()).then(keys => keys.length > 3)");
         context.setOffline(true);
         bench.tap(bench.involved(), "No pain, weak");
         assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
         page.reload();
         assertThat(bench.title()).hasText("Resisted external rotation");
         assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
-        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("No pain, weak").setPressed(true))).isVisible();
+        assertThat(bench.involved()
+                        .getByRole(
+                                AriaRole.BUTTON,
+                                new Locator.GetByRoleOptions()
+                                        .setName("No pain, weak")
+                                        .setPressed(true)))
+                .isVisible();
         bench.next().tap("Nothing, both sides");
         assertThat(page.getByText("3 kept here, nothing is lost.")).isVisible();
         context.setOffline(false);
@@ -114,11 +154,18 @@ class BenchJourneyTest extends TabletJourney {
         page.clock().runFor(8_000);
         page.reload();
         page.clock().runFor(14_000);
-        assertThat(page.getByRole(AriaRole.TIMER)).containsText(Pattern.compile("^(2[2-9]|3\\d) s")); // the page's own time goes on meanwhile
+        assertThat(page.getByRole(AriaRole.TIMER))
+                .containsText(Pattern.compile("^(2[2-9]|3\\d) s")); // the page's own time goes on meanwhile
         bench.tap("It begins");
         page.clock().runFor(2_000);
         assertThat(page.getByRole(AriaRole.TIMER)).containsText("to onset");
-        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Tingling").setPressed(true))).isVisible();
+        assertThat(bench.involved()
+                        .getByRole(
+                                AriaRole.BUTTON,
+                                new Locator.GetByRoleOptions()
+                                        .setName("Tingling")
+                                        .setPressed(true)))
+                .isVisible();
         assertThat(main()).containsText("Stop here. The symptom has come; its seconds are noted.");
     }
 
@@ -133,7 +180,13 @@ class BenchJourneyTest extends TabletJourney {
         bench.tap(bench.involved(), "Tingling");
         page.clock().runFor(2_000);
         assertThat(page.getByRole(AriaRole.TIMER)).containsText("to onset");
-        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Tingling").setPressed(true))).isVisible();
+        assertThat(bench.involved()
+                        .getByRole(
+                                AriaRole.BUTTON,
+                                new Locator.GetByRoleOptions()
+                                        .setName("Tingling")
+                                        .setPressed(true)))
+                .isVisible();
         assertThat(main()).containsText("Stop here. The symptom has come; its seconds are noted.");
     }
 
@@ -160,7 +213,9 @@ class BenchJourneyTest extends TabletJourney {
         bench.tap(bench.involved(), "Tingling").tap(bench.involved(), "Index").settled();
         assertThat(bench.reading()).containsText("carpal tunnel syndrome");
         page.getByLabel("Another test").fill("jobe");
-        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tests called Jobe")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Empty can")).click();
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tests called Jobe"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Empty can"))
+                .click();
         assertThat(bench.title()).hasText("Empty can");
     }
 
@@ -169,9 +224,20 @@ class BenchJourneyTest extends TabletJourney {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-24");
         bench.stand("Range of motion").tap("Nothing, both sides").settled();
         bench.stand("Range of motion");
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("External rotation, passive, right: Full").setPressed(true))).isVisible();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("External rotation, passive, right: Short")).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("External rotation, passive, right: Full").setPressed(false)).waitFor();
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions()
+                                .setName("External rotation, passive, right: Full")
+                                .setPressed(true)))
+                .isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("External rotation, passive, right: Short"))
+                .click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions()
+                                .setName("External rotation, passive, right: Full")
+                                .setPressed(false))
+                .waitFor();
         bench.settled();
         assertThat(bench.reading()).not().containsText("Counts against frozen shoulder");
     }
@@ -202,7 +268,8 @@ class BenchJourneyTest extends TabletJourney {
         assertThat(bench.reading()).not().containsText("without a firm end");
         bench.tap("Nothing, both sides").settled();
         assertThat(bench.title()).not().hasText("Distal radioulnar shift");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note"))
+                .click();
         assertThat(main()).containsText("end point firm, no pain");
     }
 
@@ -210,7 +277,8 @@ class BenchJourneyTest extends TabletJourney {
     void a_gauge_fills_the_tries_in_turn_and_a_lost_one_leaves_typing_in_reach() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-5");
         bench.stand("Belly press").tap("Gauge").tap("Join").tap("Strong");
-        Locator gauge = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Gauge").setExact(true));
+        Locator gauge = page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Gauge").setExact(true));
         assertThat(gauge.getByLabel("Force, try 1, left, in N")).not().hasValue("");
         bench.tap("Gives way");
         assertThat(gauge.getByLabel("Force, try 1, right, in N")).not().hasValue("");
@@ -231,11 +299,18 @@ class BenchJourneyTest extends TabletJourney {
     @Test
     void guarding_offers_a_second_try_beside_the_first() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-6");
-        bench.stand("Forward flexion").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "No pain").tap("Guarded").settled();
+        bench.stand("Forward flexion")
+                .tap(bench.uninvolved(), "Nothing")
+                .tap(bench.involved(), "No pain")
+                .tap("Guarded")
+                .settled();
         assertThat(bench.reading()).containsText("the patient guarded");
-        bench.tap("Second try").tap(bench.involved(), "Familiar pain, outer arm").settled();
+        bench.tap("Second try")
+                .tap(bench.involved(), "Familiar pain, outer arm")
+                .settled();
         assertThat(bench.reading()).containsText("Counts for");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note"))
+                .click();
         assertThat(main()).containsText("no pain, guarded; repeated: familiar pain, outer arm");
     }
 
@@ -270,13 +345,27 @@ class BenchJourneyTest extends TabletJourney {
     void taps_for_twenty_named_tests() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "BJ-8");
         String[][] tests = {
-            {"Resisted ext. rotation", "Familiar pain, pain stops it, outer arm"}, {"Empty can", "Familiar pain, pain stops it, outer arm"},
-            {"Slow lowering", "Drops"}, {"Lift-off", "Cannot, weak, no pain"}, {"Neck screen", "Familiar arm symptoms"},
-            {"+full can", "No pain, weak"}, {"+bear hug", "Weak, falls back, no pain"}, {"+speed", "Familiar pain, biceps groove"},
-            {"+yergason", "Familiar pain, biceps groove"}, {"+hornblower", "Weak, falls back, no pain"}, {"+labral crank", "Familiar pain, deep"},
-            {"+biceps load at", "Makes it worse"}, {"+jerk", "Familiar pain, back"}, {"+diagonal posterior", "Familiar pain, back"},
-            {"Belly press", "Elbow falls back or wrist bends, weak"}, {"Forward flexion", "Familiar pain, outer arm"}, {"Flexed int. rotation", "Familiar pain, outer arm"},
-            {"Cross-body adduction", "Familiar pain, on top"}, {"Active compression", "Familiar pain, on top, less"}, {"Anterior apprehension", "Apprehension, no pain"}};
+            {"Resisted ext. rotation", "Familiar pain, pain stops it, outer arm"},
+            {"Empty can", "Familiar pain, pain stops it, outer arm"},
+            {"Slow lowering", "Drops"},
+            {"Lift-off", "Cannot, weak, no pain"},
+            {"Neck screen", "Familiar arm symptoms"},
+            {"+full can", "No pain, weak"},
+            {"+bear hug", "Weak, falls back, no pain"},
+            {"+speed", "Familiar pain, biceps groove"},
+            {"+yergason", "Familiar pain, biceps groove"},
+            {"+hornblower", "Weak, falls back, no pain"},
+            {"+labral crank", "Familiar pain, deep"},
+            {"+biceps load at", "Makes it worse"},
+            {"+jerk", "Familiar pain, back"},
+            {"+diagonal posterior", "Familiar pain, back"},
+            {"Belly press", "Elbow falls back or wrist bends, weak"},
+            {"Forward flexion", "Familiar pain, outer arm"},
+            {"Flexed int. rotation", "Familiar pain, outer arm"},
+            {"Cross-body adduction", "Familiar pain, on top"},
+            {"Active compression", "Familiar pain, on top, less"},
+            {"Anterior apprehension", "Apprehension, no pain"}
+        };
         int normals = 0;
         int positives = 0;
         for (String[] test : tests) {
@@ -285,7 +374,9 @@ class BenchJourneyTest extends TabletJourney {
             } else {
                 bench.stand(test[0]);
             }
-            Assertions.assertThat(button("Nothing, both sides").isEnabled()).as(test[0]).isTrue();
+            Assertions.assertThat(button("Nothing, both sides").isEnabled())
+                    .as(test[0])
+                    .isTrue();
             normals++;
             int before = bench.taps();
             bench.tap(bench.involved(), test[1]);
@@ -293,6 +384,11 @@ class BenchJourneyTest extends TabletJourney {
             positives += bench.taps() - before;
             assertThat(bench.reading()).containsText(Pattern.compile("Counts( a little)? for|Speaks for"));
         }
-        Report.line(String.format(Locale.UK, "normal on both sides is one tap in %d of %d named tests; the usual positive takes %.1f taps, and one for the other side", normals, tests.length, positives / (double) tests.length));
+        Report.line(String.format(
+                Locale.UK,
+                "normal on both sides is one tap in %d of %d named tests; the usual positive takes %.1f taps, and one for the other side",
+                normals,
+                tests.length,
+                positives / (double) tests.length));
     }
 }

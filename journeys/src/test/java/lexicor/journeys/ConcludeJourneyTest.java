@@ -12,12 +12,20 @@ import org.junit.jupiter.api.Test;
 class ConcludeJourneyTest extends TabletJourney {
 
     private void conclude() {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Conclude")).click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Conclusion");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Conclude"))
+                .click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Conclusion");
     }
 
     private void tap(String group, String name) {
-        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName(group).setExact(true)).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^(\\d\\. )?" + name))).first().click();
+        page.getByRole(
+                        AriaRole.GROUP,
+                        new Page.GetByRoleOptions().setName(group).setExact(true))
+                .getByRole(
+                        AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^(\\d\\. )?" + name)))
+                .first()
+                .click();
     }
 
     @Test
@@ -34,10 +42,18 @@ class ConcludeJourneyTest extends TabletJourney {
         assertThat(main()).containsText("very likely: 85 in 100");
         page.reload();
         assertThat(page.getByLabel("Advice given")).hasValue("Load it a little every day; the fence can wait a week.");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note").setExact(true)).click();
-        assertThat(main()).containsText(Pattern.compile("Conclusion of the therapist.*Working diagnosis: Lateral elbow tendinopathy, very likely \\(85 in 100 by the therapist\\).*It could also be: Ulnar neuropathy at the elbow.*"
-                + "Advice: Load it a little every day; the fence can wait a week\\..*Test again: grip, bent and straight", Pattern.DOTALL));
-        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Form")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Short")).click();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Note").setExact(true))
+                .click();
+        assertThat(main())
+                .containsText(Pattern.compile(
+                        "Conclusion of the therapist.*Working diagnosis: Lateral elbow tendinopathy, very likely \\(85 in 100 by the therapist\\).*It could also be: Ulnar neuropathy at the elbow.*"
+                                + "Advice: Load it a little every day; the fence can wait a week\\..*Test again: grip, bent and straight",
+                        Pattern.DOTALL));
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Form"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Short"))
+                .click();
         assertThat(main()).containsText("Positive: ");
         assertThat(main()).not().containsText("Findings");
         page.reload();
@@ -53,7 +69,10 @@ class ConcludeJourneyTest extends TabletJourney {
         page.getByLabel("Why do you see it otherwise?").fill("Passive rotation is short as well");
         page.getByLabel("Why do you see it otherwise?").press("Tab");
         assertThat(new Bench(page).saved()).isVisible();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note").setExact(true)).click();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Note").setExact(true))
+                .click();
         assertThat(main()).containsText("why otherwise: Passive rotation is short as well");
         conclude();
         tap("Working diagnosis", "Frozen shoulder");

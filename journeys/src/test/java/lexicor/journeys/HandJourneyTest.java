@@ -14,22 +14,34 @@ import org.junit.jupiter.api.Test;
 class HandJourneyTest extends TabletJourney {
 
     private Locator walk() {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Landmarks").setExact(true));
+        return page.getByRole(
+                AriaRole.REGION,
+                new Page.GetByRoleOptions().setName("Landmarks").setExact(true));
     }
 
     private Locator pathway() {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Pathway").setExact(true));
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Pathway").setExact(true));
     }
 
     /** Begins a part with the flags asked, hurting in one zone. */
     private Bench begin(String code, String part, String zone) {
         page.navigate(Suite.server().address() + "/new");
         page.getByLabel("Case code").fill(code);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Right " + part)).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start: right " + part)).click();
-        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Red flags")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these")).click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(zone).setExact(true)).first().click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Right " + part))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start: right " + part))
+                .click();
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Red flags"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these"))
+                .click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName(zone).setExact(true))
+                .first()
+                .click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench"))
+                .click();
         return new Bench(page).settled();
     }
 
@@ -40,28 +52,48 @@ class HandJourneyTest extends TabletJourney {
         int before = bench.taps();
         long began = System.nanoTime();
         bench.tap(walk(), "Ulnar soft spot, not done yet").tap("Ulnar soft spot, right: Familiar");
-        bench.tap(walk(), "Pisiform, not done yet").tap("Pisiform, right: Tender only").tap("Thumb side: all quiet").tap("Back: all quiet").tap("Little-finger side: the rest quiet").tap("Palm: all quiet").settled();
-        Report.line(String.format(Locale.UK, "whole walk of the wrist, 20 landmarks on both sides, two findings: %d taps, %.1f s of interface by machine", bench.taps() - before, (System.nanoTime() - began) / 1e9));
+        bench.tap(walk(), "Pisiform, not done yet")
+                .tap("Pisiform, right: Tender only")
+                .tap("Thumb side: all quiet")
+                .tap("Back: all quiet")
+                .tap("Little-finger side: the rest quiet")
+                .tap("Palm: all quiet")
+                .settled();
+        Report.line(String.format(
+                Locale.UK,
+                "whole walk of the wrist, 20 landmarks on both sides, two findings: %d taps, %.1f s of interface by machine",
+                bench.taps() - before,
+                (System.nanoTime() - began) / 1e9));
         bench.tap(walk(), "Ulnar soft spot, done");
         assertThat(walk()).containsText("Counts for TFCC or foveal injury");
         bench.tap(walk(), "Pisiform, done, not interpretable");
         assertThat(walk()).containsText("the patient's own pain");
         assertThat(bench.rail()).containsText("Landmark walk, done");
         page.reload();
-        assertThat(walk().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Little-finger side, done"))).isVisible();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        assertThat(walk().getByRole(
+                                AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Little-finger side, done")))
+                .isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note"))
+                .click();
         assertThat(main()).containsText("Press into the ulnar soft spot, right: tender, familiar");
     }
 
     @Test
     void landmarks_are_reached_by_keyboard_and_a_tap_is_taken_back() {
         Bench bench = begin("HJ-2", "elbow", "None of these").stand("Landmarks");
-        walk().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Lateral epicondyle, not done yet")).first().press("Enter");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lateral epicondyle, right: Familiar")).press("Enter");
+        walk().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Lateral epicondyle, not done yet"))
+                .first()
+                .press("Enter");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Lateral epicondyle, right: Familiar"))
+                .press("Enter");
         bench.settled();
         assertThat(walk()).containsText("Counts a little for lateral elbow tendinopathy, not measured");
         bench.tap("Undo").settled();
-        assertThat(walk().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Lateral epicondyle, not done yet")).first()).isVisible();
+        assertThat(walk().getByRole(
+                                AriaRole.BUTTON,
+                                new Locator.GetByRoleOptions().setName("Lateral epicondyle, not done yet"))
+                        .first())
+                .isVisible();
     }
 
     @Test
@@ -98,7 +130,8 @@ class HandJourneyTest extends TabletJourney {
         for (String answer : List.of("Palm up", "Under load only", "Palm side")) {
             bench.tap(pathway(), answer).settled();
         }
-        assertThat(pathway()).containsText("Distal radioulnar shift, because the joint comes first on the palm side too");
+        assertThat(pathway())
+                .containsText("Distal radioulnar shift, because the joint comes first on the palm side too");
         bench.tap(pathway(), "Go").tap("Nothing, both sides").settled();
         assertThat(pathway()).containsText("Palmar ligament shift, because the shift was firm");
         assertThat(pathway()).containsText("The weighing would do");
@@ -114,16 +147,23 @@ class HandJourneyTest extends TabletJourney {
         assertThat(pathway()).containsText("Ulnocarpal stress");
         bench.tap(pathway(), "Go").tap("Nothing, both sides").settled();
         assertThat(pathway()).containsText("Ends here: TFCC or foveal injury");
-        pathway().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Map:"))).click();
+        pathway()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Map:")))
+                .click();
         Locator map = page.getByRole(AriaRole.DIALOG);
         assertThat(map.locator("[aria-current=step]")).containsText("you are here");
         assertThat(map).containsText("palm side");
-        map.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Close")).click();
+        map.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Close"))
+                .click();
         bench.tap(pathway(), "Ask again").settled();
         assertThat(pathway()).containsText("On which face of the wrist?");
         bench.tap(pathway(), "Palm side").settled();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
-        assertThat(main()).containsText(Pattern.compile("Step by step.*palm up; under load only; palm side; distal radioulnar shift negative; .*ends: TFCC or foveal injury", Pattern.DOTALL));
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note"))
+                .click();
+        assertThat(main())
+                .containsText(Pattern.compile(
+                        "Step by step.*palm up; under load only; palm side; distal radioulnar shift negative; .*ends: TFCC or foveal injury",
+                        Pattern.DOTALL));
     }
 
     @Test
@@ -143,7 +183,8 @@ class HandJourneyTest extends TabletJourney {
         Locator between = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Between the two"));
         assertThat(between).containsText("Carpal tunnel syndrome or pronator syndrome?");
         assertThat(between).containsText("the ball of the thumb is spared, or feels less");
-        between.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("carpal compression")).click();
+        between.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("carpal compression"))
+                .click();
         assertThat(bench.title()).hasText("Carpal compression");
     }
 
@@ -157,7 +198,8 @@ class HandJourneyTest extends TabletJourney {
         bench.settled();
         page.reload();
         assertThat(distance).hasValue("46");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note"))
+                .click();
         assertThat(main()).containsText(Pattern.compile("Furthest tingling point.*46 mm"));
     }
 }

@@ -26,36 +26,50 @@ class IntakeJourneyTest extends TabletJourney {
         page.getByLabel("Year of birth").fill("1969");
         page.getByLabel("Occupation or sport").fill("Thatcher");
         tap("Start: right shoulder");
-        for (String answer : new String[] {"Slowly", "Works above shoulder height, swims", "Over 12 weeks", "5 to 30 minutes", "Wakes when lying on it"}) {
+        for (String answer : new String[] {
+            "Slowly", "Works above shoulder height, swims", "Over 12 weeks", "5 to 30 minutes", "Wakes when lying on it"
+        }) {
             tap(answer);
         }
         tap(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Pain now")), "3 of 10");
         tap(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Worst this week")), "6 of 10");
         taps++;
-        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Outer upper arm")).click();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Outer upper arm"))
+                .click();
         tap(redFlags(), "None of these");
         tap(locks(), "None of these");
         assertThat(page.getByText("Red flags asked.")).isVisible();
         tap("To the bench", AriaRole.LINK);
         assertThat(new Bench(page).title()).hasText("Look");
         double seconds = (System.nanoTime() - began) / 1e9;
-        Report.line(String.format(Locale.UK, "usual intake of a shoulder: %d taps and two fields typed, %.1f s by machine", taps, seconds));
+        Report.line(String.format(
+                Locale.UK,
+                "usual intake of a shoulder: %d taps and two fields typed, %.1f s by machine",
+                taps,
+                seconds));
         Assertions.assertThat(taps).isLessThanOrEqualTo(15);
     }
 
     @Test
     void a_red_flag_suspends_testing_until_it_is_released_with_a_reason() {
         begin("IJ-1", "Left shoulder");
-        redFlags().getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Chest tightness")).getByRole(AriaRole.BUTTON).click();
+        redFlags()
+                .getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("Chest tightness"))
+                .getByRole(AriaRole.BUTTON)
+                .click();
         assertThat(page.getByText("Testing is suspended").first()).isVisible();
         assertThat(page.getByText("Stop. Emergency, per local pathway.")).isVisible();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench"))
+                .click();
         Bench bench = new Bench(page);
         assertThat(bench.title()).hasText("Look");
-        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Sheet"))).isHidden();
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Sheet")))
+                .isHidden();
         bench.stand("Painful arc");
         assertThat(bench.involved()).isHidden();
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Nothing, both sides"))).isDisabled();
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Nothing, both sides")))
+                .isDisabled();
         page.keyboard().press("0");
         assertThat(bench.title()).hasText("Painful arc");
         tap("Looked into: release …");
@@ -71,23 +85,32 @@ class IntakeJourneyTest extends TabletJourney {
     @Test
     void a_lock_says_why_wherever_the_test_appears_and_opens_for_a_written_reason_that_is_printed() {
         begin("IJ-2", "Right shoulder");
-        redFlags().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these")).click();
+        redFlags()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these"))
+                .click();
         tap(locks(), "Shoulder repair or stabilisation");
-        page.getByLabel("Shoulder repair or stabilisation: when?").fill(LocalDate.now().minusWeeks(3).toString());
+        page.getByLabel("Shoulder repair or stabilisation: when?")
+                .fill(LocalDate.now().minusWeeks(3).toString());
         assertThat(page.getByText("Locked today")).isVisible();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("To the bench"))
+                .click();
         Bench bench = new Bench(page);
         bench.stand("Empty can");
-        assertThat(page.getByText("the repair could fail under resistance or stress").first()).containsText("locked until " + LocalDate.now().plusWeeks(9).format(DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK)));
+        assertThat(page.getByText("the repair could fail under resistance or stress")
+                        .first())
+                .containsText("locked until "
+                        + LocalDate.now().plusWeeks(9).format(DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK)));
         assertThat(bench.involved()).isHidden();
         page.getByLabel("To do it all the same, why?").fill("Surgeon agrees, isometric only");
         tap("Unlock this test");
         assertThat(bench.involved()).isVisible();
         bench.tap(bench.involved(), "No pain").tap(bench.involved(), "Full").settled();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note"))
+                .click();
         assertThat(page.getByText("Done against a lock: Empty can, by R. Tarn")).isVisible();
         assertThat(page.getByText("Surgeon agrees, isometric only")).isVisible();
-        assertThat(page.getByText(Pattern.compile("Not done: .*resisted ext. rotation \\(.*the repair could fail"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("Not done: .*resisted ext. rotation \\(.*the repair could fail")))
+                .isVisible();
     }
 
     @Test
@@ -96,8 +119,15 @@ class IntakeJourneyTest extends TabletJourney {
         tap("One injury");
         tap("Fall on the outstretched hand");
         tap("Slowly");
-        assertThat(group("What happened?").getByRole(AriaRole.ALERT)).containsText("does not go with “How did it begin: slowly”");
-        assertThat(group("What happened?").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Fall on the outstretched hand").setPressed(true))).isVisible();
+        assertThat(group("What happened?").getByRole(AriaRole.ALERT))
+                .containsText("does not go with “How did it begin: slowly”");
+        assertThat(group("What happened?")
+                        .getByRole(
+                                AriaRole.BUTTON,
+                                new Locator.GetByRoleOptions()
+                                        .setName("Fall on the outstretched hand")
+                                        .setPressed(true)))
+                .isVisible();
         tap("One injury");
         assertThat(group("What happened?").getByRole(AriaRole.ALERT)).isHidden();
         tap(locks(), "Shoulder dislocation");
@@ -133,7 +163,8 @@ class IntakeJourneyTest extends TabletJourney {
         begin("IJ-5", "Right hand");
         tap("Tingling or numbness");
         tap("Slowly");
-        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true))).isVisible();
+        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         context.clearCookies();
         tap("Over 12 weeks");
         assertThat(page.getByText("Everything is as you left it, R. Tarn.")).isVisible();
@@ -142,10 +173,14 @@ class IntakeJourneyTest extends TabletJourney {
         assertThat(page.getByText("Name and password do not go together.")).isVisible();
         page.getByLabel("Password").fill("demo-clinic-only");
         tap("Sign in");
-        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true))).isVisible();
+        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         page.reload();
         for (String answer : new String[] {"Tingling or numbness", "Slowly", "Over 12 weeks"}) {
-            assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(answer).setPressed(true))).isVisible();
+            assertThat(page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName(answer).setPressed(true)))
+                    .isVisible();
         }
     }
 
@@ -158,21 +193,27 @@ class IntakeJourneyTest extends TabletJourney {
         tap("2 to 6 weeks");
         assertThat(page.getByText("2 kept here, nothing is lost.")).isVisible();
         context.setOffline(false);
-        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true))).isVisible();
+        assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
         page.reload();
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("2 to 6 weeks").setPressed(true))).isVisible();
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("2 to 6 weeks").setPressed(true)))
+                .isVisible();
     }
 
     @Test
     void clues_move_the_start_and_the_therapists_own_hand_stands_until_it_is_put_back() {
         begin("IJ-7", "Right hand");
         tap("Tingling or numbness");
-        Locator row = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Carpal tunnel syndrome"));
+        Locator row = page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("Carpal tunnel syndrome"));
         assertThat(row).containsText("35");
         tap("Tingling at night");
         assertThat(row).containsText("Tingling at night: more");
         assertThat(row).not().containsText("35");
-        Locator slider = page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Start of Carpal tunnel syndrome"));
+        Locator slider =
+                page.getByRole(AriaRole.SLIDER, new Page.GetByRoleOptions().setName("Start of Carpal tunnel syndrome"));
         slider.press("ArrowLeft");
         slider.press("ArrowLeft");
         assertThat(row).containsText("put back");
@@ -182,28 +223,38 @@ class IntakeJourneyTest extends TabletJourney {
         assertThat(row).not().containsText("put back");
         tap("Undo last answer");
         assertThat(row).containsText("put back");
-        assertThat(page.getByText("Show 8 outside the zone or waiting for a story")).isVisible();
+        assertThat(page.getByText("Show 8 outside the zone or waiting for a story"))
+                .isVisible();
     }
 
     @Test
     void a_re_examination_begins_with_what_was_told_and_asks_the_rest_anew() {
         page.navigate(Suite.server().address() + "/");
         page.getByLabel("Find").fill("SL-0415");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0415")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0415"))
+                .click();
         tap("Examine again");
         assertThat(page.getByText("Red flags are not all asked")).isVisible();
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Suddenly, no injury").setPressed(true))).isVisible();
-        assertThat(group("Pain now").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(true))).hasCount(0);
+        assertThat(page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions()
+                                .setName("Suddenly, no injury")
+                                .setPressed(true)))
+                .isVisible();
+        assertThat(group("Pain now").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setPressed(true)))
+                .hasCount(0);
         page.navigate(Suite.server().address() + "/");
         page.getByLabel("Find").fill("SL-0415");
-        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0415: all 2 visits"))).isVisible();
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0415: all 2 visits")))
+                .isVisible();
     }
 
     private void begin(String code, String where) {
         page.navigate(Suite.server().address() + "/new");
         page.getByLabel("Case code").fill(code);
         tap(where);
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start: " + where.toLowerCase(Locale.ROOT))).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Start: " + where.toLowerCase(Locale.ROOT)))
+                .click();
         assertThat(page.getByText("What is told")).isVisible();
     }
 
@@ -225,11 +276,15 @@ class IntakeJourneyTest extends TabletJourney {
 
     private void tap(String name, AriaRole role) {
         taps++;
-        page.getByRole(role, new Page.GetByRoleOptions().setName(name).setExact(true)).click();
+        page.getByRole(role, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
     }
 
     private void tap(Locator within, String name) {
         taps++;
-        within.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true)).click();
+        within.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(name).setExact(true))
+                .click();
     }
 }

@@ -42,7 +42,21 @@ class KeyboardJourneyTest {
             press(page, "0");
             assertThat(bench.title()).hasText("Painful arc");
 
-            press(page, "1", "5", "j", "ArrowUp", "ArrowDown", "ArrowDown", "k", "ArrowUp", "ArrowUp", "l", "ArrowUp", "ArrowUp", "ArrowUp");
+            press(
+                    page,
+                    "1",
+                    "5",
+                    "j",
+                    "ArrowUp",
+                    "ArrowDown",
+                    "ArrowDown",
+                    "k",
+                    "ArrowUp",
+                    "ArrowUp",
+                    "l",
+                    "ArrowUp",
+                    "ArrowUp",
+                    "ArrowUp");
             bench.settled();
             assertThat(bench.reading()).containsText("familiar pain, worst at 80°");
             press(page, "PageDown", "1", "4", "9");
@@ -84,7 +98,8 @@ class KeyboardJourneyTest {
             Page page = context.newPage();
             Bench bench = Bench.startExamination(page, Suite.server().address(), "KB-2");
             press(page, "?");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Single keys are on")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Single keys are on"))
+                    .click();
             press(page, "Escape", "0");
             assertThat(bench.title()).hasText("Painful arc");
             press(page, "PageDown");
@@ -106,7 +121,8 @@ class KeyboardJourneyTest {
     private static void tabTo(Page page, String name) {
         for (int i = 0; i < 90; i++) {
             page.keyboard().press("Tab");
-            Object focused = page.evaluate("() => { const e = document.activeElement; return e.labels?.[0]?.textContent ?? e.textContent.trim(); }");
+            Object focused = page.evaluate(
+                    "() => { const e = document.activeElement; return e.labels?.[0]?.textContent ?? e.textContent.trim(); }");
             if (name.equals(focused)) {
                 return;
             }

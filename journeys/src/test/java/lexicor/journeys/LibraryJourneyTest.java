@@ -37,7 +37,8 @@ class LibraryJourneyTest {
 
     @BeforeEach
     void open() {
-        context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"));
+        context = Suite.therapist(
+                new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"));
         page = context.newPage();
     }
 
@@ -51,7 +52,8 @@ class LibraryJourneyTest {
     }
 
     private Locator found() {
-        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Found")).getByRole(AriaRole.LISTITEM);
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Found"))
+                .getByRole(AriaRole.LISTITEM);
     }
 
     @Test
@@ -64,7 +66,8 @@ class LibraryJourneyTest {
         assertThat(found().first().getByRole(AriaRole.LINK)).isFocused();
         page.getByRole(AriaRole.SEARCHBOX).focus();
         page.keyboard().press("Enter");
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Flexed internal-rotation impingement");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Flexed internal-rotation impingement");
         page.goBack();
         assertThat(page.getByRole(AriaRole.SEARCHBOX)).hasValue("hawkin kenedy");
     }
@@ -75,25 +78,36 @@ class LibraryJourneyTest {
         assertThat(page.getByRole(AriaRole.SEARCHBOX)).isFocused();
         page.keyboard().type("crank");
         page.keyboard().press("Enter");
-        Locator question = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tests called crank test"));
+        Locator question =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tests called crank test"));
         assertThat(question).containsText("is the name of 2 tests. Which one?");
-        question.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("asks for apprehension"))).click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).containsText("Anterior apprehension");
-        assertThat(page.getByText("“Crank test” is also the name of another test")).isVisible();
+        question.getByRole(
+                        AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("asks for apprehension")))
+                .click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .containsText("Anterior apprehension");
+        assertThat(page.getByText("“Crank test” is also the name of another test"))
+                .isVisible();
     }
 
     @Test
     void filters_narrow_the_list_and_an_empty_list_says_what_to_do() {
         go("/library");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Conditions")).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Conditions"))
+                .click();
         page.getByLabel("Region").selectOption("Neck");
         assertThat(found()).hasCount(2);
         assertThat(page.getByText("2 found")).isVisible();
         page.getByRole(AriaRole.SEARCHBOX).fill("zzzz");
-        assertThat(page.getByText("Nothing matches. Try fewer letters, another name, or fewer filters.")).isVisible();
+        assertThat(page.getByText("Nothing matches. Try fewer letters, another name, or fewer filters."))
+                .isVisible();
         page.getByRole(AriaRole.SEARCHBOX).fill("");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Clear filters")).click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Instability").setExact(true))).isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Clear filters"))
+                .click();
+        assertThat(page.getByRole(
+                        AriaRole.HEADING,
+                        new Page.GetByRoleOptions().setName("Instability").setExact(true)))
+                .isVisible();
     }
 
     @Test
@@ -111,7 +125,9 @@ class LibraryJourneyTest {
         assertThat(effect).containsText(Pattern.compile("If positive: 75 in 100"));
         page.reload();
         assertThat(effect).containsText(Pattern.compile("If positive: 75 in 100"));
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Try its figures on the slider")).first().click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Try its figures on the slider"))
+                .first()
+                .click();
         assertThat(page.getByText("On the slider now")).isVisible();
         assertThat(effect).not().containsText(Pattern.compile("If positive: 75 in 100"));
     }
@@ -119,23 +135,28 @@ class LibraryJourneyTest {
     @Test
     void a_test_without_figures_says_so_and_invents_none() {
         go("/library/tests/sh-arc?for=acj");
-        assertThat(page.getByText("Not weighed for AC joint pain: no accuracy study in the ledger.")).isVisible();
+        assertThat(page.getByText("Not weighed for AC joint pain: no accuracy study in the ledger."))
+                .isVisible();
         assertThat(page.getByRole(AriaRole.SLIDER)).hasCount(0);
     }
 
     @Test
     void from_a_condition_to_what_separates_it_from_its_rival() {
         go("/library/conditions/acj");
-        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Weights"))).containsText("Cross-body adduction");
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Weights")))
+                .containsText("Cross-body adduction");
         assertThat(page.getByText("On top, or deep inside")).isVisible();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Superior labral tear")).click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Superior labral tear");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Superior labral tear"))
+                .click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Superior labral tear");
     }
 
     @Test
     void a_set_never_shows_at_least_as_if_it_were_exact() {
         go("/library/sets/cl-ac-3");
-        assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("Exactly 2")))).containsText("7.4for 2 or more6.8");
+        assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("Exactly 2"))))
+                .containsText("7.4for 2 or more6.8");
     }
 
     @Test
@@ -145,18 +166,23 @@ class LibraryJourneyTest {
         page.getByRole(AriaRole.SEARCHBOX).fill("E050");
         assertThat(page.getByText("1 found")).isVisible();
         page.getByText("E050").click();
-        assertThat(page.getByText("E052 is preferred: independent of those who described the test")).isVisible();
+        assertThat(page.getByText("E052 is preferred: independent of those who described the test"))
+                .isVisible();
         page.getByRole(AriaRole.SEARCHBOX).fill("");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Kept, not used"))).click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Kept, not used")))
+                .click();
         assertThat(page.getByText(Pattern.compile("^130 found"))).isVisible();
     }
 
     @Test
     void the_calculators_answer_and_name_what_is_wrong() {
         go("/library/calculators?tp=12&fp=10&fn=4&tn=29");
-        assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("LR of a positive")))).containsText("2.91.6 to 5.4");
+        assertThat(page.getByRole(
+                        AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("LR of a positive"))))
+                .containsText("2.91.6 to 5.4");
         page.getByLabel("With it, negative").fill("four");
-        assertThat(page.getByRole(AriaRole.ALERT)).hasText("With it, negative: a whole number from 0 to 1000000000 is needed.");
+        assertThat(page.getByRole(AriaRole.ALERT))
+                .hasText("With it, negative: a whole number from 0 to 1000000000 is needed.");
         page.getByLabel("Before, in 100").fill("20");
         assertThat(page.getByText(Pattern.compile("After it: 82 in 100"))).isVisible();
         Assertions.assertThat(page.url()).contains("before=20");
@@ -174,17 +200,42 @@ class LibraryJourneyTest {
         go("/library");
         Locator box = page.getByRole(AriaRole.SEARCHBOX);
         assertThat(box).isVisible();
-        List<String> words = List.of("hawkins", "obrien", "crank", "supraspinatus", "labrum", "neck", "instability", "apprehention", "kim", "spurling", "biceps",
-                "drop arm", "lag", "belly", "cross body", "phalen", "tenderness", "frozen shoulder", "tension", "internal rotation");
+        List<String> words = List.of(
+                "hawkins",
+                "obrien",
+                "crank",
+                "supraspinatus",
+                "labrum",
+                "neck",
+                "instability",
+                "apprehention",
+                "kim",
+                "spurling",
+                "biceps",
+                "drop arm",
+                "lag",
+                "belly",
+                "cross body",
+                "phalen",
+                "tenderness",
+                "frozen shoulder",
+                "tension",
+                "internal rotation");
         List<Double> times = new ArrayList<>();
         for (int i = 0; i < 200; i++) {
             String whole = words.get(i % words.size());
-            String typed = whole.substring(0, Math.max(2, whole.length() - i / words.size() % 5)) + (i % 2 == 0 ? "" : " ");
+            String typed =
+                    whole.substring(0, Math.max(2, whole.length() - i / words.size() % 5)) + (i % 2 == 0 ? "" : " ");
             times.add(((Number) box.evaluate(TYPE_TO_LIST, typed)).doubleValue());
         }
         Collections.sort(times);
-        Report.line(String.format(Locale.UK, "typing to list drawn, %d searches: median %.0f ms, 95th %.0f ms, worst %.0f ms",
-                times.size(), times.get(100), times.get(190), times.get(199)));
+        Report.line(String.format(
+                Locale.UK,
+                "typing to list drawn, %d searches: median %.0f ms, 95th %.0f ms, worst %.0f ms",
+                times.size(),
+                times.get(100),
+                times.get(190),
+                times.get(199)));
         Assertions.assertThat(times).hasSize(200);
     }
 }

@@ -9,7 +9,9 @@ import java.util.Locale;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
-/** Minutes without a connection, with forty entries and a reload among them. Run by name only, since it takes that long. */
+/**
+ * Minutes without a connection, with forty entries and a reload among them. Run by name only, since it takes that long.
+ */
 class LongOfflineTrial {
 
     private static final int ENTRIES = 40;
@@ -27,7 +29,8 @@ class LongOfflineTrial {
         try (var context = Suite.therapist(Suite.tablet())) {
             Page page = context.newPage();
             Bench bench = Bench.startExamination(page, Suite.server().address(), "LO-1");
-            page.waitForFunction("() => navigator.serviceWorker.controller !== null && caches.open('lexicor-shell').then(shell => shell.keys()).then(keys => keys.length > 3)");
+            page.waitForFunction(
+                    "() => navigator.serviceWorker.controller !== null && caches.open('lexicor-shell').then(shell => shell.keys()).then(keys => keys.length > 3)");
             bench.settled();
             int before = ((Number) ((List<?>) page.evaluate(COUNT)).get(0)).intValue();
             context.setOffline(true);
@@ -47,8 +50,22 @@ class LongOfflineTrial {
             List<?> after = (List<?>) page.evaluate(COUNT);
             int arrived = ((Number) after.get(0)).intValue() - before;
             int doubled = ((Number) after.get(0)).intValue() - ((Number) after.get(1)).intValue();
-            assertThat(bench.involved().getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Locator.GetByRoleOptions().setName(answers.get((ENTRIES - 1) % 3)).setExact(true).setPressed(true))).isVisible();
-            System.out.printf(Locale.UK, "%.1f minutes offline, %d entries, one reload: arrived %d, lost %d, doubled %d%n", minutes, ENTRIES, arrived, ENTRIES - arrived, doubled);
+            assertThat(bench.involved()
+                            .getByRole(
+                                    AriaRole.BUTTON,
+                                    new com.microsoft.playwright.Locator.GetByRoleOptions()
+                                            .setName(answers.get((ENTRIES - 1) % 3))
+                                            .setExact(true)
+                                            .setPressed(true)))
+                    .isVisible();
+            System.out.printf(
+                    Locale.UK,
+                    "%.1f minutes offline, %d entries, one reload: arrived %d, lost %d, doubled %d%n",
+                    minutes,
+                    ENTRIES,
+                    arrived,
+                    ENTRIES - arrived,
+                    doubled);
             Assertions.assertThat(arrived).isEqualTo(ENTRIES);
             Assertions.assertThat(doubled).isZero();
         }

@@ -25,10 +25,14 @@ class NothingIsLostJourneyTest {
             page.getByLabel("Sign-in name").fill("becket");
             page.getByLabel("Name as others see it").fill("L. Becket");
             page.getByLabel("Password").fill("seven quiet herons");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account"))
+                    .click();
             assertThat(page.getByText("No case yet")).isVisible();
             Bench bench = Bench.startExamination(page, server.address(), "KL-1");
-            bench.tap("Nothing, both sides").tap(bench.uninvolved(), "Nothing").tap(bench.involved(), "Familiar pain").settled();
+            bench.tap("Nothing, both sides")
+                    .tap(bench.uninvolved(), "Nothing")
+                    .tap(bench.involved(), "Familiar pain")
+                    .settled();
             address = page.url();
             server.kill();
 
@@ -36,9 +40,11 @@ class NothingIsLostJourneyTest {
             assertThat(page.getByText("No connection.")).isVisible();
             assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
             server = RunningServer.start(data, false, server.port());
-            assertThat(page.getByText("Everything is as you left it, L. Becket.")).isVisible();
+            assertThat(page.getByText("Everything is as you left it, L. Becket."))
+                    .isVisible();
             page.getByLabel("Password").fill("seven quiet herons");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                    .click();
             bench.settled();
             assertThat(bench.title()).hasText("Resisted external rotation");
             assertThat(bench.reading()).containsText("familiar pain, strength weak");
@@ -48,7 +54,8 @@ class NothingIsLostJourneyTest {
             page.navigate(address);
             page.getByLabel("Sign-in name").fill("becket");
             page.getByLabel("Password").fill("seven quiet herons");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                    .click();
             Bench bench = new Bench(page);
             assertThat(bench.title()).hasText("Resisted external rotation");
             assertThat(bench.ranking()).containsText("1 of 2 positive so far");
@@ -63,7 +70,10 @@ class NothingIsLostJourneyTest {
             Bench bench = Bench.startExamination(page, Suite.server().address(), "OF-1");
             bench.settled();
             context.setOffline(true);
-            bench.tap("Nothing, both sides").tap("Nothing, both sides").tap(bench.involved(), "Familiar pain").tap(bench.involved(), "Weak");
+            bench.tap("Nothing, both sides")
+                    .tap("Nothing, both sides")
+                    .tap(bench.involved(), "Familiar pain")
+                    .tap(bench.involved(), "Weak");
             assertThat(page.getByText("4 kept here, nothing is lost.")).isVisible();
             assertThat(bench.title()).hasText("Empty can");
             assertThat(bench.reading()).containsText("once the server is reached");
@@ -78,7 +88,8 @@ class NothingIsLostJourneyTest {
 
     @Test
     void the_same_test_recorded_differently_on_two_devices_is_put_to_a_choice() {
-        try (var one = Suite.therapist(Suite.tablet()); var other = Suite.therapist(Suite.tablet())) {
+        try (var one = Suite.therapist(Suite.tablet());
+                var other = Suite.therapist(Suite.tablet())) {
             Page first = one.newPage();
             Bench here = Bench.startExamination(first, Suite.server().address(), "TD-1");
             Page second = other.newPage();
@@ -90,12 +101,23 @@ class NothingIsLostJourneyTest {
             here.tap(here.involved(), "No pain").settled();
             other.setOffline(false);
             there.settled();
-            assertThat(first.getByText("Recorded differently on two devices: which one holds?")).isVisible();
-            first.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("two devices")).getByRole(AriaRole.LISTITEM)
-                    .filter(new Locator.FilterOptions().setHasText("familiar pain")).getByRole(AriaRole.BUTTON).click();
+            assertThat(first.getByText("Recorded differently on two devices: which one holds?"))
+                    .isVisible();
+            first.getByRole(AriaRole.ALERT)
+                    .filter(new Locator.FilterOptions().setHasText("two devices"))
+                    .getByRole(AriaRole.LISTITEM)
+                    .filter(new Locator.FilterOptions().setHasText("familiar pain"))
+                    .getByRole(AriaRole.BUTTON)
+                    .click();
             here.settled();
             assertThat(first.getByText("Recorded differently")).isHidden();
-            assertThat(here.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Familiar pain").setPressed(true))).isVisible();
+            assertThat(here.involved()
+                            .getByRole(
+                                    AriaRole.BUTTON,
+                                    new Locator.GetByRoleOptions()
+                                            .setName("Familiar pain")
+                                            .setPressed(true)))
+                    .isVisible();
         }
     }
 
@@ -106,21 +128,31 @@ class NothingIsLostJourneyTest {
             Bench bench = Bench.startExamination(page, Suite.server().address(), "LV-1");
             bench.settled();
             String address = page.url();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Lexicor").setExact(true)).click();
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases"))).isVisible();
+            page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("Lexicor").setExact(true))
+                    .click();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases")))
+                    .isVisible();
             page.goBack();
             bench.settled();
             context.setOffline(true);
             bench.tap("Nothing, both sides");
             assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Lexicor").setExact(true)).click();
+            page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("Lexicor").setExact(true))
+                    .click();
             assertThat(page.getByText("1 entry is kept in this browser")).isVisible();
             page.goBack();
             bench.tap("Nothing, both sides");
             assertThat(page.getByText("2 kept here, nothing is lost.")).isVisible();
             page.reload();
             assertThat(page.getByText("2 kept here, nothing is lost.")).isVisible();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Lexicor").setExact(true)).click();
+            page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("Lexicor").setExact(true))
+                    .click();
             context.setOffline(false);
             assertThat(page.getByText("kept in this browser")).isHidden();
             page.navigate(address);
@@ -151,9 +183,21 @@ class NothingIsLostJourneyTest {
             here.settled();
             first.reload();
             here.settled().stand("Empty can");
-            assertThat(here.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Familiar pain").setPressed(true))).isVisible();
+            assertThat(here.involved()
+                            .getByRole(
+                                    AriaRole.BUTTON,
+                                    new Locator.GetByRoleOptions()
+                                            .setName("Familiar pain")
+                                            .setPressed(true)))
+                    .isVisible();
             here.stand("Painful arc");
-            assertThat(here.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("No pain").setPressed(true))).isVisible();
+            assertThat(here.involved()
+                            .getByRole(
+                                    AriaRole.BUTTON,
+                                    new Locator.GetByRoleOptions()
+                                            .setName("No pain")
+                                            .setPressed(true)))
+                    .isVisible();
         }
     }
 
@@ -195,32 +239,46 @@ class NothingIsLostJourneyTest {
             context.setOffline(true);
             bench.tap("Nothing, both sides");
             assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
-            String script = "async () => { const db = await new Promise((ok, no) => { const open = indexedDB.open('lexicor'); open.onsuccess = () => ok(open.result); open.onerror = no; });"
-                    + " const all = name => new Promise(ok => { db.transaction(name).objectStore(name).getAll().onsuccess = event => ok(event.target.result); });"
-                    + " return JSON.stringify([await all('entries'), await all('copies'), {...localStorage}, {...sessionStorage}]); }";
+            String script =
+                    "async () => { const db = await new Promise((ok, no) => { const open = indexedDB.open('lexicor'); open.onsuccess = () => ok(open.result); open.onerror = no; });"
+                            + " const all = name => new Promise(ok => { db.transaction(name).objectStore(name).getAll().onsuccess = event => ok(event.target.result); });"
+                            + " return JSON.stringify([await all('entries'), await all('copies'), {...localStorage}, {...sessionStorage}]); }";
             page.getByText("R. Tarn").first().click();
             assertThat(page.getByText("1 entry is not on the server yet.")).isVisible();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign out")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign out"))
+                    .click();
             assertThat(page.getByText("The server is not answering")).isVisible();
             String left = (String) page.evaluate(script);
-            org.assertj.core.api.Assertions.assertThat(left).contains("sealed").doesNotContain("SO-1", "sh-arc", "Sail mender", "page-key");
+            org.assertj.core.api.Assertions.assertThat(left)
+                    .contains("sealed")
+                    .doesNotContain("SO-1", "sh-arc", "Sail mender", "page-key");
             context.setOffline(false);
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Try again")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Try again"))
+                    .click();
             if (page.getByLabel("Sign-in name").isVisible()) {
-                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("R. Tarn, therapist")).click();
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("R. Tarn, therapist"))
+                        .click();
             }
-            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases"))).isVisible();
+            assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases")))
+                    .isVisible();
             assertThat(page.getByText("kept in this browser")).isHidden();
             page.navigate(address);
             bench.settled();
             bench.stand("Painful arc");
-            assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("No pain").setPressed(true))).isVisible();
+            assertThat(bench.involved()
+                            .getByRole(
+                                    AriaRole.BUTTON,
+                                    new Locator.GetByRoleOptions()
+                                            .setName("No pain")
+                                            .setPressed(true)))
+                    .isVisible();
         }
     }
 
     @Test
     void a_colleague_takes_an_examination_over_to_change_what_was_found() {
-        try (var one = Suite.therapist(Suite.tablet()); var other = Suite.signedIn("S. Wold, therapist", Suite.tablet())) {
+        try (var one = Suite.therapist(Suite.tablet());
+                var other = Suite.signedIn("S. Wold, therapist", Suite.tablet())) {
             Page first = one.newPage();
             Bench here = Bench.startExamination(first, Suite.server().address(), "TO-1");
             here.tap("Nothing, both sides").settled();
@@ -229,19 +287,29 @@ class NothingIsLostJourneyTest {
             Bench there = new Bench(second).settled();
             assertThat(second.getByText("R. Tarn examines.")).isVisible();
             there.stand("Painful arc").tap(there.involved(), "Familiar pain");
-            assertThat(second.getByText("This replaces what tarn entered.").first()).isVisible();
-            second.getByRole(AriaRole.ALERT).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take over from R. Tarn")).click();
+            assertThat(second.getByText("This replaces what tarn entered.").first())
+                    .isVisible();
+            second.getByRole(AriaRole.ALERT)
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take over from R. Tarn"))
+                    .click();
             there.settled();
             assertThat(second.getByText("Taken over from R. Tarn by you.")).isVisible();
             assertThat(first.getByText("S. Wold examines.")).isVisible();
             here.stand("Painful arc");
-            assertThat(here.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Familiar pain").setPressed(true))).isVisible();
+            assertThat(here.involved()
+                            .getByRole(
+                                    AriaRole.BUTTON,
+                                    new Locator.GetByRoleOptions()
+                                            .setName("Familiar pain")
+                                            .setPressed(true)))
+                    .isVisible();
         }
     }
 
     @Test
     void two_pages_that_record_different_tests_of_one_examination_lose_neither() {
-        try (var one = Suite.therapist(Suite.tablet()); var other = Suite.therapist(Suite.tablet())) {
+        try (var one = Suite.therapist(Suite.tablet());
+                var other = Suite.therapist(Suite.tablet())) {
             Page first = one.newPage();
             Bench here = Bench.startExamination(first, Suite.server().address(), "TP-1");
             Page second = other.newPage();

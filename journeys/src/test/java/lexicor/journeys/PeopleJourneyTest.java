@@ -19,7 +19,8 @@ class PeopleJourneyTest {
             Page page = context.newPage();
             page.navigate(Suite.server().address());
             assertThat(page).hasURL(Pattern.compile("/library$"));
-            assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cases"))).isHidden();
+            assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Cases")))
+                    .isHidden();
             page.navigate(Suite.server().address() + "/new");
             assertThat(page.getByText("There is no such page")).isVisible();
         }
@@ -39,8 +40,12 @@ class PeopleJourneyTest {
             field.fill("14");
             field.press("Enter");
             assertThat(page.getByText("ships as 10")).isVisible();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Who changed what")).click();
-            assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Start of Trigger finger, first contact")).first()).containsText("fell");
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Who changed what"))
+                    .click();
+            assertThat(page.getByRole(AriaRole.ROW)
+                            .filter(new Locator.FilterOptions().setHasText("Start of Trigger finger, first contact"))
+                            .first())
+                    .containsText("fell");
         }
         try (BrowserContext context = Suite.therapist(Suite.tablet())) {
             Page page = context.newPage();
@@ -62,59 +67,79 @@ class PeopleJourneyTest {
             page.getByLabel("For", new Page.GetByLabelOptions().setExact(true)).selectOption("subacromial-pain");
             page.getByLabel("Odds × if positive").fill("3");
             page.getByLabel("Odds × if negative").fill("none");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add the estimate")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add the estimate"))
+                    .click();
             assertThat(page.getByText("allowed: two likelihood ratios")).isVisible();
             assertThat(page.getByLabel("Odds × if positive")).hasValue("3");
             page.getByLabel("Odds × if negative").fill("0.7");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add the estimate")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Add the estimate"))
+                    .click();
             assertThat(page.getByText("positive 3, negative 0.7")).isVisible();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Remove"))
+                    .click();
             assertThat(page.getByText("positive 3, negative 0.7")).isHidden();
         }
     }
 
     @Test
     void an_administrator_makes_an_account_and_its_owner_signs_in_works_and_signs_out() {
-        try (BrowserContext context = Suite.signedIn("J. Gill, administrator", Suite.tablet()); BrowserContext other = Suite.browser().newContext(Suite.tablet())) {
+        try (BrowserContext context = Suite.signedIn("J. Gill, administrator", Suite.tablet());
+                BrowserContext other = Suite.browser().newContext(Suite.tablet())) {
             Page page = context.newPage();
             page.navigate(Suite.server().address() + "/setup/accounts");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New account")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New account"))
+                    .click();
             page.getByLabel("Sign-in name").fill("gill");
             page.getByLabel("Name as others see it").fill("P. Marsh");
             page.getByLabel("First password").fill("short");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account"))
+                    .click();
             assertThat(page.getByText("Allowed: 15 to 256 characters")).isVisible();
             page.getByLabel("First password").fill("nine slow barges");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account"))
+                    .click();
             assertThat(page.getByText("'gill' is in use")).isVisible();
             page.getByLabel("Sign-in name").fill("marsh");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Make the account"))
+                    .click();
             assertThat(page.getByText("P. Marsh")).isVisible();
 
             Page own = other.newPage();
             own.navigate(Suite.server().address());
             own.getByLabel("Sign-in name").fill("marsh");
             own.getByLabel("Password").fill("nine slow barges");
-            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in").setExact(true)).click();
-            assertThat(own.getByText("The administrator has set your password, P. Marsh.")).isVisible();
+            own.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("Sign in").setExact(true))
+                    .click();
+            assertThat(own.getByText("The administrator has set your password, P. Marsh."))
+                    .isVisible();
             own.getByLabel("Present password").fill("nine slow barges");
             own.getByLabel("New password").fill("ten slower barges");
-            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change password")).click();
-            assertThat(own.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases"))).isVisible();
+            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change password"))
+                    .click();
+            assertThat(own.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Cases")))
+                    .isVisible();
             own.getByText("P. Marsh").click();
-            own.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("My sign-in")).click();
+            own.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("My sign-in"))
+                    .click();
             own.getByLabel("Present password").fill("ten slower barges");
             own.getByLabel("New password").fill("eleven slower barges");
-            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change password")).click();
+            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Change password"))
+                    .click();
             assertThat(own.getByText("Changed")).isVisible();
             own.getByText("P. Marsh").click();
-            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign out")).click();
+            own.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign out"))
+                    .click();
             assertThat(own.getByLabel("Sign-in name")).isVisible();
 
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Audit")).click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Audit"))
+                    .click();
             page.getByLabel("Person").fill("marsh");
-            assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("case list"))).isVisible();
-            assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("signed out"))).isVisible();
+            assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("case list")))
+                    .isVisible();
+            assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("signed out")))
+                    .isVisible();
         }
     }
 
@@ -124,8 +149,10 @@ class PeopleJourneyTest {
             Page page = context.newPage();
             page.clock().install();
             page.navigate(Suite.server().address());
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("R. Tarn, therapist")).click();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New patient")).click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("R. Tarn, therapist"))
+                    .click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("New patient"))
+                    .click();
             page.getByLabel("Occupation or sport").fill("Lock keeper");
             page.clock().fastForward("09:00");
             assertThat(page.getByLabel("Occupation or sport")).isVisible();
@@ -133,7 +160,10 @@ class PeopleJourneyTest {
             assertThat(page.getByText("Everything is as you left it, R. Tarn.")).isVisible();
             assertThat(page.getByLabel("Occupation or sport")).isHidden();
             page.getByLabel("Password").fill("demo-clinic-only");
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in").setExact(true)).click();
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("Sign in").setExact(true))
+                    .click();
             assertThat(page.getByLabel("Occupation or sport")).hasValue("Lock keeper");
         }
     }
@@ -142,9 +172,14 @@ class PeopleJourneyTest {
     void no_answer_of_the_server_can_be_framed_sniffed_or_scripted_into() {
         try (BrowserContext context = Suite.browser().newContext()) {
             var headers = context.newPage().navigate(Suite.server().address()).headers();
-            Assertions.assertThat(headers.get("content-security-policy")).startsWith("default-src 'self'").doesNotContain("unsafe");
-            Assertions.assertThat(headers).containsEntry("x-content-type-options", "nosniff").containsEntry("x-frame-options", "DENY")
-                    .containsEntry("referrer-policy", "no-referrer").containsEntry("cross-origin-opener-policy", "same-origin");
+            Assertions.assertThat(headers.get("content-security-policy"))
+                    .startsWith("default-src 'self'")
+                    .doesNotContain("unsafe");
+            Assertions.assertThat(headers)
+                    .containsEntry("x-content-type-options", "nosniff")
+                    .containsEntry("x-frame-options", "DENY")
+                    .containsEntry("referrer-policy", "no-referrer")
+                    .containsEntry("cross-origin-opener-policy", "same-origin");
         }
     }
 }

@@ -18,7 +18,10 @@ import org.junit.jupiter.api.Test;
 class PlanJourneyTest extends TabletJourney {
 
     private void press(Locator within, String name) {
-        within.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true)).click();
+        within.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(name).setExact(true))
+                .click();
     }
 
     private Locator time() {
@@ -26,7 +29,10 @@ class PlanJourneyTest extends TabletJourney {
     }
 
     private void goToPlan() {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan").setExact(true)).click();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Plan").setExact(true))
+                .click();
         assertThat(page.getByText("What the minutes buy")).isVisible();
     }
 
@@ -47,16 +53,27 @@ class PlanJourneyTest extends TabletJourney {
     void a_plan_is_made_for_ten_minutes_taken_with_one_tap_and_put_back() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "PJ-1");
         goToPlan();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))).hasText("Plan");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Plan");
         long began = System.nanoTime();
         press(time(), "10 min");
-        assertThat(main()).containsText(Pattern.compile("\\d+ tests, (9|10) min, \\d changes? of position\\. By figures, \\d+ in 100 of what all tests could tell\\."));
-        Report.line(String.format(Locale.UK, "plan for ten minutes of a shoulder: %.1f s", (System.nanoTime() - began) / 1e9));
+        assertThat(main())
+                .containsText(
+                        Pattern.compile(
+                                "\\d+ tests, (9|10) min, \\d changes? of position\\. By figures, \\d+ in 100 of what all tests could tell\\."));
+        Report.line(String.format(
+                Locale.UK, "plan for ten minutes of a shoulder: %.1f s", (System.nanoTime() - began) / 1e9));
         assertThat(main()).containsText("Neck screen");
         assertThat(main()).containsText("if positive");
-        main().getByText(Pattern.compile("^No time for, though they would tell something, \\d+")).click();
+        main().getByText(Pattern.compile("^No time for, though they would tell something, \\d+"))
+                .click();
         press(main(), "Do it in this order");
-        assertThat(bench.rail().getByRole(AriaRole.LISTITEM).first().getByRole(AriaRole.BUTTON).first()).hasAttribute("aria-current", "step");
+        assertThat(bench.rail()
+                        .getByRole(AriaRole.LISTITEM)
+                        .first()
+                        .getByRole(AriaRole.BUTTON)
+                        .first())
+                .hasAttribute("aria-current", "step");
         assertThat(bench.rail()).containsText("Not in the plan");
         page.reload();
         assertThat(bench.rail()).containsText("Not in the plan");
@@ -82,7 +99,9 @@ class PlanJourneyTest extends TabletJourney {
         press(time(), "10 min");
         assertThat(summary()).containsText(Pattern.compile("\\d+ tests, (9|10) min"));
         assertThat(rows().nth(1)).containsText("Neck screen");
-        rows().nth(1).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move Neck screen")).focus();
+        rows().nth(1)
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move Neck screen"))
+                .focus();
         page.keyboard().press("Space");
         assertThat(page.getByText("Neck screen is at place 2 of")).isAttached();
         page.keyboard().press("ArrowDown");
@@ -99,7 +118,8 @@ class PlanJourneyTest extends TabletJourney {
         assertThat(summary()).containsText("Mine, from the proposal");
         assertThat(rows()).hasCount(before - 1);
         assertThat(rows().nth(1)).containsText("Neck screen");
-        main().getByText(Pattern.compile("^No time for, though they would tell something, \\d+")).click();
+        main().getByText(Pattern.compile("^No time for, though they would tell something, \\d+"))
+                .click();
         press(main(), "Put in Inspection");
         assertThat(rows()).hasCount(before);
         press(main(), "Undo");
@@ -115,15 +135,20 @@ class PlanJourneyTest extends TabletJourney {
         goToPlan();
         page.getByLabel("Start from a routine").selectOption("Shoulder, quick");
         assertThat(summary()).containsText("Mine, from “Shoulder, quick”: 10 tests");
-        page.locator("summary").filter(new Locator.FilterOptions().setHasText("No time for, though")).click();
+        page.locator("summary")
+                .filter(new Locator.FilterOptions().setHasText("No time for, though"))
+                .click();
         press(main(), "Put in Anterior apprehension");
-        rows().filter(new Locator.FilterOptions().setHasText("Anterior apprehension")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move")).focus();
+        rows().filter(new Locator.FilterOptions().setHasText("Anterior apprehension"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move"))
+                .focus();
         page.keyboard().press("Space");
         assertThat(page.getByText("Anterior apprehension is at place 11")).isAttached();
         page.keyboard().press("ArrowUp");
         assertThat(page.getByText("Anterior apprehension is at place 10")).isAttached();
         page.keyboard().press("Space");
-        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("What speaks against this order"))).containsText("what frightens or hurts goes last");
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("What speaks against this order")))
+                .containsText("what frightens or hurts goes last");
         press(main(), "Do it in this order");
         assertThat(bench.rail()).containsText("Sitting");
         assertThat(bench.saved()).hasText("Saved");
@@ -136,7 +161,9 @@ class PlanJourneyTest extends TabletJourney {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "PJ-4");
         goToPlan();
         Locator distraction = rows().filter(new Locator.FilterOptions().setHasText("Neck distraction"));
-        distraction.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move")).focus();
+        distraction
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move"))
+                .focus();
         page.keyboard().press("Space");
         Locator said = page.getByText(Pattern.compile("^Neck distraction is at place"));
         assertThat(said).isAttached();
@@ -152,7 +179,9 @@ class PlanJourneyTest extends TabletJourney {
             bench.tap("Nothing, both sides").settled();
         }
         Pattern settled = Pattern.compile("^Settled, out of the plan: .*[Bb]earing down");
-        assertThat(since).containsText(new Pattern[] {settled, Pattern.compile("Neck distraction would settle nothing more\\. You put it in: leave it out\\?")});
+        assertThat(since).containsText(new Pattern[] {
+            settled, Pattern.compile("Neck distraction would settle nothing more\\. You put it in: leave it out\\?")
+        });
         press(since.last(), "Leave out Neck distraction");
         assertThat(since).containsText(new Pattern[] {settled});
         page.reload();
@@ -174,7 +203,10 @@ class PlanJourneyTest extends TabletJourney {
         assertThat(card).containsText("Neck screen");
         assertThat(page.getByText("What the minutes buy")).isHidden();
         byte[] paper = page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true));
-        Assertions.assertThat(new String(paper, StandardCharsets.ISO_8859_1)).as("one leaf of A6").containsPattern("/Count 1\\b").containsPattern("/MediaBox \\[0 0 29[78]");
+        Assertions.assertThat(new String(paper, StandardCharsets.ISO_8859_1))
+                .as("one leaf of A6")
+                .containsPattern("/Count 1\\b")
+                .containsPattern("/MediaBox \\[0 0 29[78]");
     }
 
     @Test
@@ -182,7 +214,8 @@ class PlanJourneyTest extends TabletJourney {
         try (BrowserContext context = Suite.signedIn("M. Fell, steward", Suite.tablet())) {
             Page setup = context.newPage();
             setup.navigate(Suite.server().address() + "/setup/routines");
-            setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Elbow")).click();
+            setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Elbow"))
+                    .click();
             Locator view = setup.getByRole(AriaRole.MAIN);
             assertThat(setup.getByLabel("Name")).hasValue("Elbow, three sides");
             setup.getByLabel("Name").fill("");
@@ -191,10 +224,12 @@ class PlanJourneyTest extends TabletJourney {
             setup.getByLabel("Seconds for Biceps hook").fill("90");
             assertThat(view.getByRole(AriaRole.COMPLEMENTARY)).containsText("20 tests");
             setup.reload();
-            setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Elbow")).click();
+            setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Elbow"))
+                    .click();
             assertThat(setup.getByLabel("Name")).hasValue("Elbow after work");
             press(view, "Keep as ours");
-            assertThat(view.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Routines"))).containsText("Elbow after work ours");
+            assertThat(view.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Routines")))
+                    .containsText("Elbow after work ours");
             press(view, "Leave out Look at the elbow");
             press(view, "Undo changes");
             page.navigate(Suite.server().address() + "/");
@@ -202,11 +237,14 @@ class PlanJourneyTest extends TabletJourney {
             goToPlan();
             page.getByLabel("Start from a routine").selectOption("Elbow after work (ours)");
             assertThat(summary()).containsText("Mine, from “Elbow after work”");
-            assertThat(rows().filter(new Locator.FilterOptions().setHasText("Radial head"))).hasCount(0);
+            assertThat(rows().filter(new Locator.FilterOptions().setHasText("Radial head")))
+                    .hasCount(0);
             press(main(), "Back to the proposal");
             press(view, "Remove");
             press(view, "Yes, remove it");
-            assertThat(view.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Routines"))).not().containsText("Elbow after work");
+            assertThat(view.getByRole(AriaRole.LIST, new Locator.GetByRoleOptions().setName("Routines")))
+                    .not()
+                    .containsText("Elbow after work");
         }
     }
 }

@@ -56,14 +56,24 @@ class RankingSpeedTest {
             for (String[] measure : new String[][] {{"saved", TAP_TO_SAVED}, {"updated ranking", TAP_TO_RANKING}}) {
                 List<Double> times = new ArrayList<>();
                 for (int i = 0; i < TAPS; i++) {
-                    String answer = List.of("Familiar pain", "Weak", "No pain", "Full").get(i % 4);
-                    var button = bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + answer + "$")));
+                    String answer =
+                            List.of("Familiar pain", "Weak", "No pain", "Full").get(i % 4);
+                    var button = bench.involved()
+                            .getByRole(
+                                    AriaRole.BUTTON,
+                                    new Locator.GetByRoleOptions().setName(Pattern.compile("^" + answer + "$")));
                     times.add(((Number) button.evaluate(measure[1])).doubleValue());
                     bench.settled();
                 }
                 Collections.sort(times);
-                Report.line(String.format(Locale.UK, "tap to %s, %d taps: median %.0f ms, 95th %.0f ms, worst %.0f ms",
-                        measure[0], TAPS, times.get(TAPS / 2), times.get((int) (TAPS * 0.95)), times.get(TAPS - 1)));
+                Report.line(String.format(
+                        Locale.UK,
+                        "tap to %s, %d taps: median %.0f ms, 95th %.0f ms, worst %.0f ms",
+                        measure[0],
+                        TAPS,
+                        times.get(TAPS / 2),
+                        times.get((int) (TAPS * 0.95)),
+                        times.get(TAPS - 1)));
                 Assertions.assertThat(times).hasSize(TAPS);
             }
         }

@@ -35,9 +35,19 @@ final class RunningServer implements AutoCloseable {
     static RunningServer start(Path data, boolean demo, int port) {
         try {
             Path jar = Path.of(System.getProperty("lexicor.jar"));
-            Process process = new ProcessBuilder("java", "-XX:TieredStopAtLevel=1", "-XX:+UseSerialGC",
-                    "-XX:SharedArchiveFile=" + jar.resolveSibling("lexicor.jsa"), "-Xshare:auto", "-jar", jar.toString(),
-                    "--server.port=" + port, "--lexicor.data=" + data, "--lexicor.demo=" + demo).redirectErrorStream(true).start();
+            Process process = new ProcessBuilder(
+                            "java",
+                            "-XX:TieredStopAtLevel=1",
+                            "-XX:+UseSerialGC",
+                            "-XX:SharedArchiveFile=" + jar.resolveSibling("lexicor.jsa"),
+                            "-Xshare:auto",
+                            "-jar",
+                            jar.toString(),
+                            "--server.port=" + port,
+                            "--lexicor.data=" + data,
+                            "--lexicor.demo=" + demo)
+                    .redirectErrorStream(true)
+                    .start();
             CompletableFuture<String> ready = new CompletableFuture<>();
             StringBuffer said = new StringBuffer();
             Thread reader = new Thread(() -> follow(process, ready, said), "server output");

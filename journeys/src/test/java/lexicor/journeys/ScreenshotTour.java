@@ -3,7 +3,6 @@ package lexicor.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
@@ -12,11 +11,13 @@ import org.junit.jupiter.api.Test;
 /** Pictures of the main views from demo data. Run by name only, since it writes to the project. */
 class ScreenshotTour {
 
-    private final Path folder = Path.of(System.getProperty("lexicor.screenshots", System.getProperty("lexicor.reports")));
+    private final Path folder =
+            Path.of(System.getProperty("lexicor.screenshots", System.getProperty("lexicor.reports")));
 
     @Test
     void the_main_views() {
-        try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+        try (var context = Suite.therapist(
+                new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
             Page page = context.newPage();
             open(page, "/");
             assertThat(page.getByText("SL-0412")).isVisible();
@@ -32,24 +33,35 @@ class ScreenshotTour {
             open(page, "/");
             page.getByText("SL-0424").click();
             new Bench(page).settled();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Plan").setExact(true)).click();
+            page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("Plan").setExact(true))
+                    .click();
             assertThat(page.getByText("What the minutes buy")).isVisible();
             take(page, "plan");
             open(page, "/");
             page.getByText("SL-0443").click();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Conclude")).click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Conclude"))
+                    .click();
             assertThat(page.getByText("Compared with 29 Oct 2026")).isVisible();
             take(page, "conclusion");
             open(page, "/");
             page.getByText("SL-0444").click();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note").setExact(true)).click();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Report")).click();
-            assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Print"))).isEnabled();
+            page.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("Note").setExact(true))
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Report"))
+                    .click();
+            assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Print")))
+                    .isEnabled();
             take(page, "report");
             open(page, "/");
             page.getByText("SL-0418").click();
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing")).click();
-            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Full cuff tear")).click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Weighing"))
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Full cuff tear"))
+                    .click();
             assertThat(page.getByText("What would change the answer")).isVisible();
             take(page, "weighing");
             open(page, "/");
@@ -60,7 +72,8 @@ class ScreenshotTour {
             take(page, "landmark-walk");
             intake(page);
         }
-        try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+        try (var context = Suite.therapist(
+                new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
             Page page = context.newPage();
             open(page, "/library?find=crank");
             assertThat(page.getByText("is the name of 2 tests")).isVisible();
@@ -75,7 +88,8 @@ class ScreenshotTour {
             assertThat(page.getByText("found")).isVisible();
             take(page, "ledger");
         }
-        try (var context = Suite.therapist(new Browser.NewContextOptions().setViewportSize(390, 844).setLocale("en-GB"))) {
+        try (var context = Suite.therapist(
+                new Browser.NewContextOptions().setViewportSize(390, 844).setLocale("en-GB"))) {
             Page page = context.newPage();
             open(page, "/");
             page.getByText("SL-0424").click();
@@ -87,30 +101,37 @@ class ScreenshotTour {
     private void intake(Page page) {
         open(page, "/");
         page.getByText("SL-0412").click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake"))
+                .click();
         assertThat(page.getByText("Where it starts")).isVisible();
         take(page, "intake");
         open(page, "/");
         page.getByText("SL-0432").click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake"))
+                .click();
         page.getByText("Paint where").evaluate("heading => heading.scrollIntoView()");
         take(page, "intake-hand");
         open(page, "/?state=SUSPENDED");
         page.getByText("SL-0430").click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake")).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake"))
+                .click();
         assertThat(page.getByText("Testing is suspended").first()).isVisible();
         take(page, "red-flag");
     }
 
     @Test
     void what_the_steward_and_the_administrator_see() {
-        try (var context = Suite.signedIn("M. Fell, steward", new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+        try (var context = Suite.signedIn(
+                "M. Fell, steward",
+                new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
             Page page = context.newPage();
             open(page, "/setup/weighing");
             assertThat(page.getByText("Within groups")).isVisible();
             take(page, "setup-weighing");
         }
-        try (var context = Suite.signedIn("J. Gill, administrator", new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+        try (var context = Suite.signedIn(
+                "J. Gill, administrator",
+                new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
             Page page = context.newPage();
             open(page, "/setup/audit");
             assertThat(page.getByRole(AriaRole.TABLE)).isVisible();

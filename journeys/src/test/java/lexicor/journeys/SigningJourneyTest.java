@@ -25,7 +25,8 @@ class SigningJourneyTest extends TabletJourney {
     }
 
     private static void view(Page page, String name) {
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true)).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
     }
 
     private Locator button(String name) {
@@ -37,7 +38,10 @@ class SigningJourneyTest extends TabletJourney {
     }
 
     private static void press(Locator within, String name) {
-        within.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true)).click();
+        within.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName(name).setExact(true))
+                .click();
     }
 
     /** A screened shoulder with one finding, and a conclusion where one is wished. */
@@ -46,7 +50,13 @@ class SigningJourneyTest extends TabletJourney {
         bench.stand("Empty can").tap("Nothing, both sides").settled();
         view("Conclude");
         if (concluded) {
-            press(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Working diagnosis").setExact(true)), "Still open");
+            press(
+                    page.getByRole(
+                            AriaRole.GROUP,
+                            new Page.GetByRoleOptions()
+                                    .setName("Working diagnosis")
+                                    .setExact(true)),
+                    "Still open");
             bench.settledRecord();
         }
         return bench;
@@ -55,34 +65,52 @@ class SigningJourneyTest extends TabletJourney {
     @Test
     void from_the_last_test_to_a_signed_and_copied_note_in_few_taps() {
         context.grantPermissions(List.of("clipboard-read", "clipboard-write"));
-        Bench bench = Bench.startExamination(page, Suite.server().address(), "SG-1").quietFive();
+        Bench bench =
+                Bench.startExamination(page, Suite.server().address(), "SG-1").quietFive();
         long began = System.nanoTime();
         view("Note");
         button("Copy the note").click();
         assertThat(page.getByText("Copied")).isVisible();
-        Report.line(String.format(Locale.UK, "last test to a copied draft: 2 taps (note, copy), %.1f s of interface by machine", (System.nanoTime() - began) / 1e9));
-        Assertions.assertThat(String.valueOf(page.evaluate("navigator.clipboard.readText()"))).contains("Draft, not signed.");
+        Report.line(String.format(
+                Locale.UK,
+                "last test to a copied draft: 2 taps (note, copy), %.1f s of interface by machine",
+                (System.nanoTime() - began) / 1e9));
+        Assertions.assertThat(String.valueOf(page.evaluate("navigator.clipboard.readText()")))
+                .contains("Draft, not signed.");
         began = System.nanoTime();
         view("Conclude");
-        press(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Working diagnosis").setExact(true)), "Frozen shoulder");
+        press(
+                page.getByRole(
+                        AriaRole.GROUP,
+                        new Page.GetByRoleOptions().setName("Working diagnosis").setExact(true)),
+                "Frozen shoulder");
         press(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("How sure are you?")), "Likely");
         bench.settledRecord();
         press(signing(page), "Sign");
-        assertThat(page.getByText(Pattern.compile("Signed by R\\. Tarn on .* version 1\\. Read only\\."))).isVisible();
+        assertThat(page.getByText(Pattern.compile("Signed by R\\. Tarn on .* version 1\\. Read only\\.")))
+                .isVisible();
         view("Note");
         button("Copy the note").click();
         assertThat(page.getByText("Copied")).isVisible();
-        Report.line(String.format(Locale.UK, "last test to signed and copied note: 6 taps (conclude, diagnosis, how sure, sign, note, copy), %.1f s of interface by machine", (System.nanoTime() - began) / 1e9));
-        Assertions.assertThat(String.valueOf(page.evaluate("navigator.clipboard.readText()"))).contains("Working diagnosis: Frozen shoulder", "Signed by R. Tarn on ");
+        Report.line(String.format(
+                Locale.UK,
+                "last test to signed and copied note: 6 taps (conclude, diagnosis, how sure, sign, note, copy), %.1f s of interface by machine",
+                (System.nanoTime() - began) / 1e9));
+        Assertions.assertThat(String.valueOf(page.evaluate("navigator.clipboard.readText()")))
+                .contains("Working diagnosis: Frozen shoulder", "Signed by R. Tarn on ");
         view("Bench");
         assertThat(button("Nothing, both sides")).isDisabled();
         assertThat(page.getByText("Signed: nothing can be added.")).isVisible();
         bench.stand("Forward flexion");
         assertThat(bench.title()).hasText("Forward flexion");
         view("Intake");
-        assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Since when?")).getByRole(AriaRole.BUTTON).first()).isDisabled();
+        assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Since when?"))
+                        .getByRole(AriaRole.BUTTON)
+                        .first())
+                .isDisabled();
         page.navigate(Suite.server().address() + "/?state=SIGNED");
-        assertThat(page.getByText("SG-1", new Page.GetByTextOptions().setExact(true))).isVisible();
+        assertThat(page.getByText("SG-1", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
     }
 
     @Test
@@ -92,12 +120,21 @@ class SigningJourneyTest extends TabletJourney {
         button("Left shoulder").click();
         button("Start: left shoulder").click();
         view("Conclude");
-        Locator hindrances = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("In the way of signing"));
+        Locator hindrances =
+                page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("In the way of signing"));
         assertThat(hindrances).containsText("Red flags not all asked.");
         assertThat(hindrances).containsText("No working diagnosis.");
-        assertThat(signing(page).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sign").setExact(true))).isDisabled();
-        hindrances.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("To the red flags")).click();
-        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Red flags")).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these")).click();
+        assertThat(signing(page)
+                        .getByRole(
+                                AriaRole.BUTTON,
+                                new Locator.GetByRoleOptions().setName("Sign").setExact(true)))
+                .isDisabled();
+        hindrances
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("To the red flags"))
+                .click();
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Red flags"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these"))
+                .click();
         view("Conclude");
         assertThat(hindrances).not().containsText("Red flags");
     }
@@ -108,10 +145,17 @@ class SigningJourneyTest extends TabletJourney {
         try (BrowserContext other = Suite.therapist(Suite.tablet())) {
             Page second = other.newPage();
             second.navigate(page.url());
-            assertThat(signing(second).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sign").setExact(true))).isEnabled();
+            assertThat(signing(second)
+                            .getByRole(
+                                    AriaRole.BUTTON,
+                                    new Locator.GetByRoleOptions()
+                                            .setName("Sign")
+                                            .setExact(true)))
+                    .isEnabled();
             press(signing(page), "Sign");
             assertThat(page.getByText("Read only.")).isVisible();
-            assertThat(second.getByText(Pattern.compile("Signed by R\\. Tarn .*Read only"))).isVisible();
+            assertThat(second.getByText(Pattern.compile("Signed by R\\. Tarn .*Read only")))
+                    .isVisible();
             assertThat(signing(second)).containsText("Version 1");
             assertThat(signing(second)).not().containsText("Version 2");
         }
@@ -133,7 +177,11 @@ class SigningJourneyTest extends TabletJourney {
             assertThat(second.getByText("Read only.")).isVisible();
         }
         context.setOffline(false);
-        assertThat(page.getByText(Pattern.compile("1 kept here, nothing is lost\\. Signed by R\\. Tarn on .*Amend it, with a reason, to add to it\\."))).isVisible();
+        assertThat(
+                        page.getByText(
+                                Pattern.compile(
+                                        "1 kept here, nothing is lost\\. Signed by R\\. Tarn on .*Amend it, with a reason, to add to it\\.")))
+                .isVisible();
         page.reload();
         assertThat(page.getByText("1 kept here, nothing is lost.")).isVisible();
         view("Conclude");
@@ -141,16 +189,27 @@ class SigningJourneyTest extends TabletJourney {
         page.getByLabel("Why is it amended?").fill("The belly press was done before it was signed");
         press(signing(page), "Open for amending");
         assertThat(bench.saved()).isVisible();
-        assertThat(page.getByText("Being amended after version 1: The belly press was done before it was signed")).isVisible();
+        assertThat(page.getByText("Being amended after version 1: The belly press was done before it was signed"))
+                .isVisible();
         press(signing(page), "Sign");
-        assertThat(signing(page)).containsText(Pattern.compile("Version 2.*Amended by R\\. Tarn: The belly press was done before it was signed.*Version 1", Pattern.DOTALL));
-        signing(page).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Compute it anew")).first().click();
+        assertThat(signing(page))
+                .containsText(Pattern.compile(
+                        "Version 2.*Amended by R\\. Tarn: The belly press was done before it was signed.*Version 1",
+                        Pattern.DOTALL));
+        signing(page)
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Compute it anew"))
+                .first()
+                .click();
         assertThat(signing(page)).containsText("Same. Computed anew, everything comes out as it was signed.");
         view("Note");
         press(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Form")), "Full");
-        assertThat(main()).containsText(Pattern.compile("Belly press, right: .*version 2\\. Amended: ", Pattern.DOTALL));
+        assertThat(main())
+                .containsText(Pattern.compile("Belly press, right: .*version 2\\. Amended: ", Pattern.DOTALL));
         view("Conclude");
-        signing(page).getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Read it")).last().click();
+        signing(page)
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Read it"))
+                .last()
+                .click();
         assertThat(main()).containsText("This is version 1, as it was signed.");
         assertThat(main()).not().containsText("Belly press, right");
     }
@@ -161,13 +220,17 @@ class SigningJourneyTest extends TabletJourney {
         view("Note");
         press(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Form")), "Report");
         FrameLocator report = page.frameLocator("iframe[title=Report]");
-        assertThat(report.getByRole(AriaRole.HEADING, new FrameLocator.GetByRoleOptions().setLevel(1))).hasText("Examination of the right shoulder, 24 November 2026");
+        assertThat(report.getByRole(AriaRole.HEADING, new FrameLocator.GetByRoleOptions().setLevel(1)))
+                .hasText("Examination of the right shoulder, 24 November 2026");
         assertThat(report.locator("body")).containsText("Draft, not signed.");
         assertThat(report.locator("body")).containsText("Compared with the visit before");
         assertThat(button("Print")).isEnabled();
-        Download download = page.waitForDownload(() -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Save as PDF")).click());
+        Download download = page.waitForDownload(
+                () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Save as PDF"))
+                        .click());
         Assertions.assertThat(download.suggestedFilename()).isEqualTo("SL-0443 shoulder 2026-11-24.pdf");
-        Assertions.assertThat(new String(Files.readAllBytes(download.path()), 0, 5, StandardCharsets.US_ASCII)).isEqualTo("%PDF-");
+        Assertions.assertThat(new String(Files.readAllBytes(download.path()), 0, 5, StandardCharsets.US_ASCII))
+                .isEqualTo("%PDF-");
         press(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Form")), "Full");
     }
 
@@ -177,14 +240,18 @@ class SigningJourneyTest extends TabletJourney {
         Locator again = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To do again"));
         assertThat(again).containsText(Pattern.compile("Resisted ext\\. rotation\\s*better"));
         assertThat(again).containsText(Pattern.compile("Reach behind the back\\s*within noise"));
-        again.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Range of motion")).click();
+        again.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Range of motion"))
+                .click();
         assertThat(bench.title()).hasText("Range of motion");
         Locator flexion = page.getByLabel(Pattern.compile("^Flexion, right, in"));
         flexion.fill("160");
         flexion.press("Enter");
         assertThat(again).containsText(Pattern.compile("Range of motion\\s*better"));
         view("Conclude");
-        assertThat(main().getByRole(AriaRole.ROW, new Locator.GetByRoleOptions().setName(Pattern.compile("^Range of motion: flexion ")))).containsText("better · counts beyond 15°");
+        assertThat(main().getByRole(
+                                AriaRole.ROW,
+                                new Locator.GetByRoleOptions().setName(Pattern.compile("^Range of motion: flexion "))))
+                .containsText("better · counts beyond 15°");
         assertThat(main()).containsText("What counts as a change is a working estimate of measurement noise.");
         view("Bench");
         bench.tap("Undo").settled();
@@ -198,17 +265,24 @@ class SigningJourneyTest extends TabletJourney {
             setup.navigate(Suite.server().address() + "/setup/notes");
             Locator layout = setup.getByLabel("Layout");
             layout.fill("Seen on {{dy}}. {{caution}}");
-            assertThat(setup.getByText("Line 1: 'dy' is no name; allowed: side, region, day")).isVisible();
-            assertThat(setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep this layout"))).isDisabled();
+            assertThat(setup.getByText("Line 1: 'dy' is no name; allowed: side, region, day"))
+                    .isVisible();
+            assertThat(setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep this layout")))
+                    .isDisabled();
             layout.fill("Seen on {{day}}, {{side}} {{region}}.\n{{conclusion}}\n{{caution}}");
-            assertThat(setup.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview"))).containsText("Seen on 4 May 2026, right shoulder.");
-            setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep this layout")).click();
-            assertThat(setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the one that ships"))).isVisible();
+            assertThat(setup.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Preview")))
+                    .containsText("Seen on 4 May 2026, right shoulder.");
+            setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Keep this layout"))
+                    .click();
+            assertThat(setup.getByRole(
+                            AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the one that ships")))
+                    .isVisible();
             open("SL-0442");
             view("Note");
             press(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Form")), "Short");
             assertThat(main()).containsText("Seen on 24 November 2026, left hand.");
-            setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the one that ships")).click();
+            setup.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Back to the one that ships"))
+                    .click();
             assertThat(layout).hasValue(Pattern.compile("^Examination of the"));
         }
     }

@@ -15,9 +15,18 @@ import java.util.concurrent.ConcurrentHashMap;
 /** One browser and one server with demo data for all journeys that leave them running. */
 final class Suite {
 
-    private static final Playwright PLAYWRIGHT = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private static final Browser BROWSER = PLAYWRIGHT.chromium().launch(new BrowserType.LaunchOptions().setExecutablePath(Path.of("/usr/bin/chromium"))
-            .setArgs(List.of("--no-sandbox", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-quic")));
+    private static final Playwright PLAYWRIGHT =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private static final Browser BROWSER = PLAYWRIGHT
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync",
+                            "--disable-quic")));
     private static final RunningServer SERVER = RunningServer.start(RunningServer.freshData(), true, 0);
 
     private static final Map<String, String> SIGNED_IN = new ConcurrentHashMap<>();
@@ -27,8 +36,7 @@ final class Suite {
         Runtime.getRuntime().addShutdownHook(new Thread(SERVER::close));
     }
 
-    private Suite() {
-    }
+    private Suite() {}
 
     static Browser browser() {
         return BROWSER;
@@ -49,7 +57,8 @@ final class Suite {
             try (BrowserContext context = BROWSER.newContext()) {
                 Page page = context.newPage();
                 page.navigate(SERVER.address());
-                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name)).click();
+                page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name))
+                        .click();
                 page.getByRole(AriaRole.NAVIGATION).first().waitFor();
                 return context.storageState();
             }

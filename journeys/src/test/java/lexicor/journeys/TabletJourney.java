@@ -33,7 +33,10 @@ abstract class TabletJourney {
         page.navigate(Suite.server().address() + "/");
         page.getByLabel("Find").fill(demoCase);
         page.getByText(demoCase).click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Bench").setExact(true)).click();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Bench").setExact(true))
+                .click();
         return new Bench(page).settled();
     }
 }

@@ -40,12 +40,16 @@ class ApiDescription {
 
     /** A reference that may be null has to be written as a choice of the two. */
     private static Schema<?> orNull(Schema<?> property) {
-        return property.get$ref() == null ? property
-                : new Schema<>().oneOf(List.of(new Schema<>().$ref(property.get$ref()), new Schema<>().types(Set.of("null"))));
+        return property.get$ref() == null
+                ? property
+                : new Schema<>()
+                        .oneOf(List.of(new Schema<>().$ref(property.get$ref()), new Schema<>().types(Set.of("null"))));
     }
 
     private static boolean mayBeAbsent(Schema<?> property) {
-        return Boolean.TRUE.equals(property.getNullable()) || property.getTypes() != null && property.getTypes().contains("null")
-                || property.getOneOf() != null || property.getAnyOf() != null;
+        return Boolean.TRUE.equals(property.getNullable())
+                || property.getTypes() != null && property.getTypes().contains("null")
+                || property.getOneOf() != null
+                || property.getAnyOf() != null;
     }
 }

@@ -17,8 +17,11 @@ public class LexicorApplication {
     private static final String DATA = "--lexicor.data=";
 
     public static void main(String[] arguments) {
-        Optional<RecordFile.Refusal> refusal = Arrays.stream(arguments).filter(argument -> argument.startsWith(DATA)).map(argument -> argument.substring(DATA.length()))
-                .findFirst().flatMap(data -> RecordFile.in(Path.of(data)).refusal());
+        Optional<RecordFile.Refusal> refusal = Arrays.stream(arguments)
+                .filter(argument -> argument.startsWith(DATA))
+                .map(argument -> argument.substring(DATA.length()))
+                .findFirst()
+                .flatMap(data -> RecordFile.in(Path.of(data)).refusal());
         if (refusal.isPresent()) {
             System.err.println("lexicor: " + refusal.get().line());
             System.exit(refusal.get().exitCode());

@@ -24,7 +24,8 @@ class ReadyAnnouncement {
     @EventListener(ApplicationReadyEvent.class)
     void announce() {
         if (accounts.isEmpty()) {
-            System.out.println("Nobody can sign in yet. The page asks for this code to make the first account: " + firstCode.printed());
+            System.out.println("Nobody can sign in yet. The page asks for this code to make the first account: "
+                    + firstCode.printed());
         }
         System.out.println("Lexicor is ready at http://localhost:" + environment.getProperty("local.server.port", "?"));
     }

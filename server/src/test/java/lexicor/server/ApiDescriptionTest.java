@@ -17,17 +17,21 @@ import tools.jackson.databind.json.JsonMapper;
 class ApiDescriptionTest {
 
     private static final Path DESCRIPTION = Path.of("..", "web", "openapi.json");
-    private static final JsonMapper JSON = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+    private static final JsonMapper JSON =
+            JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
 
     @Autowired
     private MockMvcTester server;
 
     @Test
     void the_description_that_the_page_is_built_from_is_the_servers_own() throws IOException {
-        JsonNode served = JSON.readTree(server.get().uri("/v3/api-docs").exchange().getResponse().getContentAsString());
+        JsonNode served = JSON.readTree(
+                server.get().uri("/v3/api-docs").exchange().getResponse().getContentAsString());
         if (Boolean.getBoolean("lexicor.write-api")) {
             Files.writeString(DESCRIPTION, JSON.writeValueAsString(served) + "\n");
         }
-        assertThat(JSON.readTree(Files.readString(DESCRIPTION))).as("web/openapi.json; refresh it with ./lexicor api").isEqualTo(served);
+        assertThat(JSON.readTree(Files.readString(DESCRIPTION)))
+                .as("web/openapi.json; refresh it with ./lexicor api")
+                .isEqualTo(served);
     }
 }

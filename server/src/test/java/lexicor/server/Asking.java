@@ -47,7 +47,12 @@ public final class Asking {
     /** What is served as plain text. */
     public String text(String address) {
         try {
-            return server.get().uri(URI.create(address)).with(user(name).roles(role.name())).exchange().getResponse().getContentAsString();
+            return server.get()
+                    .uri(URI.create(address))
+                    .with(user(name).roles(role.name()))
+                    .exchange()
+                    .getResponse()
+                    .getContentAsString();
         } catch (UnsupportedEncodingException impossible) {
             throw new IllegalStateException(impossible);
         }
@@ -55,21 +60,38 @@ public final class Asking {
 
     /** What is served as bytes. */
     public byte[] bytes(String address) {
-        return server.get().uri(URI.create(address)).with(user(name).roles(role.name())).exchange().getResponse().getContentAsByteArray();
+        return server.get()
+                .uri(URI.create(address))
+                .with(user(name).roles(role.name()))
+                .exchange()
+                .getResponse()
+                .getContentAsByteArray();
     }
 
     /** A person who asks, with the token against cross-site requests. */
     public static RequestPostProcessor person(String name, Role role) {
-        return request -> csrf().postProcessRequest(user(name).roles(role.name()).postProcessRequest(request));
+        return request ->
+                csrf().postProcessRequest(user(name).roles(role.name()).postProcessRequest(request));
     }
 
     private JsonNode ask(HttpMethod method, String address, Object body, int status) {
-        String content = body instanceof String text ? text : JsonMapper.shared().writeValueAsString(body);
-        MvcTestResult result = server.method(method).uri(URI.create(address)).with(user(name).roles(role.name())).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(content).exchange();
+        String content =
+                body instanceof String text ? text : JsonMapper.shared().writeValueAsString(body);
+        MvcTestResult result = server.method(method)
+                .uri(URI.create(address))
+                .with(user(name).roles(role.name()))
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(content)
+                .exchange();
         try {
             String answer = result.getResponse().getContentAsString();
-            assertThat(result.getResponse().getStatus()).as("%s %s: %s", method, address, answer).isEqualTo(status);
-            return answer.isEmpty() || !answer.startsWith("{") && !answer.startsWith("[") ? JsonMapper.shared().nullNode() : JsonMapper.shared().readTree(answer);
+            assertThat(result.getResponse().getStatus())
+                    .as("%s %s: %s", method, address, answer)
+                    .isEqualTo(status);
+            return answer.isEmpty() || !answer.startsWith("{") && !answer.startsWith("[")
+                    ? JsonMapper.shared().nullNode()
+                    : JsonMapper.shared().readTree(answer);
         } catch (UnsupportedEncodingException impossible) {
             throw new IllegalStateException(impossible);
         }

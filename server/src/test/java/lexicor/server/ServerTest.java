@@ -5,8 +5,8 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import org.springframework.boot.test.context.SpringBootTest;
-import org.springframework.security.test.context.support.WithMockUser;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.security.test.context.support.WithMockUser;
 
 /** The whole server on an empty record in memory, asked by a therapist. */
 @Target(ElementType.TYPE)
@@ -14,5 +14,4 @@ import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 @SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:lexicor;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
 @AutoConfigureMockMvc
 @WithMockUser(username = "therapist", roles = "THERAPIST")
-public @interface ServerTest {
-}
+public @interface ServerTest {}

@@ -7,7 +7,10 @@ import java.util.Set;
 public interface Answers {
 
     /** Which body side a rule asks about: the one in question, or the other one as the patient's own normal. */
-    enum Asked { THIS, OTHER }
+    enum Asked {
+        THIS,
+        OTHER
+    }
 
     /** The choices recorded for a part; empty where nothing was recorded, never null. */
     Set<String> choices(Asked side, String part);

@@ -49,23 +49,46 @@ public final class CatalogueReader {
         return read(file -> SourceNode.resourceText(HOME + file));
     }
 
-    /** A catalogue from other files; {@code files} gives the text of a file by its name, starting with {@code index.yaml}. */
+    /**
+     * A catalogue from other files; {@code files} gives the text of a file by its name, starting with
+     * {@code index.yaml}.
+     */
     public static Catalogue read(UnaryOperator<String> files) {
         return new CatalogueReader(files).read();
     }
 
     private Catalogue read() {
-        SourceNode index = open("index.yaml").allowing("parts", "schools", "thresholds", "clues", "conditions", "tests", "patterns", "clusters",
-                "groups", "locks", "red-flags", "shared-names", "routines", "retired", "ways", "names");
+        SourceNode index = open("index.yaml")
+                .allowing(
+                        "parts",
+                        "schools",
+                        "thresholds",
+                        "clues",
+                        "conditions",
+                        "tests",
+                        "patterns",
+                        "clusters",
+                        "groups",
+                        "locks",
+                        "red-flags",
+                        "shared-names",
+                        "routines",
+                        "retired",
+                        "ways",
+                        "names");
         PartVocabulary vocabulary = PartVocabulary.read(open(index.text("parts")));
         SchoolReader schools = new SchoolReader(open(index.text("schools")));
-        SourceNode working = open(index.text("thresholds")).allowing("set-aside", "test", "act", "serious", "change-position-seconds", "least-bits");
+        SourceNode working = open(index.text("thresholds"))
+                .allowing("set-aside", "test", "act", "serious", "change-position-seconds", "least-bits");
         Thresholds thresholds = thresholds(working);
-        Effort effort = new Effort(working.number("change-position-seconds", 0, 600), working.number("least-bits", 0, 1));
+        Effort effort =
+                new Effort(working.number("change-position-seconds", 0, 600), working.number("least-bits", 0, 1));
         open(index.text("clues")).items().forEach(this::clue);
         each(index, "conditions", this::condition);
-        Map<String, List<Way>> ways = index.has("ways") ? WayReader.read(index.text("ways"), text(index.text("ways"))) : Map.of();
-        Map<String, Names> names = index.has("names") ? NameReader.read(index.text("names"), text(index.text("names"))) : Map.of();
+        Map<String, List<Way>> ways =
+                index.has("ways") ? WayReader.read(index.text("ways"), text(index.text("ways"))) : Map.of();
+        Map<String, Names> names =
+                index.has("names") ? NameReader.read(index.text("names"), text(index.text("names"))) : Map.of();
         TestReader testReader = new TestReader(vocabulary, known, schools, ways, names);
         each(index, "tests", node -> test(node, testReader.read(node)));
         requireKnownTests(ways);
@@ -88,9 +111,22 @@ public final class CatalogueReader {
         requireReach();
         requireReadCriteria();
         requireExplainedNames(index);
-        return new Catalogue(Fingerprint.of(texts), Collections.unmodifiableMap(known.tests), Collections.unmodifiableMap(known.conditions),
-                Collections.unmodifiableMap(patterns), List.copyOf(known.clusters.values()), List.copyOf(groups), schools.questions(),
-                List.copyOf(locks), List.copyOf(redFlags.values()), Map.copyOf(known.clues), List.copyOf(sharedNames), thresholds, effort, Collections.unmodifiableMap(routines), retired.retired());
+        return new Catalogue(
+                Fingerprint.of(texts),
+                Collections.unmodifiableMap(known.tests),
+                Collections.unmodifiableMap(known.conditions),
+                Collections.unmodifiableMap(patterns),
+                List.copyOf(known.clusters.values()),
+                List.copyOf(groups),
+                schools.questions(),
+                List.copyOf(locks),
+                List.copyOf(redFlags.values()),
+                Map.copyOf(known.clues),
+                List.copyOf(sharedNames),
+                thresholds,
+                effort,
+                Collections.unmodifiableMap(routines),
+                retired.retired());
     }
 
     /** A file holds one entry or a list of them. */
@@ -123,7 +159,13 @@ public final class CatalogueReader {
 
     private void clue(SourceNode node) {
         node.allowing("clue", "label", "age");
-        if (known.clues.put(node.text("clue"), new Pattern.Clue(node.text("clue"), node.text("label"), node.optionalChild("age").map(CatalogueReader::ages))) != null) {
+        if (known.clues.put(
+                        node.text("clue"),
+                        new Pattern.Clue(
+                                node.text("clue"),
+                                node.text("label"),
+                                node.optionalChild("age").map(CatalogueReader::ages)))
+                != null) {
             throw node.fault("clue '" + node.text("clue") + "' stands here twice");
         }
     }
@@ -140,8 +182,15 @@ public final class CatalogueReader {
         SourceNode starts = node.child("start").allowing("first-contact", "specialist");
         start.put(Setting.FIRST_CONTACT, starts.number("first-contact", 0.001, 0.999));
         start.put(Setting.SPECIALIST, starts.number("specialist", 0.001, 0.999));
-        Condition condition = new Condition(Known.named(node, "id", ConditionId::of), node.text("name"), node.text("short", node.text("name")), node.text("region"),
-                node.text("scope", ""), start, node.list("only-if").stream().map(known::clue).toList(), node.optionalChild("within").map(known::condition),
+        Condition condition = new Condition(
+                Known.named(node, "id", ConditionId::of),
+                node.text("name"),
+                node.text("short", node.text("name")),
+                node.text("region"),
+                node.text("scope", ""),
+                start,
+                node.list("only-if").stream().map(known::clue).toList(),
+                node.optionalChild("within").map(known::condition),
                 node.optionalChild("serious").map(SourceNode::asText));
         once(node, known.conditions, condition, Condition::id, "condition");
     }
@@ -166,7 +215,9 @@ public final class CatalogueReader {
         known.tests.values().forEach(test -> {
             TestId other = shortNames.put(test.shortName().toLowerCase(Locale.ROOT), test.id());
             if (other != null) {
-                throw places.get(test.id()).fault("short name '" + test.shortName() + "' is that of '" + other + "' too; allowed: one of its own");
+                throw places.get(test.id())
+                        .fault("short name '" + test.shortName() + "' is that of '" + other
+                                + "' too; allowed: one of its own");
             }
         });
     }
@@ -174,7 +225,9 @@ public final class CatalogueReader {
     private void requireKnownTests(Map<String, List<Way>> ways) {
         ways.forEach((test, each) -> {
             if (known.tests.keySet().stream().noneMatch(id -> id.value().equals(test))) {
-                throw each.get(0).place().fault("test '" + test + "' is not in the catalogue; allowed: the id of a test");
+                throw each.get(0)
+                        .place()
+                        .fault("test '" + test + "' is not in the catalogue; allowed: the id of a test");
             }
         });
     }
@@ -195,8 +248,13 @@ public final class CatalogueReader {
         if (tests.size() < 2) {
             throw node.fault("field 'tests' names " + tests.size() + "; allowed: two or more");
         }
-        groups.add(new DependencyGroup(node.text("id"), node.text("name"), node.list("conditions").stream().map(known::condition).toList(), tests,
-                node.number("rho", 0, 0.95), node.list("learn").stream().map(known::cluster).toList()));
+        groups.add(new DependencyGroup(
+                node.text("id"),
+                node.text("name"),
+                node.list("conditions").stream().map(known::condition).toList(),
+                tests,
+                node.number("rho", 0, 0.95),
+                node.list("learn").stream().map(known::cluster).toList()));
     }
 
     private void lock(SourceNode node) {
@@ -207,17 +265,38 @@ public final class CatalogueReader {
             if (!facts.add(fact.text("fact"))) {
                 throw fact.fault("fact '" + fact.text("fact") + "' locks twice; allowed: one lock for each");
             }
-            own.add(new Lock.Fact(fact.text("fact"), fact.text("label"), fact.has("weeks") ? OptionalInt.of(fact.whole("weeks", 1, 520)) : OptionalInt.empty()));
+            own.add(new Lock.Fact(
+                    fact.text("fact"),
+                    fact.text("label"),
+                    fact.has("weeks") ? OptionalInt.of(fact.whole("weeks", 1, 520)) : OptionalInt.empty()));
         }
         if (own.isEmpty()) {
             throw node.fault("field 'facts' is empty; allowed: at least one fact that locks");
         }
-        locks.add(new Lock(node.text("id"), node.texts("regions"), node.text("kinds"), node.text("when"), node.text("because"), own, known.tests(node, "tests"), node.text("sparing", "no").equals("yes")));
+        locks.add(new Lock(
+                node.text("id"),
+                node.texts("regions"),
+                node.text("kinds"),
+                node.text("when"),
+                node.text("because"),
+                own,
+                known.tests(node, "tests"),
+                node.text("sparing", "no").equals("yes")));
     }
 
     private void redFlag(SourceNode node) {
         node.allowing("id", "sign", "think-of", "regions", "then");
-        once(node, redFlags, new RedFlag(node.text("id"), node.text("sign"), node.text("think-of"), node.texts("regions"), node.text("then")), RedFlag::id, "red flag");
+        once(
+                node,
+                redFlags,
+                new RedFlag(
+                        node.text("id"),
+                        node.text("sign"),
+                        node.text("think-of"),
+                        node.texts("regions"),
+                        node.text("then")),
+                RedFlag::id,
+                "red flag");
     }
 
     private void sharedName(SourceNode node) {
@@ -245,19 +324,43 @@ public final class CatalogueReader {
                 }
                 together.add(new Routine.Together(sheet.text("name"), gathered));
             }
-            steps.add(new Routine.Step(step.text("name", step.text("position")), step.text("position"), step.texts("zones"), tests, together));
+            steps.add(new Routine.Step(
+                    step.text("name", step.text("position")),
+                    step.text("position"),
+                    step.texts("zones"),
+                    tests,
+                    together));
         }
-        List<ClusterId> clusters = node.list("clusters").stream().map(known::cluster).toList();
-        routines.put(node.text("region"), new Routine(node.text("region"), node.list("conditions").stream().map(known::condition).toList(), clusters, known.tests(node, "always"), known.tests(node, "first"), steps));
+        List<ClusterId> clusters =
+                node.list("clusters").stream().map(known::cluster).toList();
+        routines.put(
+                node.text("region"),
+                new Routine(
+                        node.text("region"),
+                        node.list("conditions").stream().map(known::condition).toList(),
+                        clusters,
+                        known.tests(node, "always"),
+                        known.tests(node, "first"),
+                        steps));
     }
 
     /** Where a stop ends a position, every test of the joint that may hurt has to say where it takes the arm. */
     private void requireReach() {
         Set<String> regions = new HashSet<>();
-        known.tests.values().stream().filter(test -> test.conduct().stops().stream().anyMatch(stop -> stop.ends() == Conduct.Ends.POSITION)).forEach(test -> regions.add(test.region()));
-        known.tests.values().stream().filter(test -> regions.contains(test.region()) && test.provocation() >= 2 && test.reach().isEmpty()).findFirst().ifPresent(test -> {
-            throw places.get(test.id()).fault("test '" + test.id() + "' may hurt and does not say where it takes the arm; allowed: 'reach' with elevation, plane and rotation, or a pose");
-        });
+        known.tests.values().stream()
+                .filter(test -> test.conduct().stops().stream().anyMatch(stop -> stop.ends() == Conduct.Ends.POSITION))
+                .forEach(test -> regions.add(test.region()));
+        known.tests.values().stream()
+                .filter(test -> regions.contains(test.region())
+                        && test.provocation() >= 2
+                        && test.reach().isEmpty())
+                .findFirst()
+                .ifPresent(test -> {
+                    throw places.get(test.id())
+                            .fault(
+                                    "test '" + test.id()
+                                            + "' may hurt and does not say where it takes the arm; allowed: 'reach' with elevation, plane and rotation, or a pose");
+                });
     }
 
     /** A criterion that nothing reads can never say anything. */
@@ -273,28 +376,39 @@ public final class CatalogueReader {
         for (ExaminationTest test : known.tests.values()) {
             for (SourceNode criterion : places.get(test.id()).list("criteria")) {
                 if (!read.contains(test.id() + " " + criterion.text("id"))) {
-                    throw criterion.fault("criterion '" + criterion.text("id") + "' of '" + test.id() + "' is read for no condition; allowed: a line under 'reads'");
+                    throw criterion.fault("criterion '" + criterion.text("id") + "' of '" + test.id()
+                            + "' is read for no condition; allowed: a line under 'reads'");
                 }
             }
         }
     }
 
-    /** A name that two tests share has to say how they differ; a name that is explained has to be an alias of each test. */
+    /**
+     * A name that two tests share has to say how they differ; a name that is explained has to be an alias of each test.
+     */
     private void requireExplainedNames(SourceNode index) {
         Map<String, Set<TestId>> byName = new TreeMap<>();
         for (ExaminationTest test : known.tests.values()) {
-            test.aliases().forEach(alias -> byName.computeIfAbsent(alias.toLowerCase(Locale.ROOT), name -> new HashSet<>()).add(test.id()));
-            byName.computeIfAbsent(test.name().toLowerCase(Locale.ROOT), name -> new HashSet<>()).add(test.id());
+            test.aliases()
+                    .forEach(alias -> byName.computeIfAbsent(alias.toLowerCase(Locale.ROOT), name -> new HashSet<>())
+                            .add(test.id()));
+            byName.computeIfAbsent(test.name().toLowerCase(Locale.ROOT), name -> new HashSet<>())
+                    .add(test.id());
         }
         for (SharedName shared : sharedNames) {
-            Set<TestId> meant = new HashSet<>(shared.meant().stream().map(SharedName.Meant::test).toList());
+            Set<TestId> meant = new HashSet<>(
+                    shared.meant().stream().map(SharedName.Meant::test).toList());
             if (!meant.equals(byName.remove(shared.name().toLowerCase(Locale.ROOT)))) {
-                throw index.child("shared-names").fault("'" + shared.name() + "' explains " + meant + ", which are not the tests of that name or alias");
+                throw index.child("shared-names")
+                        .fault("'" + shared.name() + "' explains " + meant
+                                + ", which are not the tests of that name or alias");
             }
         }
         byName.forEach((name, tests) -> {
             if (tests.size() > 1) {
-                throw index.child("shared-names").fault("'" + name + "' is a name of " + tests + "; allowed: one test, or an explanation of how they differ");
+                throw index.child("shared-names")
+                        .fault("'" + name + "' is a name of " + tests
+                                + "; allowed: one test, or an explanation of how they differ");
             }
         });
     }

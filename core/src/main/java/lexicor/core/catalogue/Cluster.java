@@ -10,18 +10,25 @@ import lexicor.core.source.Place;
  * A published set of findings, counted together for one condition.
  *
  * @param components the findings that are counted
- * @param atMost     how many of a block's components count at most, by block; empty where all count
- * @param levels     bands of the count, together covering 0 to the highest count without gap or overlap
- * @param note       what to know of it; may be empty
- * @param asCounted  how a school counts it that nobody has published figures for; empty where all count alike
+ * @param atMost how many of a block's components count at most, by block; empty where all count
+ * @param levels bands of the count, together covering 0 to the highest count without gap or overlap
+ * @param note what to know of it; may be empty
+ * @param asCounted how a school counts it that nobody has published figures for; empty where all count alike
  */
-public record Cluster(ClusterId id, String name, ConditionId condition, List<Component> components, Map<String, Integer> atMost,
-        List<Level> levels, String note, Optional<AsCounted> asCounted) {
+public record Cluster(
+        ClusterId id,
+        String name,
+        ConditionId condition,
+        List<Component> components,
+        Map<String, Integer> atMost,
+        List<Level> levels,
+        String note,
+        Optional<AsCounted> asCounted) {
 
     /**
      * Another way of counting.
      *
-     * @param school   the question and the choice under which it is counted so
+     * @param school the question and the choice under which it is counted so
      * @param criteria what counts as positive then, by test
      */
     public record AsCounted(Conduct.SchoolChoice school, Map<TestId, CriterionId> criteria, String because) {
@@ -37,8 +44,7 @@ public record Cluster(ClusterId id, String name, ConditionId condition, List<Com
     }
 
     /** A test read by a criterion. */
-    public record Finding(TestId test, CriterionId criterion) {
-    }
+    public record Finding(TestId test, CriterionId criterion) {}
 
     /**
      * One counted item: it counts once any of its findings is positive, or its clue is present.
@@ -61,7 +67,11 @@ public record Cluster(ClusterId id, String name, ConditionId condition, List<Com
 
         /** Short name: the test's id, the clue's, or the alternatives joined. */
         public String key() {
-            return clue.map(Pattern.Clue::id).orElseGet(() -> anyOf.stream().map(finding -> finding.test().value()).distinct().collect(Collectors.joining("/")));
+            return clue.map(Pattern.Clue::id)
+                    .orElseGet(() -> anyOf.stream()
+                            .map(finding -> finding.test().value())
+                            .distinct()
+                            .collect(Collectors.joining("/")));
         }
 
         /** Whether it is a single finding, with neither alternatives nor history. */
@@ -84,7 +94,9 @@ public record Cluster(ClusterId id, String name, ConditionId condition, List<Com
         NONE
     }
 
-    /** A band of the count, {@code from} to {@code to} positives. {@code record} is empty where no figure was published. */
+    /**
+     * A band of the count, {@code from} to {@code to} positives. {@code record} is empty where no figure was published.
+     */
     public record Level(String name, int from, int to, String record, Direction direction, Place place) {
         public boolean covers(int count) {
             return count >= from && count <= to;
@@ -93,10 +105,13 @@ public record Cluster(ClusterId id, String name, ConditionId condition, List<Com
 
     /** The other way of counting, where these schools count so. */
     public Optional<AsCounted> asCounted(Schools schools) {
-        return asCounted.filter(other -> schools.choice(other.school().question()).equals(other.school().choice()));
+        return asCounted.filter(other ->
+                schools.choice(other.school().question()).equals(other.school().choice()));
     }
 
     public boolean counts(TestId test) {
-        return components.stream().flatMap(component -> component.anyOf().stream()).anyMatch(finding -> finding.test().equals(test));
+        return components.stream()
+                .flatMap(component -> component.anyOf().stream())
+                .anyMatch(finding -> finding.test().equals(test));
     }
 }

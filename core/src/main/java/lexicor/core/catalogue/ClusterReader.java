@@ -25,15 +25,26 @@ final class ClusterReader {
         node.allowing("id", "name", "condition", "components", "at-most", "levels", "note", "as-counted");
         ConditionId condition = known.condition(node.child("condition"));
         Map<String, Integer> atMost = new LinkedHashMap<>();
-        node.optionalChild("at-most").ifPresent(blocks -> blocks.fields().keySet().forEach(block -> atMost.put(block, blocks.whole(block, 1, 20))));
+        node.optionalChild("at-most")
+                .ifPresent(blocks ->
+                        blocks.fields().keySet().forEach(block -> atMost.put(block, blocks.whole(block, 1, 20))));
         List<Cluster.Component> components = new ArrayList<>();
         node.list("components").forEach(component -> components.add(component(component, condition, atMost)));
         if (components.isEmpty()) {
             throw node.fault("field 'components' is empty; allowed: at least one finding");
         }
-        int most = atMost.isEmpty() ? components.size() : atMost.values().stream().mapToInt(Integer::intValue).sum();
-        return new Cluster(Known.named(node, "id", ClusterId::of), node.text("name"), condition, components, atMost,
-                levels(node, most), node.text("note", ""), node.optionalChild("as-counted").map(other -> asCounted(other, condition)));
+        int most = atMost.isEmpty()
+                ? components.size()
+                : atMost.values().stream().mapToInt(Integer::intValue).sum();
+        return new Cluster(
+                Known.named(node, "id", ClusterId::of),
+                node.text("name"),
+                condition,
+                components,
+                atMost,
+                levels(node, most),
+                node.text("note", ""),
+                node.optionalChild("as-counted").map(other -> asCounted(other, condition)));
     }
 
     private Cluster.AsCounted asCounted(SourceNode node, ConditionId condition) {
@@ -45,7 +56,8 @@ final class ClusterReader {
             TestId id = known.test(given.keyNode(test));
             criteria.put(id, known.criterion(criterion, id, condition));
         });
-        return new Cluster.AsCounted(schools.choice(school.child("question"), school.child("is")), criteria, node.text("because"));
+        return new Cluster.AsCounted(
+                schools.choice(school.child("question"), school.child("is")), criteria, node.text("because"));
     }
 
     private Cluster.Component component(SourceNode node, ConditionId condition, Map<String, Integer> blocks) {
@@ -67,7 +79,8 @@ final class ClusterReader {
         if (findings.isEmpty()) {
             throw node.fault("field 'any-of' is empty; allowed: at least one finding");
         }
-        return new Cluster.Component(node.text("name", known.tests.get(findings.get(0).test()).name()), findings, Optional.empty(), block);
+        return new Cluster.Component(
+                node.text("name", known.tests.get(findings.get(0).test()).name()), findings, Optional.empty(), block);
     }
 
     private static List<Cluster.Level> levels(SourceNode node, int most) {
@@ -84,9 +97,15 @@ final class ClusterReader {
             }
             Cluster.Direction direction = level.oneOf("direction", Cluster.Direction.class);
             if (direction == Cluster.Direction.NONE && level.has("record")) {
-                throw level.child("record").fault("a level of direction 'none' has no record; allowed: another direction");
+                throw level.child("record")
+                        .fault("a level of direction 'none' has no record; allowed: another direction");
             }
-            levels.add(new Cluster.Level(level.text("name"), from, to, direction == Cluster.Direction.NONE ? "" : level.text("record"), direction,
+            levels.add(new Cluster.Level(
+                    level.text("name"),
+                    from,
+                    to,
+                    direction == Cluster.Direction.NONE ? "" : level.text("record"),
+                    direction,
                     level.place()));
         }
         if (covered.size() != most + 1) {

@@ -13,8 +13,7 @@ import org.apache.commons.csv.CSVRecord;
 /** Content that is a table: fixed columns, one entry a row. */
 final class CsvTable {
 
-    private CsvTable() {
-    }
+    private CsvTable() {}
 
     /**
      * Gives every row with its place.
@@ -22,9 +21,16 @@ final class CsvTable {
      * @throws SourceException where columns are missing or not known, or a row has more or fewer
      */
     static void read(String file, String csv, List<String> columns, BiConsumer<CSVRecord, Place> row) {
-        try (CSVParser parser = CSVParser.parse(csv, CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get())) {
+        try (CSVParser parser = CSVParser.parse(
+                csv,
+                CSVFormat.RFC4180
+                        .builder()
+                        .setHeader()
+                        .setSkipHeaderRecord(true)
+                        .get())) {
             if (!parser.getHeaderNames().equals(columns)) {
-                throw new SourceException(file, 1, "the columns are " + parser.getHeaderNames() + "; allowed: " + columns);
+                throw new SourceException(
+                        file, 1, "the columns are " + parser.getHeaderNames() + "; allowed: " + columns);
             }
             for (CSVRecord record : parser) {
                 Place place = new Place(file, (int) parser.getCurrentLineNumber());

@@ -9,6 +9,5 @@ public record CueCard(String patient, String you, String movement, String ask, L
     }
 
     /** A compensation to look out for, which can be ticked and then voids what {@code voids} says. */
-    public record Watch(String value, String label, Gate.Voids voids, String because) {
-    }
+    public record Watch(String value, String label, Gate.Voids voids, String because) {}
 }

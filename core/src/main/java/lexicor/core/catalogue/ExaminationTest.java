@@ -9,25 +9,46 @@ import java.util.stream.Stream;
 /**
  * A hands-on test: its names, its card, what is recorded and how the response is read.
  *
- * @param names         what the field calls it; {@code aliases} has those of them that are right
- * @param positions     the patient's positions, the usual one first
- * @param seconds       usual time for one side
- * @param provocation   0 (none) to 3 (likely to hurt or frighten)
- * @param review        who has checked the card
- * @param parts         what is recorded, in order
+ * @param names what the field calls it; {@code aliases} has those of them that are right
+ * @param positions the patient's positions, the usual one first
+ * @param seconds usual time for one side
+ * @param provocation 0 (none) to 3 (likely to hurt or frighten)
+ * @param review who has checked the card
+ * @param parts what is recorded, in order
  * @param wellSideParts keys of the parts asked of the uninvolved side too
- * @param nothing       the choices that "Nothing" stands for, by part
- * @param usual         whole answers that come up most, each given with one tap; by part
- * @param gates         reasons that hold for every condition
- * @param alsoIn        rivals in which it is provoked too
- * @param pose          the figure; empty where a figure would mislead
- * @param hand          the figure of wrist and hand; empty where a figure would mislead
- * @param place         where it lies on a drawing; empty where it is no landmark
+ * @param nothing the choices that "Nothing" stands for, by part
+ * @param usual whole answers that come up most, each given with one tap; by part
+ * @param gates reasons that hold for every condition
+ * @param alsoIn rivals in which it is provoked too
+ * @param pose the figure; empty where a figure would mislead
+ * @param hand the figure of wrist and hand; empty where a figure would mislead
+ * @param place where it lies on a drawing; empty where it is no landmark
  */
-public record ExaminationTest(TestId id, String name, String shortName, List<String> aliases, Names names, String region, Stage stage, List<String> positions,
-        int seconds, int provocation, String review, CueCard card, Conduct conduct, List<PartDefinition> parts, List<String> wellSideParts,
-        Map<String, String> nothing, List<Map<String, String>> usual, List<Criterion> criteria, List<Gate> gates, List<ConditionReading> reads, List<AlsoIn> alsoIn,
-        Optional<Pose> pose, Optional<HandPose> hand, Optional<Place> place) {
+public record ExaminationTest(
+        TestId id,
+        String name,
+        String shortName,
+        List<String> aliases,
+        Names names,
+        String region,
+        Stage stage,
+        List<String> positions,
+        int seconds,
+        int provocation,
+        String review,
+        CueCard card,
+        Conduct conduct,
+        List<PartDefinition> parts,
+        List<String> wellSideParts,
+        Map<String, String> nothing,
+        List<Map<String, String>> usual,
+        List<Criterion> criteria,
+        List<Gate> gates,
+        List<ConditionReading> reads,
+        List<AlsoIn> alsoIn,
+        Optional<Pose> pose,
+        Optional<HandPose> hand,
+        Optional<Place> place) {
 
     public ExaminationTest {
         aliases = List.copyOf(aliases);
@@ -58,28 +79,48 @@ public record ExaminationTest(TestId id, String name, String shortName, List<Str
     /** The way of doing it that the schools ask for; empty where it is the usual one. */
     public Optional<Conduct.Variant> variant(Schools schools) {
         return conduct.variants().stream()
-                .filter(variant -> schools.choice(variant.school().question()).equals(variant.school().choice())).findFirst();
+                .filter(variant -> schools.choice(variant.school().question())
+                        .equals(variant.school().choice()))
+                .findFirst();
     }
 
     /** What a full range comes to, for the parts that can be judged by eye. */
     public Map<String, Double> fullRanges() {
-        return parts.stream().filter(PartDefinition.Measure.class::isInstance).map(PartDefinition.Measure.class::cast).filter(measure -> measure.usual().isPresent())
-                .collect(Collectors.toUnmodifiableMap(PartDefinition.Measure::key, measure -> measure.usual().getAsDouble()));
+        return parts.stream()
+                .filter(PartDefinition.Measure.class::isInstance)
+                .map(PartDefinition.Measure.class::cast)
+                .filter(measure -> measure.usual().isPresent())
+                .collect(Collectors.toUnmodifiableMap(
+                        PartDefinition.Measure::key, measure -> measure.usual().getAsDouble()));
     }
 
     /** A way that an attempt names; empty for the usual one. */
     public Optional<Way> way(String variant) {
-        return conduct.ways().stream().skip(1).filter(way -> way.value().equals(variant)).findFirst();
+        return conduct.ways().stream()
+                .skip(1)
+                .filter(way -> way.value().equals(variant))
+                .findFirst();
     }
 
     /** What an attempt calls the way it was done, in words; empty for the usual one. */
     public Optional<String> wayInWords(String variant) {
-        return way(variant).map(Way::label).or(() -> conduct.variants().stream().filter(each -> each.value().equals(variant)).findFirst().map(Conduct.Variant::label));
+        return way(variant)
+                .map(Way::label)
+                .or(() -> conduct.variants().stream()
+                        .filter(each -> each.value().equals(variant))
+                        .findFirst()
+                        .map(Conduct.Variant::label));
     }
 
     /** The names that an attempt may give to the way it was done. */
     public List<String> variants() {
-        return Stream.of(Stream.of(Way.USUAL), conduct.ways().stream().map(Way::value), conduct.variants().stream().map(Conduct.Variant::value)).flatMap(each -> each).distinct().toList();
+        return Stream.of(
+                        Stream.of(Way.USUAL),
+                        conduct.ways().stream().map(Way::value),
+                        conduct.variants().stream().map(Conduct.Variant::value))
+                .flatMap(each -> each)
+                .distinct()
+                .toList();
     }
 
     /** How far it takes the upper arm; empty where the content does not say. */
@@ -89,11 +130,18 @@ public record ExaminationTest(TestId id, String name, String shortName, List<Str
 
     /** The windows in which a measure makes some criterion positive, in the order of the criteria. */
     public List<Rule.Window> positiveWindows(String part) {
-        return criteria.stream().flatMap(criterion -> criterion.positive().leaves()).filter(Rule.Window.class::isInstance)
-                .map(Rule.Window.class::cast).filter(window -> window.part().equals(part) && window.side() == Answers.Asked.THIS).distinct().toList();
+        return criteria.stream()
+                .flatMap(criterion -> criterion.positive().leaves())
+                .filter(Rule.Window.class::isInstance)
+                .map(Rule.Window.class::cast)
+                .filter(window -> window.part().equals(part) && window.side() == Answers.Asked.THIS)
+                .distinct()
+                .toList();
     }
 
     public Optional<ConditionReading> readingFor(ConditionId condition) {
-        return reads.stream().filter(reading -> reading.condition().equals(condition)).findFirst();
+        return reads.stream()
+                .filter(reading -> reading.condition().equals(condition))
+                .findFirst();
     }
 }

@@ -35,13 +35,16 @@ final class Known {
     }
 
     CriterionId criterion(SourceNode node, TestId test) {
-        List<CriterionId> criteria = tests.get(test).criteria().stream().map(Criterion::id).toList();
+        List<CriterionId> criteria =
+                tests.get(test).criteria().stream().map(Criterion::id).toList();
         return one(node, named(node, CriterionId::of), criteria, "criterion");
     }
 
     /** A criterion by which the test reads the condition. */
     CriterionId criterion(SourceNode node, TestId test, ConditionId condition) {
-        List<CriterionId> by = tests.get(test).readingFor(condition).map(ConditionReading::by)
+        List<CriterionId> by = tests.get(test)
+                .readingFor(condition)
+                .map(ConditionReading::by)
                 .orElseThrow(() -> node.fault("test '" + test + "' does not read condition '" + condition + "'"));
         return one(node, named(node, CriterionId::of), by, "criterion");
     }
@@ -69,7 +72,9 @@ final class Known {
 
     static <T> T one(SourceNode node, T id, Collection<T> allowed, String what) {
         if (!allowed.contains(id)) {
-            throw node.fault(what + " '" + id + "' is not known; allowed: " + String.join(", ", allowed.stream().map(String::valueOf).sorted().toList()));
+            throw node.fault(what + " '" + id + "' is not known; allowed: "
+                    + String.join(
+                            ", ", allowed.stream().map(String::valueOf).sorted().toList()));
         }
         return id;
     }

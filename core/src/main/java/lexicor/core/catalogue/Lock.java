@@ -7,21 +7,28 @@ import java.util.OptionalInt;
  * A reason for which tests must not be done, or only lightly.
  *
  * @param regions where its facts are asked
- * @param kinds   which kinds of tests it is about, in words; it stands even where the catalogue has none of them yet
- * @param when    what it is about, in a line
+ * @param kinds which kinds of tests it is about, in words; it stands even where the catalogue has none of them yet
+ * @param when what it is about, in a line
  * @param because what could happen, in plain words
- * @param facts   any of these locks
+ * @param facts any of these locks
  * @param sparing whether of all other tests too only the most valuable are to be done
  */
-public record Lock(String id, List<String> regions, String kinds, String when, String because, List<Fact> facts, List<TestId> tests, boolean sparing) {
+public record Lock(
+        String id,
+        List<String> regions,
+        String kinds,
+        String when,
+        String because,
+        List<Fact> facts,
+        List<TestId> tests,
+        boolean sparing) {
 
     /**
      * Something about the patient.
      *
      * @param weeks for how long after its date it locks; empty where it locks for as long as it holds
      */
-    public record Fact(String id, String label, OptionalInt weeks) {
-    }
+    public record Fact(String id, String label, OptionalInt weeks) {}
 
     public Lock {
         regions = List.copyOf(regions);

@@ -11,14 +11,16 @@ final class NameReader {
 
     private static final List<String> COLUMNS = List.of("test", "usual", "also", "misspelt");
 
-    private NameReader() {
-    }
+    private NameReader() {}
 
     /** The names of each test. */
     static Map<String, Names> read(String file, String csv) {
         Map<String, Names> names = new LinkedHashMap<>();
         CsvTable.read(file, csv, COLUMNS, (record, place) -> {
-            Names read = new Names(Optional.of(record.get("usual").strip()).filter(usual -> !usual.isEmpty()), list(record.get("also")), list(record.get("misspelt")));
+            Names read = new Names(
+                    Optional.of(record.get("usual").strip()).filter(usual -> !usual.isEmpty()),
+                    list(record.get("also")),
+                    list(record.get("misspelt")));
             if (names.put(record.get("test"), read) != null) {
                 throw place.fault("test '" + record.get("test") + "' stands here twice; allowed: once");
             }
@@ -27,6 +29,10 @@ final class NameReader {
     }
 
     private static List<String> list(String text) {
-        return Stream.of(text.split("\\|")).map(String::strip).filter(name -> !name.isEmpty()).distinct().toList();
+        return Stream.of(text.split("\\|"))
+                .map(String::strip)
+                .filter(name -> !name.isEmpty())
+                .distinct()
+                .toList();
     }
 }

@@ -6,8 +6,8 @@ import java.util.Optional;
 /**
  * What the field calls a test beside its descriptive name.
  *
- * @param usual    the name that is used most; empty where that is the descriptive one
- * @param also     further names
+ * @param usual the name that is used most; empty where that is the descriptive one
+ * @param also further names
  * @param misspelt how the names are misspelt, for searching only
  */
 public record Names(Optional<String> usual, List<String> also, List<String> misspelt) {

@@ -17,9 +17,9 @@ public sealed interface PartDefinition {
      * How often a part is taken within one attempt.
      *
      * @param positions the positions it is taken in, such as neutral and pronation; empty where there is but one
-     * @param repeats   how many goes are recorded, from 1
-     * @param andBack   whether it is taken again on the way back, such as on lowering the arm; that has the direction
-     *                  {@link #BACK}, and no rule reads it
+     * @param repeats how many goes are recorded, from 1
+     * @param andBack whether it is taken again on the way back, such as on lowering the arm; that has the direction
+     *     {@link #BACK}, and no rule reads it
      */
     record Taken(List<String> positions, int repeats, boolean andBack) {
 
@@ -34,8 +34,7 @@ public sealed interface PartDefinition {
     }
 
     /** One answer of a list. */
-    record Option(String value, String label) {
-    }
+    record Option(String value, String label) {}
 
     /**
      * A choice part.
@@ -48,23 +47,35 @@ public sealed interface PartDefinition {
         }
 
         public Optional<Option> option(String value) {
-            return options.stream().filter(option -> option.value().equals(value)).findFirst();
+            return options.stream()
+                    .filter(option -> option.value().equals(value))
+                    .findFirst();
         }
     }
 
     /**
      * A measure part in {@code unit}, from {@code least} to {@code most}, entered in steps of {@code step}.
      *
-     * @param usual what a full range comes to by the textbooks; empty where it is not judged by eye. It is what "full" stands for
-     *              when a rule asks, and where an empty field starts; it is no measurement
+     * @param usual what a full range comes to by the textbooks; empty where it is not judged by eye. It is what "full"
+     *     stands for when a rule asks, and where an empty field starts; it is no measurement
      */
-    record Measure(String key, String label, String unit, double least, double most, double step, OptionalDouble usual, Taken taken) implements PartDefinition {
+    record Measure(
+            String key,
+            String label,
+            String unit,
+            double least,
+            double most,
+            double step,
+            OptionalDouble usual,
+            Taken taken)
+            implements PartDefinition {
 
         public static final String FULL = "full";
         public static final String AS_OTHER = "as-other";
         public static final String SHORT = "short";
 
-        private static final List<Option> BY_EYE = List.of(new Option(FULL, "Full"), new Option(AS_OTHER, "As the other side"), new Option(SHORT, "Short"));
+        private static final List<Option> BY_EYE = List.of(
+                new Option(FULL, "Full"), new Option(AS_OTHER, "As the other side"), new Option(SHORT, "Short"));
 
         /** What can be said of it without measuring; none where it has to be measured. */
         public List<Option> byEye() {

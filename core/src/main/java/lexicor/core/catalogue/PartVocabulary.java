@@ -12,8 +12,7 @@ final class PartVocabulary {
 
     private final Map<String, PartDefinition> parts = new LinkedHashMap<>();
 
-    private PartVocabulary() {
-    }
+    private PartVocabulary() {}
 
     static PartVocabulary read(SourceNode root) {
         PartVocabulary vocabulary = new PartVocabulary();
@@ -30,12 +29,25 @@ final class PartVocabulary {
         String key = node.text("part");
         if (node.has("options")) {
             node.allowing("part", "label", "many", "options");
-            return new PartDefinition.Choice(key, node.text("label"), node.text("many", "no").equals("yes"), options(node.list("options")), PartDefinition.Taken.ONCE);
+            return new PartDefinition.Choice(
+                    key,
+                    node.text("label"),
+                    node.text("many", "no").equals("yes"),
+                    options(node.list("options")),
+                    PartDefinition.Taken.ONCE);
         }
         node.allowing("part", "label", "unit", "least", "most", "step");
         double least = node.number("least", -1000, 1000);
         double most = node.number("most", least, 10_000);
-        return new PartDefinition.Measure(key, node.text("label"), node.text("unit"), least, most, node.number("step", 0.01, most - least), OptionalDouble.empty(), PartDefinition.Taken.ONCE);
+        return new PartDefinition.Measure(
+                key,
+                node.text("label"),
+                node.text("unit"),
+                least,
+                most,
+                node.number("step", 0.01, most - least),
+                OptionalDouble.empty(),
+                PartDefinition.Taken.ONCE);
     }
 
     static List<PartDefinition.Option> options(List<SourceNode> nodes) {
@@ -52,22 +64,36 @@ final class PartVocabulary {
         node.allowing("part", "options", "label", "positions", "repeats", "and-back", "usual");
         PartDefinition part = parts.get(node.text("part"));
         if (part == null) {
-            throw node.child("part").fault("part '" + node.text("part") + "' is not known; allowed: " + String.join(", ", parts.keySet()));
+            throw node.child("part")
+                    .fault("part '" + node.text("part") + "' is not known; allowed: "
+                            + String.join(", ", parts.keySet()));
         }
         String label = node.text("label", part.label());
-        PartDefinition.Taken taken = new PartDefinition.Taken(node.texts("positions"), node.has("repeats") ? node.whole("repeats", 1, 9) : 1,
+        PartDefinition.Taken taken = new PartDefinition.Taken(
+                node.texts("positions"),
+                node.has("repeats") ? node.whole("repeats", 1, 9) : 1,
                 node.text("and-back", "no").equals("yes"));
         if (part instanceof PartDefinition.Choice choice) {
             List<PartDefinition.Option> options = choice.options();
             if (node.has("options")) {
-                options = node.list("options").stream().map(option -> choice.option(option.asText()).orElseThrow(
-                        () -> option.fault("'" + option.asText() + "' is not an answer for '" + choice.key() + "'; allowed: "
-                                + String.join(", ", choice.options().stream().map(PartDefinition.Option::value).toList())))).toList();
+                options = node.list("options").stream()
+                        .map(option -> choice.option(option.asText())
+                                .orElseThrow(() -> option.fault("'" + option.asText() + "' is not an answer for '"
+                                        + choice.key() + "'; allowed: "
+                                        + String.join(
+                                                ", ",
+                                                choice.options().stream()
+                                                        .map(PartDefinition.Option::value)
+                                                        .toList()))))
+                        .toList();
             }
             return new PartDefinition.Choice(choice.key(), label, choice.many(), options, taken);
         }
         PartDefinition.Measure measure = (PartDefinition.Measure) part;
-        OptionalDouble usual = node.has("usual") ? OptionalDouble.of(node.number("usual", measure.least(), measure.most())) : OptionalDouble.empty();
-        return new PartDefinition.Measure(measure.key(), label, measure.unit(), measure.least(), measure.most(), measure.step(), usual, taken);
+        OptionalDouble usual = node.has("usual")
+                ? OptionalDouble.of(node.number("usual", measure.least(), measure.most()))
+                : OptionalDouble.empty();
+        return new PartDefinition.Measure(
+                measure.key(), label, measure.unit(), measure.least(), measure.most(), measure.step(), usual, taken);
     }
 }

@@ -19,10 +19,16 @@ final class PatternReader {
         List<Pattern.Rival> rivals = new ArrayList<>();
         for (SourceNode rival : node.list("rivals")) {
             rival.allowing("condition", "tests", "how");
-            rivals.add(new Pattern.Rival(known.condition(rival.child("condition")), known.tests(rival, "tests"), rival.text("how")));
+            rivals.add(new Pattern.Rival(
+                    known.condition(rival.child("condition")), known.tests(rival, "tests"), rival.text("how")));
         }
-        return new Pattern(condition, findings(node, "expects", condition), findings(node, "against", condition), findings(node, "defining", condition),
-                rivals, node.optionalChild("settles").map(PatternReader::settles));
+        return new Pattern(
+                condition,
+                findings(node, "expects", condition),
+                findings(node, "against", condition),
+                findings(node, "defining", condition),
+                rivals,
+                node.optionalChild("settles").map(PatternReader::settles));
     }
 
     private static Pattern.Settles settles(SourceNode node) {
@@ -35,7 +41,8 @@ final class PatternReader {
         for (SourceNode finding : node.list(field)) {
             finding.allowing("test", "criterion", "result", "says");
             TestId test = known.test(finding.child("test"));
-            CriterionId criterion = field.equals("against") ? known.criterion(finding.child("criterion"), test)
+            CriterionId criterion = field.equals("against")
+                    ? known.criterion(finding.child("criterion"), test)
                     : known.criterion(finding.child("criterion"), test, condition);
             String result = finding.text("result", "positive");
             if (!result.equals("positive") && !result.equals("negative")) {

@@ -5,11 +5,17 @@ package lexicor.core.catalogue;
  *
  * @param view the drawing
  * @param zone the part of the walk that it belongs to, as it is named
- * @param x    hundredths of the drawing's width from its left edge
- * @param y    hundredths of its height from its upper edge
+ * @param x hundredths of the drawing's width from its left edge
+ * @param y hundredths of its height from its upper edge
  */
 public record Place(View view, String zone, double x, double y) {
 
     /** A drawing that landmarks lie on. */
-    public enum View { BACK, PALM, ELBOW_OUTER, ELBOW_INNER, SHOULDER }
+    public enum View {
+        BACK,
+        PALM,
+        ELBOW_OUTER,
+        ELBOW_INNER,
+        SHOULDER
+    }
 }

@@ -6,8 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Tests and conditions that records may name although they are no longer part of the content: each by the words it had, so
- * that what was recorded can be read for ever. Nothing of it is asked, read by rules, or weighed.
+ * Tests and conditions that records may name although they are no longer part of the content: each by the words it had,
+ * so that what was recorded can be read for ever. Nothing of it is asked, read by rules, or weighed.
  */
 public record Retired(Map<TestId, ExaminationTest> tests, Map<ConditionId, Condition> conditions) {
 
@@ -34,18 +34,57 @@ public record Retired(Map<TestId, ExaminationTest> tests, Map<ConditionId, Condi
      * A test by its words alone.
      *
      * @param successor what is done in its place; empty where nothing is
-     * @param parts     what was recorded, as far as its words are known
+     * @param parts what was recorded, as far as its words are known
      */
     public static ExaminationTest test(TestId id, String name, Optional<String> successor, List<PartDefinition> parts) {
-        String marked = name + successor.map(now -> " (no longer in the library; now: " + now + ")").orElse(MARK);
-        Conduct conduct = new Conduct(List.of(), List.of(), Optional.empty(), List.of(), List.of(), Map.of(), List.of(), List.of(), List.of(), Optional.empty());
-        return new ExaminationTest(id, marked, marked, List.of(), Names.NONE, "", Stage.SPECIAL, List.of(""), 0, 0, "retired", new CueCard("", "", "", "", List.of(), ""), conduct, parts, List.of(), Map.of(),
-                List.of(), List.of(), List.of(), List.of(), List.of(), Optional.empty(), Optional.empty(), Optional.empty());
+        String marked = name
+                + successor
+                        .map(now -> " (no longer in the library; now: " + now + ")")
+                        .orElse(MARK);
+        Conduct conduct = new Conduct(
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                Map.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty());
+        return new ExaminationTest(
+                id,
+                marked,
+                marked,
+                List.of(),
+                Names.NONE,
+                "",
+                Stage.SPECIAL,
+                List.of(""),
+                0,
+                0,
+                "retired",
+                new CueCard("", "", "", "", List.of(), ""),
+                conduct,
+                parts,
+                List.of(),
+                Map.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** A condition by its words alone. */
     public static Condition condition(ConditionId id, String name, Optional<String> successor) {
-        String marked = name + successor.map(now -> " (no longer in the library; now: " + now + ")").orElse(MARK);
+        String marked = name
+                + successor
+                        .map(now -> " (no longer in the library; now: " + now + ")")
+                        .orElse(MARK);
         return new Condition(id, marked, marked, "", "", Map.of(), List.of(), Optional.empty(), Optional.empty());
     }
 }

@@ -25,23 +25,40 @@ final class RetiredReader {
         if (node.has("test")) {
             TestId id = Known.named(node, "test", TestId::of);
             if (known.tests.containsKey(id)) {
-                throw node.fault("test '" + id + "' is still in the catalogue; allowed: the id of one that was taken out");
+                throw node.fault(
+                        "test '" + id + "' is still in the catalogue; allowed: the id of one that was taken out");
             }
-            Optional<String> successor = node.optionalChild("successor").map(named -> successor(named, known.tests.get(TestId.of(named.asText())), ExaminationTest::shortName));
-            CatalogueReader.once(node, tests, Retired.test(id, node.text("name"), successor, List.of()), ExaminationTest::id, "retired test");
+            Optional<String> successor = node.optionalChild("successor")
+                    .map(named ->
+                            successor(named, known.tests.get(TestId.of(named.asText())), ExaminationTest::shortName));
+            CatalogueReader.once(
+                    node,
+                    tests,
+                    Retired.test(id, node.text("name"), successor, List.of()),
+                    ExaminationTest::id,
+                    "retired test");
         } else {
             ConditionId id = Known.named(node, "condition", ConditionId::of);
             if (known.conditions.containsKey(id)) {
-                throw node.fault("condition '" + id + "' is still in the catalogue; allowed: the id of one that was taken out");
+                throw node.fault(
+                        "condition '" + id + "' is still in the catalogue; allowed: the id of one that was taken out");
             }
-            Optional<String> successor = node.optionalChild("successor").map(named -> successor(named, known.conditions.get(ConditionId.of(named.asText())), Condition::shortName));
-            CatalogueReader.once(node, conditions, Retired.condition(id, node.text("name"), successor), Condition::id, "retired condition");
+            Optional<String> successor = node.optionalChild("successor")
+                    .map(named -> successor(
+                            named, known.conditions.get(ConditionId.of(named.asText())), Condition::shortName));
+            CatalogueReader.once(
+                    node,
+                    conditions,
+                    Retired.condition(id, node.text("name"), successor),
+                    Condition::id,
+                    "retired condition");
         }
     }
 
     private static <T> String successor(SourceNode named, T found, java.util.function.Function<T, String> name) {
         if (found == null) {
-            throw named.fault("successor '" + named.asText() + "' is not in the catalogue; allowed: the id of one that is");
+            throw named.fault(
+                    "successor '" + named.asText() + "' is not in the catalogue; allowed: the id of one that is");
         }
         return name.apply(found);
     }

@@ -7,11 +7,17 @@ import java.util.List;
  * The usual order of the tests of a region, gathered by the patient's position.
  *
  * @param conditions that are ranked by it
- * @param clusters   that are counted by it
- * @param always     tests that belong to every examination of the region
- * @param first      tests that are asked for once before anything is provoked, because provoking spoils them
+ * @param clusters that are counted by it
+ * @param always tests that belong to every examination of the region
+ * @param first tests that are asked for once before anything is provoked, because provoking spoils them
  */
-public record Routine(String region, List<ConditionId> conditions, List<ClusterId> clusters, List<TestId> always, List<TestId> first, List<Step> steps) {
+public record Routine(
+        String region,
+        List<ConditionId> conditions,
+        List<ClusterId> clusters,
+        List<TestId> always,
+        List<TestId> first,
+        List<Step> steps) {
     public Routine {
         conditions = List.copyOf(conditions);
         clusters = List.copyOf(clusters);
@@ -23,8 +29,8 @@ public record Routine(String region, List<ConditionId> conditions, List<ClusterI
     /**
      * Tests done without asking the patient to move.
      *
-     * @param name     what the step is called; the patient's position where it has no name of its own
-     * @param zones    where it has to hurt for the step to be in the order; empty where it always is
+     * @param name what the step is called; the patient's position where it has no name of its own
+     * @param zones where it has to hurt for the step to be in the order; empty where it always is
      * @param together tests among them that are looked at as one, "all normal" being one answer
      */
     public record Step(String name, String position, List<String> zones, List<TestId> tests, List<Together> together) {
@@ -54,7 +60,12 @@ public record Routine(String region, List<ConditionId> conditions, List<ClusterI
 
     /** The order for a patient who hurts in these zones; all of it where no zone is known. */
     public List<TestId> order(Collection<String> zones) {
-        return steps.stream().filter(step -> step.zones().isEmpty() || zones.isEmpty() || step.zones().stream().anyMatch(zones::contains))
-                .flatMap(step -> step.tests().stream()).distinct().toList();
+        return steps.stream()
+                .filter(step -> step.zones().isEmpty()
+                        || zones.isEmpty()
+                        || step.zones().stream().anyMatch(zones::contains))
+                .flatMap(step -> step.tests().stream())
+                .distinct()
+                .toList();
     }
 }

@@ -15,7 +15,8 @@ public sealed interface Rule {
 
     /** Whether it needs the other side as a normal to compare with. */
     default boolean comparesSides() {
-        return leaves().anyMatch(leaf -> leaf instanceof SideDifference || leaf instanceof In in && in.side() == Answers.Asked.OTHER
+        return leaves().anyMatch(leaf -> leaf instanceof SideDifference
+                || leaf instanceof In in && in.side() == Answers.Asked.OTHER
                 || leaf instanceof Window window && window.side() == Answers.Asked.OTHER);
     }
 
@@ -101,7 +102,8 @@ public sealed interface Rule {
     record Recorded(Answers.Asked side, String part) implements Rule {
         @Override
         public Truth truth(Answers answers) {
-            return Truth.of(!answers.choices(side, part).isEmpty() || answers.measure(side, part).isPresent());
+            return Truth.of(!answers.choices(side, part).isEmpty()
+                    || answers.measure(side, part).isPresent());
         }
 
         @Override
@@ -115,7 +117,9 @@ public sealed interface Rule {
         @Override
         public Truth truth(Answers answers) {
             OptionalDouble measure = answers.measure(side, part);
-            return measure.isEmpty() ? Truth.UNKNOWN : Truth.of(measure.getAsDouble() >= from && measure.getAsDouble() <= to);
+            return measure.isEmpty()
+                    ? Truth.UNKNOWN
+                    : Truth.of(measure.getAsDouble() >= from && measure.getAsDouble() <= to);
         }
 
         @Override
@@ -141,7 +145,9 @@ public sealed interface Rule {
             if (here.isEmpty() || there.isEmpty() || compared == Compared.SHARE && there.getAsDouble() == 0) {
                 return Truth.UNKNOWN;
             }
-            double value = compared == Compared.SHARE ? 100 * here.getAsDouble() / there.getAsDouble() : here.getAsDouble() - there.getAsDouble();
+            double value = compared == Compared.SHARE
+                    ? 100 * here.getAsDouble() / there.getAsDouble()
+                    : here.getAsDouble() - there.getAsDouble();
             return Truth.of(value >= from && value <= to);
         }
 
@@ -151,7 +157,9 @@ public sealed interface Rule {
         }
     }
 
-    /** A measure in hundredths of another measure of the same side lies within [from, to]; unknown where the other is 0. */
+    /**
+     * A measure in hundredths of another measure of the same side lies within [from, to]; unknown where the other is 0.
+     */
     record Share(String part, String of, double from, double to) implements Rule {
         @Override
         public Truth truth(Answers answers) {
@@ -171,7 +179,11 @@ public sealed interface Rule {
     }
 
     /** How a measure went from the first to the second go within one attempt. */
-    enum Change { LESS, SAME, MORE }
+    enum Change {
+        LESS,
+        SAME,
+        MORE
+    }
 
     /** The second go, less the first, is a change of this kind; smaller than {@code by} is the same. */
     record Repeated(String part, Change change, double by) implements Rule {

@@ -13,7 +13,8 @@ import lexicor.core.source.SourceNode;
 final class RuleReader {
 
     private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)(?:@([a-z0-9-]+))?}");
-    private static final String VOCABULARY = "all, any, at-context, in, is, not, recorded, repeated, school, share, side-difference, window";
+    private static final String VOCABULARY =
+            "all, any, at-context, in, is, not, recorded, repeated, school, share, side-difference, window";
 
     private final List<PartDefinition> parts;
     private final SchoolReader schools;
@@ -45,7 +46,8 @@ final class RuleReader {
             case "share" -> share(body);
             case "repeated" -> repeated(body);
             case "school" -> school(body);
-            default -> throw node.fault("'" + fields.keySet().iterator().next() + "' is not a rule; allowed: " + VOCABULARY);
+            default ->
+                throw node.fault("'" + fields.keySet().iterator().next() + "' is not a rule; allowed: " + VOCABULARY);
         };
     }
 
@@ -67,8 +69,11 @@ final class RuleReader {
     String phrase(SourceNode node) {
         Matcher named = NAMED_PART.matcher(node.asText());
         while (named.find()) {
-            if (named.group(2) != null ? !part(node, named.group(1)).taken().positions().contains(named.group(2)) : part(node, named.group(1)) == null) {
-                throw node.fault("'" + named.group(1) + "' is not recorded at '" + named.group(2) + "'; allowed: " + part(node, named.group(1)).taken().positions());
+            if (named.group(2) != null
+                    ? !part(node, named.group(1)).taken().positions().contains(named.group(2))
+                    : part(node, named.group(1)) == null) {
+                throw node.fault("'" + named.group(1) + "' is not recorded at '" + named.group(2) + "'; allowed: "
+                        + part(node, named.group(1)).taken().positions());
             }
         }
         return node.asText();
@@ -82,7 +87,11 @@ final class RuleReader {
         }
         if (choice.option(node.asText()).isEmpty()) {
             throw node.fault("'" + node.asText() + "' is not an answer for '" + key + "'; allowed: "
-                    + String.join(", ", choice.options().stream().map(PartDefinition.Option::value).toList()));
+                    + String.join(
+                            ", ",
+                            choice.options().stream()
+                                    .map(PartDefinition.Option::value)
+                                    .toList()));
         }
         return node.asText();
     }
@@ -135,8 +144,12 @@ final class RuleReader {
         String outer = position;
         position = body.text("position");
         if (parts.stream().noneMatch(part -> part.taken().positions().contains(position))) {
-            throw body.child("position").fault("position '" + position + "' is not one that this test records in; allowed: "
-                    + parts.stream().flatMap(part -> part.taken().positions().stream()).distinct().toList());
+            throw body.child("position")
+                    .fault("position '" + position + "' is not one that this test records in; allowed: "
+                            + parts.stream()
+                                    .flatMap(part -> part.taken().positions().stream())
+                                    .distinct()
+                                    .toList());
         }
         Rule rule = new Rule.AtContext(position, rule(body.child("rule")));
         position = outer;
@@ -150,7 +163,8 @@ final class RuleReader {
         double span = measure.most() - measure.least();
         if (body.has("share-from") || body.has("share-to")) {
             double from = body.number("share-from", 0, 1000);
-            return new Rule.SideDifference(measure.key(), Rule.Compared.SHARE, from, body.number("share-to", from, 1000));
+            return new Rule.SideDifference(
+                    measure.key(), Rule.Compared.SHARE, from, body.number("share-to", from, 1000));
         }
         double from = body.number("from", -span, span);
         return new Rule.SideDifference(measure.key(), Rule.Compared.DIFFERENCE, from, body.number("to", from, span));
@@ -161,7 +175,8 @@ final class RuleReader {
         placed(body);
         String whole = body.text("of");
         if (!(part(body.child("of"), whole) instanceof PartDefinition.Measure)) {
-            throw body.child("of").fault("part '" + whole + "' has a list of answers; allowed here: a part that is measured");
+            throw body.child("of")
+                    .fault("part '" + whole + "' has a list of answers; allowed here: a part that is measured");
         }
         double from = body.number("from", 0, 1000);
         return new Rule.Share(measure(body).key(), whole, from, body.number("to", from, 1000));
@@ -173,7 +188,10 @@ final class RuleReader {
         if (measure.taken().repeats() < 2) {
             throw body.fault("part '" + measure.key() + "' is taken once; allowed: a part with repeats of 2 or more");
         }
-        return new Rule.Repeated(measure.key(), body.oneOf("change", Rule.Change.class), body.number("by", measure.step(), measure.most() - measure.least()));
+        return new Rule.Repeated(
+                measure.key(),
+                body.oneOf("change", Rule.Change.class),
+                body.number("by", measure.step(), measure.most() - measure.least()));
     }
 
     private Rule school(SourceNode body) {
@@ -197,13 +215,21 @@ final class RuleReader {
     private void placed(SourceNode body) {
         List<String> positions = part(body, body.text("part")).taken().positions();
         if (positions.isEmpty() ? !position.isEmpty() : !positions.contains(position)) {
-            throw body.fault(positions.isEmpty() ? "part '" + body.text("part") + "' is not recorded by position; allowed: outside at-context"
-                    : "part '" + body.text("part") + "' is recorded by position; allowed: within at-context, one of " + positions);
+            throw body.fault(
+                    positions.isEmpty()
+                            ? "part '" + body.text("part")
+                                    + "' is not recorded by position; allowed: outside at-context"
+                            : "part '" + body.text("part")
+                                    + "' is recorded by position; allowed: within at-context, one of " + positions);
         }
     }
 
     private PartDefinition part(SourceNode node, String key) {
-        return parts.stream().filter(part -> part.key().equals(key)).findFirst().orElseThrow(() -> node.fault("part '" + key
-                + "' is not recorded by this test; allowed: " + String.join(", ", parts.stream().map(PartDefinition::key).toList())));
+        return parts.stream()
+                .filter(part -> part.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> node.fault("part '" + key + "' is not recorded by this test; allowed: "
+                        + String.join(
+                                ", ", parts.stream().map(PartDefinition::key).toList())));
     }
 }

@@ -40,7 +40,9 @@ public final class RuleWords {
             if (part instanceof PartDefinition.Choice && place.matcher(open).find()) {
                 return say(rule);
             }
-            open = place.matcher(open).replaceAll(Matcher.quoteReplacement("so many" + (unit(part.key()).equals("°") ? " degrees" : unit(part.key()))));
+            open = place.matcher(open)
+                    .replaceAll(Matcher.quoteReplacement(
+                            "so many" + (unit(part.key()).equals("°") ? " degrees" : unit(part.key()))));
         }
         return open;
     }
@@ -62,26 +64,38 @@ public final class RuleWords {
             if (in.values().equals(Set.of("yes"))) {
                 return other(in.side()) + label(in.part());
             }
-            return other(in.side()) + label(in.part()) + " “" + in.values().stream().map(value -> option(in.part(), value)).sorted().collect(Collectors.joining("” or “")) + "”";
+            return other(in.side()) + label(in.part()) + " “"
+                    + in.values().stream()
+                            .map(value -> option(in.part(), value))
+                            .sorted()
+                            .collect(Collectors.joining("” or “"))
+                    + "”";
         }
         if (rule instanceof Rule.Recorded recorded) {
             return other(recorded.side()) + label(recorded.part()) + " recorded";
         }
         if (rule instanceof Rule.Window window) {
-            return other(window.side()) + label(window.part()) + " " + number(window.from()) + " to " + number(window.to()) + unit(window.part());
+            return other(window.side()) + label(window.part()) + " " + number(window.from()) + " to "
+                    + number(window.to()) + unit(window.part());
         }
         if (rule instanceof Rule.SideDifference difference) {
             return sides(difference);
         }
         if (rule instanceof Rule.Share share) {
-            return label(share.part()) + " " + number(share.from()) + " to " + number(share.to()) + " % of " + label(share.of()).toLowerCase(Locale.ROOT);
+            return label(share.part()) + " " + number(share.from()) + " to " + number(share.to()) + " % of "
+                    + label(share.of()).toLowerCase(Locale.ROOT);
         }
         if (rule instanceof Rule.Repeated repeated) {
-            return label(repeated.part()) + " " + repeated.change().name().toLowerCase(Locale.ROOT) + " by " + number(repeated.by()) + " the second time";
+            return label(repeated.part()) + " " + repeated.change().name().toLowerCase(Locale.ROOT) + " by "
+                    + number(repeated.by()) + " the second time";
         }
         Rule.School school = (Rule.School) rule;
-        return schools.stream().filter(question -> question.id().equals(school.question())).flatMap(question -> question.choice(school.choice()).stream())
-                .map(choice -> "the school is “" + choice.label() + "”").findFirst().orElse(school.choice());
+        return schools.stream()
+                .filter(question -> question.id().equals(school.question()))
+                .flatMap(question -> question.choice(school.choice()).stream())
+                .map(choice -> "the school is “" + choice.label() + "”")
+                .findFirst()
+                .orElse(school.choice());
     }
 
     private String sides(Rule.SideDifference difference) {
@@ -89,16 +103,21 @@ public final class RuleWords {
         if (difference.compared() == Rule.Compared.SHARE) {
             return part + " " + number(difference.from()) + " to " + number(difference.to()) + " % of the other side";
         }
-        PartDefinition.Measure measure = (PartDefinition.Measure) test.part(difference.part()).orElseThrow();
+        PartDefinition.Measure measure =
+                (PartDefinition.Measure) test.part(difference.part()).orElseThrow();
         double span = measure.most() - measure.least();
         if (difference.to() >= span || difference.to() >= measure.most()) {
             return part + " at least " + number(difference.from()) + unit(difference.part()) + " beyond the other side";
         }
         if (difference.from() <= -span) {
-            return difference.to() < 0 ? part + " at least " + number(-difference.to()) + unit(difference.part()) + " short of the other side"
-                    : part + " no more than " + number(difference.to()) + unit(difference.part()) + " beyond the other side";
+            return difference.to() < 0
+                    ? part + " at least " + number(-difference.to()) + unit(difference.part())
+                            + " short of the other side"
+                    : part + " no more than " + number(difference.to()) + unit(difference.part())
+                            + " beyond the other side";
         }
-        return part + " " + number(difference.from()) + " to " + number(difference.to()) + unit(difference.part()) + " beyond the other side";
+        return part + " " + number(difference.from()) + " to " + number(difference.to()) + unit(difference.part())
+                + " beyond the other side";
     }
 
     private String joined(List<Rule> rules, String word, boolean within) {
@@ -115,12 +134,20 @@ public final class RuleWords {
     }
 
     private String option(String part, String value) {
-        return test.part(part).filter(PartDefinition.Choice.class::isInstance).map(PartDefinition.Choice.class::cast)
-                .flatMap(choice -> choice.option(value)).map(PartDefinition.Option::label).orElse(value);
+        return test.part(part)
+                .filter(PartDefinition.Choice.class::isInstance)
+                .map(PartDefinition.Choice.class::cast)
+                .flatMap(choice -> choice.option(value))
+                .map(PartDefinition.Option::label)
+                .orElse(value);
     }
 
     private String unit(String part) {
-        String unit = test.part(part).filter(PartDefinition.Measure.class::isInstance).map(PartDefinition.Measure.class::cast).map(PartDefinition.Measure::unit).orElse("");
+        String unit = test.part(part)
+                .filter(PartDefinition.Measure.class::isInstance)
+                .map(PartDefinition.Measure.class::cast)
+                .map(PartDefinition.Measure::unit)
+                .orElse("");
         return unit.equals("°") ? "°" : " " + unit;
     }
 

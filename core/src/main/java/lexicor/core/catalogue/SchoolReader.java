@@ -28,7 +28,8 @@ final class SchoolReader {
                 choice.allowing("is", "label");
                 choices.add(new Schools.Choice(choice.text("is"), choice.text("label")));
             }
-            Schools.Question question = new Schools.Question(node.text("id"), node.text("question"), node.text("usual"), choices);
+            Schools.Question question =
+                    new Schools.Question(node.text("id"), node.text("question"), node.text("usual"), choices);
             requireChoice(node.child("usual"), question);
             if (questions.put(question.id(), question) != null) {
                 throw node.fault("question '" + question.id() + "' stands here twice");
@@ -36,7 +37,9 @@ final class SchoolReader {
             if (!node.has("decides")) {
                 unused.put(question.id(), node);
             } else if (!DECIDED_ELSEWHERE.contains(node.text("decides"))) {
-                throw node.child("decides").fault("field 'decides' is '" + node.text("decides") + "'; allowed: force, weighing, or nothing where tests or sets depend on it");
+                throw node.child("decides")
+                        .fault("field 'decides' is '" + node.text("decides")
+                                + "'; allowed: force, weighing, or nothing where tests or sets depend on it");
             }
         }
     }
@@ -48,7 +51,8 @@ final class SchoolReader {
     Schools.Question question(SourceNode node) {
         Schools.Question question = questions.get(node.asText());
         if (question == null) {
-            throw node.fault("question '" + node.asText() + "' is not known; allowed: " + String.join(", ", questions.keySet()));
+            throw node.fault(
+                    "question '" + node.asText() + "' is not known; allowed: " + String.join(", ", questions.keySet()));
         }
         unused.remove(question.id());
         return question;
@@ -57,7 +61,8 @@ final class SchoolReader {
     /** Refuses a question on which nothing depends. */
     void requireUsed() {
         unused.forEach((question, node) -> {
-            throw node.fault("nothing depends on question '" + question + "'; allowed: a question that a test or a set asks, or 'decides: weighing' or 'decides: force'");
+            throw node.fault("nothing depends on question '" + question
+                    + "'; allowed: a question that a test or a set asks, or 'decides: weighing' or 'decides: force'");
         });
     }
 
@@ -70,7 +75,11 @@ final class SchoolReader {
     static void requireChoice(SourceNode node, Schools.Question question) {
         if (question.choice(node.asText()).isEmpty()) {
             throw node.fault("'" + node.asText() + "' is no answer to '" + question.id() + "'; allowed: "
-                    + String.join(", ", question.choices().stream().map(Schools.Choice::value).toList()));
+                    + String.join(
+                            ", ",
+                            question.choices().stream()
+                                    .map(Schools.Choice::value)
+                                    .toList()));
         }
     }
 }

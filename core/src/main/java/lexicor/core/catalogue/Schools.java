@@ -19,13 +19,14 @@ public record Schools(Map<String, String> choices) {
         }
 
         public Optional<Choice> choice(String value) {
-            return choices.stream().filter(choice -> choice.value().equals(value)).findFirst();
+            return choices.stream()
+                    .filter(choice -> choice.value().equals(value))
+                    .findFirst();
         }
     }
 
     /** One school's answer. */
-    public record Choice(String value, String label) {
-    }
+    public record Choice(String value, String label) {}
 
     public Schools {
         choices = Map.copyOf(choices);
@@ -41,7 +42,8 @@ public record Schools(Map<String, String> choices) {
     /** The choice in force, or {@link IllegalArgumentException} that names the question. Never null. */
     public String choice(String question) {
         return Optional.ofNullable(choices.get(question))
-                .orElseThrow(() -> new IllegalArgumentException("question '" + question + "' is not known; allowed: " + choices.keySet()));
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "question '" + question + "' is not known; allowed: " + choices.keySet()));
     }
 
     /** The same with another choice for one question. */

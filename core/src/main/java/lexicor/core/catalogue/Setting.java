@@ -1,4 +1,7 @@
 package lexicor.core.catalogue;
 
 /** Where the patient is seen, which decides where the odds start. */
-public enum Setting { FIRST_CONTACT, SPECIALIST }
+public enum Setting {
+    FIRST_CONTACT,
+    SPECIALIST
+}

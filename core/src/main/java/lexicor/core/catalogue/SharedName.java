@@ -10,6 +10,5 @@ public record SharedName(String name, List<Meant> meant) {
     }
 
     /** One of the tests that may be meant. */
-    public record Meant(TestId test, String how) {
-    }
+    public record Meant(TestId test, String how) {}
 }

@@ -17,7 +17,8 @@ final class TestReader {
 
     private static final Gate GUARDED = quality("guarded", "the patient guarded");
     private static final Gate COULD_NOT = quality("could-not", "the position or movement could not be reached");
-    private static final Gate OFF_ANGLE = quality("off-angle", "the joint was outside the angle that the test asks for");
+    private static final Gate OFF_ANGLE =
+            quality("off-angle", "the joint was outside the angle that the test asks for");
     private static final Gate SKIPPED = quality("skipped", "it was left out");
     private static final String USUAL_STOP = "The patient asks you to stop, or pain goes above 7 out of 10";
 
@@ -27,7 +28,12 @@ final class TestReader {
     private final ConductReader conduct;
     private final Map<String, Names> names;
 
-    TestReader(PartVocabulary vocabulary, Known known, SchoolReader schools, Map<String, List<Way>> ways, Map<String, Names> names) {
+    TestReader(
+            PartVocabulary vocabulary,
+            Known known,
+            SchoolReader schools,
+            Map<String, List<Way>> ways,
+            Map<String, Names> names) {
         this.names = names;
         this.vocabulary = vocabulary;
         this.known = known;
@@ -36,9 +42,38 @@ final class TestReader {
     }
 
     ExaminationTest read(SourceNode node) {
-        node.allowing("id", "name", "short", "aliases", "region", "stage", "positions", "seconds", "provocation", "review", "card", "structures",
-                "equipment", "hold", "windows", "after", "only-where", "variants", "stops", "reach", "pose", "hand", "place", "records", "well-side", "nothing", "usual", "criteria",
-                "gates", "reads", "also-in");
+        node.allowing(
+                "id",
+                "name",
+                "short",
+                "aliases",
+                "region",
+                "stage",
+                "positions",
+                "seconds",
+                "provocation",
+                "review",
+                "card",
+                "structures",
+                "equipment",
+                "hold",
+                "windows",
+                "after",
+                "only-where",
+                "variants",
+                "stops",
+                "reach",
+                "pose",
+                "hand",
+                "place",
+                "records",
+                "well-side",
+                "nothing",
+                "usual",
+                "criteria",
+                "gates",
+                "reads",
+                "also-in");
         CueCard card = card(node.child("card"));
         List<PartDefinition> parts = new ArrayList<>();
         node.list("records").forEach(part -> parts.add(vocabulary.asked(part)));
@@ -49,11 +84,18 @@ final class TestReader {
         if (hasWindow) {
             gates.add(OFF_ANGLE);
         }
-        card.watch().forEach(watch -> gates.add(new Gate(
-                new Rule.In(Answers.Asked.THIS, "quality", Set.of(watch.value())), watch.voids(), watch.because())));
+        card.watch()
+                .forEach(watch -> gates.add(new Gate(
+                        new Rule.In(Answers.Asked.THIS, "quality", Set.of(watch.value())),
+                        watch.voids(),
+                        watch.because())));
         node.list("gates").forEach(gate -> gates.add(rules.gate(gate)));
-        List<Criterion> criteria = node.list("criteria").stream().map(criterion -> criterion(criterion, rules)).toList();
-        List<ConditionReading> reads = node.list("reads").stream().map(reading -> reading(reading, rules, criteria)).toList();
+        List<Criterion> criteria = node.list("criteria").stream()
+                .map(criterion -> criterion(criterion, rules))
+                .toList();
+        List<ConditionReading> reads = node.list("reads").stream()
+                .map(reading -> reading(reading, rules, criteria))
+                .toList();
         List<AlsoIn> alsoIn = new ArrayList<>();
         for (SourceNode also : node.list("also-in")) {
             also.allowing("condition", "because");
@@ -63,10 +105,31 @@ final class TestReader {
         if (positions.isEmpty()) {
             throw node.fault("field 'positions' is missing; allowed: at least one of the patient's positions");
         }
-        return new ExaminationTest(Known.named(node, "id", TestId::of), node.text("name"), node.text("short", node.text("name")),
-                aliases(node), namesOf(node), node.text("region"), node.oneOf("stage", Stage.class), positions, node.whole("seconds", 1, 600),
-                node.whole("provocation", 0, 3), node.text("review", "drafted"), card, conduct.read(node, rules), parts, wellSide(node, parts),
-                nothing(node, parts, rules), usual(node, parts, rules), criteria, gates, reads, alsoIn, conduct.pose(node), conduct.hand(node), conduct.place(node));
+        return new ExaminationTest(
+                Known.named(node, "id", TestId::of),
+                node.text("name"),
+                node.text("short", node.text("name")),
+                aliases(node),
+                namesOf(node),
+                node.text("region"),
+                node.oneOf("stage", Stage.class),
+                positions,
+                node.whole("seconds", 1, 600),
+                node.whole("provocation", 0, 3),
+                node.text("review", "drafted"),
+                card,
+                conduct.read(node, rules),
+                parts,
+                wellSide(node, parts),
+                nothing(node, parts, rules),
+                usual(node, parts, rules),
+                criteria,
+                gates,
+                reads,
+                alsoIn,
+                conduct.pose(node),
+                conduct.hand(node),
+                conduct.place(node));
     }
 
     private Names namesOf(SourceNode node) {
@@ -77,8 +140,10 @@ final class TestReader {
     private List<String> aliases(SourceNode node) {
         Map<String, String> aliases = new LinkedHashMap<>();
         Names known = namesOf(node);
-        Stream.of(node.texts("aliases").stream(), known.usual().stream(), known.also().stream()).flatMap(each -> each)
-                .filter(name -> !name.equalsIgnoreCase(node.text("name"))).forEach(name -> aliases.putIfAbsent(name.toLowerCase(Locale.ROOT), name));
+        Stream.of(node.texts("aliases").stream(), known.usual().stream(), known.also().stream())
+                .flatMap(each -> each)
+                .filter(name -> !name.equalsIgnoreCase(node.text("name")))
+                .forEach(name -> aliases.putIfAbsent(name.toLowerCase(Locale.ROOT), name));
         return List.copyOf(aliases.values());
     }
 
@@ -91,9 +156,16 @@ final class TestReader {
         List<CueCard.Watch> watch = new ArrayList<>();
         for (SourceNode item : node.list("watch")) {
             item.allowing("is", "label", "voids", "because");
-            watch.add(new CueCard.Watch(item.text("is"), item.text("label"), item.oneOf("voids", Gate.Voids.class), item.text("because")));
+            watch.add(new CueCard.Watch(
+                    item.text("is"), item.text("label"), item.oneOf("voids", Gate.Voids.class), item.text("because")));
         }
-        return new CueCard(node.text("patient"), node.text("you"), node.text("movement"), node.text("ask"), watch, node.text("stop", USUAL_STOP));
+        return new CueCard(
+                node.text("patient"),
+                node.text("you"),
+                node.text("movement"),
+                node.text("ask"),
+                watch,
+                node.text("stop", USUAL_STOP));
     }
 
     private static PartDefinition qualityPart(CueCard card, boolean hasWindow) {
@@ -110,12 +182,16 @@ final class TestReader {
 
     private static List<String> wellSide(SourceNode node, List<PartDefinition> parts) {
         List<String> keys = parts.stream().map(PartDefinition::key).toList();
-        return node.list("well-side").stream().map(key -> Known.one(key, key.asText(), keys, "part")).toList();
+        return node.list("well-side").stream()
+                .map(key -> Known.one(key, key.asText(), keys, "part"))
+                .toList();
     }
 
     private static Map<String, String> nothing(SourceNode node, List<PartDefinition> parts, RuleReader check) {
         Map<String, String> nothing = new LinkedHashMap<>();
-        node.optionalChild("nothing").ifPresent(answers -> answers.fields().forEach((key, value) -> nothing.put(key, check.answer(value, key))));
+        node.optionalChild("nothing")
+                .ifPresent(answers ->
+                        answers.fields().forEach((key, value) -> nothing.put(key, check.answer(value, key))));
         return nothing;
     }
 
@@ -136,7 +212,9 @@ final class TestReader {
     private static List<Map<String, String>> ownPainAtTheFirstPlace(List<PartDefinition> parts) {
         Map<String, String> answers = new LinkedHashMap<>();
         for (PartDefinition part : parts) {
-            if (part instanceof PartDefinition.Choice choice && part.key().equals("pain") && choice.option("familiar").isPresent()) {
+            if (part instanceof PartDefinition.Choice choice
+                    && part.key().equals("pain")
+                    && choice.option("familiar").isPresent()) {
                 answers.put("pain", "familiar");
             }
             if (part instanceof PartDefinition.Choice choice && part.key().equals("site")) {
@@ -151,20 +229,33 @@ final class TestReader {
         Rule positive = rules.rule(node.child("positive"));
         Rule negative = node.optionalChild("negative").map(rules::rule).orElseGet(() -> new Rule.Not(positive));
         String unread = node.optionalChild("unread").map(rules::phrase).orElse("the answer fits neither");
-        return new Criterion(Known.named(node, "id", CriterionId::of), positive, negative, rules.phrase(node.child("counts")),
-                rules.phrase(node.child("clear")), unread, node.list("gates").stream().map(rules::gate).toList());
+        return new Criterion(
+                Known.named(node, "id", CriterionId::of),
+                positive,
+                negative,
+                rules.phrase(node.child("counts")),
+                rules.phrase(node.child("clear")),
+                unread,
+                node.list("gates").stream().map(rules::gate).toList());
     }
 
     private ConditionReading reading(SourceNode node, RuleReader rules, List<Criterion> criteria) {
         node.allowing("condition", "by", "gates", "school", "absent");
         List<CriterionId> known = criteria.stream().map(Criterion::id).toList();
-        List<CriterionId> by = node.list("by").stream().map(item -> criterion(item, known)).toList();
+        List<CriterionId> by =
+                node.list("by").stream().map(item -> criterion(item, known)).toList();
         if (by.isEmpty()) {
             throw node.fault("field 'by' names no criterion; allowed: " + known);
         }
-        Optional<ConditionReading.BySchool> school = node.optionalChild("school").map(fixed -> bySchool(fixed, by));
-        return new ConditionReading(condition(node), by, node.list("gates").stream().map(rules::gate).toList(), school,
-                absenceSaysNothing(node), node.place());
+        Optional<ConditionReading.BySchool> school =
+                node.optionalChild("school").map(fixed -> bySchool(fixed, by));
+        return new ConditionReading(
+                condition(node),
+                by,
+                node.list("gates").stream().map(rules::gate).toList(),
+                school,
+                absenceSaysNothing(node),
+                node.place());
     }
 
     private static boolean absenceSaysNothing(SourceNode node) {
@@ -184,9 +275,13 @@ final class TestReader {
             SchoolReader.requireChoice(given.keyNode(choice), question);
             criteria.put(choice, criterion(criterion, by));
         });
-        question.choices().stream().filter(choice -> !criteria.containsKey(choice.value())).findFirst().ifPresent(missing -> {
-            throw given.fault("no criterion for '" + missing.value() + "'; allowed: one for every answer to '" + question.id() + "'");
-        });
+        question.choices().stream()
+                .filter(choice -> !criteria.containsKey(choice.value()))
+                .findFirst()
+                .ifPresent(missing -> {
+                    throw given.fault("no criterion for '" + missing.value() + "'; allowed: one for every answer to '"
+                            + question.id() + "'");
+                });
         return new ConditionReading.BySchool(question.id(), criteria);
     }
 

@@ -2,7 +2,9 @@ package lexicor.core.catalogue;
 
 /** Three-valued truth (Kleene): what has not been recorded is unknown, never false. */
 public enum Truth {
-    YES, NO, UNKNOWN;
+    YES,
+    NO,
+    UNKNOWN;
 
     public static Truth of(boolean value) {
         return value ? YES : NO;

@@ -23,20 +23,30 @@ import lexicor.core.intake.Told;
 /**
  * What the therapist concludes.
  *
- * @param working    the working diagnosis; empty where none is named
- * @param inWords    the working diagnosis in the therapist's own words; may be empty
- * @param open       whether the therapist says that it is still open
- * @param rivals     what it could be instead, the likeliest first
+ * @param working the working diagnosis; empty where none is named
+ * @param inWords the working diagnosis in the therapist's own words; may be empty
+ * @param open whether the therapist says that it is still open
+ * @param rivals what it could be instead, the likeliest first
  * @param confidence how sure, 0..1; empty where nobody said
- * @param why        why it differs from the ranking; may be empty
- * @param steps      conditions whose settling step is taken up
- * @param ownSteps   further steps in words; may be empty
- * @param advice     advice given; may be empty
- * @param markers    tests to repeat at the next visit
- * @param again      the day of the next visit
+ * @param why why it differs from the ranking; may be empty
+ * @param steps conditions whose settling step is taken up
+ * @param ownSteps further steps in words; may be empty
+ * @param advice advice given; may be empty
+ * @param markers tests to repeat at the next visit
+ * @param again the day of the next visit
  */
-public record Conclusion(Optional<ConditionId> working, String inWords, boolean open, List<ConditionId> rivals, OptionalDouble confidence, String why, List<ConditionId> steps,
-        String ownSteps, String advice, List<TestId> markers, Optional<LocalDate> again) {
+public record Conclusion(
+        Optional<ConditionId> working,
+        String inWords,
+        boolean open,
+        List<ConditionId> rivals,
+        OptionalDouble confidence,
+        String why,
+        List<ConditionId> steps,
+        String ownSteps,
+        String advice,
+        List<TestId> markers,
+        Optional<LocalDate> again) {
 
     public Conclusion {
         rivals = List.copyOf(rivals);
@@ -47,17 +57,34 @@ public record Conclusion(Optional<ConditionId> working, String inWords, boolean 
     /** What the record says of it so far. Never null. */
     public static Conclusion of(Told told) {
         Optional<String> named = told.values(WORKING).stream().findFirst();
-        Optional<ConditionId> working = named.filter(value -> !value.equals(OPEN)).map(ConditionId::of);
-        return new Conclusion(working, words(told, IN_WORDS), named.filter(OPEN::equals).isPresent(),
-                conditions(told, RIVALS).stream().filter(rival -> !working.equals(Optional.of(rival))).toList(),
-                told.answer(CONFIDENCE).map(heard -> heard.answer().number()).orElse(OptionalDouble.empty()), words(told, WHY),
-                conditions(told, STEPS), words(told, OWN_STEPS), words(told, ADVICE), told.values(MARKERS).stream().map(TestId::of).toList(),
+        Optional<ConditionId> working =
+                named.filter(value -> !value.equals(OPEN)).map(ConditionId::of);
+        return new Conclusion(
+                working,
+                words(told, IN_WORDS),
+                named.filter(OPEN::equals).isPresent(),
+                conditions(told, RIVALS).stream()
+                        .filter(rival -> !working.equals(Optional.of(rival)))
+                        .toList(),
+                told.answer(CONFIDENCE).map(heard -> heard.answer().number()).orElse(OptionalDouble.empty()),
+                words(told, WHY),
+                conditions(told, STEPS),
+                words(told, OWN_STEPS),
+                words(told, ADVICE),
+                told.values(MARKERS).stream().map(TestId::of).toList(),
                 told.answer(AGAIN).flatMap(heard -> heard.answer().on()));
     }
 
     /** Whether anything of it was said. */
     public boolean begun() {
-        return named() || open || !rivals.isEmpty() || confidence.isPresent() || !steps.isEmpty() || !ownSteps.isEmpty() || !advice.isEmpty() || !markers.isEmpty()
+        return named()
+                || open
+                || !rivals.isEmpty()
+                || confidence.isPresent()
+                || !steps.isEmpty()
+                || !ownSteps.isEmpty()
+                || !advice.isEmpty()
+                || !markers.isEmpty()
                 || again.isPresent();
     }
 

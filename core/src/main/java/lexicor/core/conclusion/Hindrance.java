@@ -36,25 +36,37 @@ public record Hindrance(Kind kind, String test, String what, String then) {
         List<Hindrance> found = new ArrayList<>();
         SafetyScreen screen = told.screen();
         if (screen.state() == SafetyScreen.State.SUSPENDED) {
-            screen.present().stream().filter(flag -> !screen.releases().containsKey(flag.id()))
-                    .forEach(flag -> found.add(new Hindrance(Kind.FLAG_PRESENT, "", "Red flag: " + flag.sign(), "Act on it and release it with your reason, in the intake.")));
+            screen.present().stream()
+                    .filter(flag -> !screen.releases().containsKey(flag.id()))
+                    .forEach(flag -> found.add(new Hindrance(
+                            Kind.FLAG_PRESENT,
+                            "",
+                            "Red flag: " + flag.sign(),
+                            "Act on it and release it with your reason, in the intake.")));
         } else if (screen.state() == SafetyScreen.State.NOT_YET_ASKED) {
             found.add(new Hindrance(Kind.FLAGS_NOT_ASKED, "", "Red flags not all asked", "Ask them, in the intake."));
         }
         for (TestId test : history.tests()) {
             if (told.closed(test) && done(test, history)) {
                 ExaminationTest known = catalogue.test(test);
-                found.add(new Hindrance(Kind.DONE_UNDER_LOCK, test.value(), known.name() + " was done and is locked: " + told.locked().get(test).get(0).why(),
+                found.add(new Hindrance(
+                        Kind.DONE_UNDER_LOCK,
+                        test.value(),
+                        known.name() + " was done and is locked: "
+                                + told.locked().get(test).get(0).why(),
                         "Say at the bench why it was done all the same, or take it back."));
             }
         }
         if (!conclusion.named() && !conclusion.open()) {
-            found.add(new Hindrance(Kind.NOT_CONCLUDED, "", "No working diagnosis", "Name one, or say that it is still open."));
+            found.add(new Hindrance(
+                    Kind.NOT_CONCLUDED, "", "No working diagnosis", "Name one, or say that it is still open."));
         }
         return found;
     }
 
     private static boolean done(TestId test, History history) {
-        return history.attempts().stream().filter(attempt -> attempt.test().equals(test)).anyMatch(attempt -> !attempt.leftOut());
+        return history.attempts().stream()
+                .filter(attempt -> attempt.test().equals(test))
+                .anyMatch(attempt -> !attempt.leftOut());
     }
 }

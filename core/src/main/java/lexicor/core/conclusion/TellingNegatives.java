@@ -10,23 +10,26 @@ import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
 
 /**
- * Negatives that are worth a word where little is written: those that weighed against a condition that was in play before
- * or is now, and those that a picture which has begun to fit would have expected otherwise.
+ * Negatives that are worth a word where little is written: those that weighed against a condition that was in play
+ * before or is now, and those that a picture which has begun to fit would have expected otherwise.
  */
 public final class TellingNegatives {
 
-    private TellingNegatives() {
-    }
+    private TellingNegatives() {}
 
     /** Tests; never null. A finding that tells next to nothing is not among them. */
     public static Set<TestId> of(Ranking ranking, Thresholds thresholds) {
         Set<TestId> tests = new LinkedHashSet<>();
         for (Standing standing : ranking.standings()) {
             if (Math.max(standing.before(), standing.now()) >= thresholds.setAside()) {
-                Stream.concat(standing.loads().stream(), standing.held().stream()).filter(load -> !load.positive() && !load.worthless()).map(Load::tests).forEach(tests::addAll);
+                Stream.concat(standing.loads().stream(), standing.held().stream())
+                        .filter(load -> !load.positive() && !load.worthless())
+                        .map(Load::tests)
+                        .forEach(tests::addAll);
             }
             if (!standing.pattern().present().isEmpty()) {
-                Stream.concat(standing.pattern().missing().stream(), standing.pattern().against().stream()).forEach(expected -> tests.add(expected.test()));
+                Stream.concat(standing.pattern().missing().stream(), standing.pattern().against().stream())
+                        .forEach(expected -> tests.add(expected.test()));
             }
         }
         return tests;

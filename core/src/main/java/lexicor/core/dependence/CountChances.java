@@ -1,18 +1,16 @@
 package lexicor.core.dependence;
 
-
 /** Chance of each number of positives among correlated answers. */
 public final class CountChances {
 
-    private CountChances() {
-    }
+    private CountChances() {}
 
     /**
      * P(exactly k positives), k = 0..n, by convolving the conditionally independent answers at each value of the shared
      * factor.
      *
      * @param shares of people like these who answer positive, one per test
-     * @param rho    0..0.95
+     * @param rho 0..0.95
      */
     public static double[] of(double[] shares, double rho) {
         double rest = Math.sqrt(1 - rho);

@@ -3,12 +3,11 @@ package lexicor.core.dependence;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * Numbers for one group of answers within linked groups. The group's factor w and the wider factor v are standard normal
- * with correlation sqrt(b / rho), b = min(link, rho); answers are independent given w, so a group's part at each v is
- * the mean of the product of its answers over w given v:
- * sum over w of density((w - v sqrt(b / rho)) / sqrt(1 - b / rho)) prod Phi(s (z + sqrt(rho) w) / sqrt(1 - rho)).
- * This is the double integral over nested factors in another order, so that each answer is computed once per w and not
- * once per pair.
+ * Numbers for one group of answers within linked groups. The group's factor w and the wider factor v are standard
+ * normal with correlation sqrt(b / rho), b = min(link, rho); answers are independent given w, so a group's part at each
+ * v is the mean of the product of its answers over w given v: sum over w of density((w - v sqrt(b / rho)) / sqrt(1 - b
+ * / rho)) prod Phi(s (z + sqrt(rho) w) / sqrt(1 - rho)). This is the double integral over nested factors in another
+ * order, so that each answer is computed once per w and not once per pair.
  */
 public final class Kernel {
 
@@ -16,7 +15,10 @@ public final class Kernel {
     public enum Rule {
         /** Relative error below 1e-8 for 1 to 10 answers, rho to 0.95 and links to 0.5. */
         FINE(9, 72, 9, 0.5, 0.2, 0.7),
-        /** For draws: a log likelihood ratio is off by less than 0.02 for rho to 0.8, where draws spread over more than 1. */
+        /**
+         * For draws: a log likelihood ratio is off by less than 0.02 for rho to 0.8, where draws spread over more than
+         * 1.
+         */
         COARSE(5, 8, 5.4, 0.6, 10, 10);
 
         private final double edge;
@@ -54,8 +56,7 @@ public final class Kernel {
         }
     }
 
-    private record Key(double rho, double link, Rule rule) {
-    }
+    private record Key(double rho, double link, Rule rule) {}
 
     private static final ConcurrentHashMap<Key, Kernel> KEPT = new ConcurrentHashMap<>();
     private static final int MOST_KEPT = 300;

@@ -10,7 +10,9 @@ public final class LogitTable {
     static {
         for (int i = 0; i < TABLE.length; i++) {
             double logit = -MOST + (double) i / PER_UNIT;
-            TABLE[i] = logit < 0 ? Normal.quantile(1 / (1 + Math.exp(-logit))) : -Normal.quantile(1 / (1 + Math.exp(logit)));
+            TABLE[i] = logit < 0
+                    ? Normal.quantile(1 / (1 + Math.exp(-logit)))
+                    : -Normal.quantile(1 / (1 + Math.exp(logit)));
         }
     }
 

@@ -15,13 +15,12 @@ public final class Normal {
     /** Beyond it next to nothing of the distribution is left. */
     public static final double EDGE = 9;
 
-    private Normal() {
-    }
+    private Normal() {}
 
     /**
      * log of the mean of exp f(u) over the distribution, by the trapezoid rule on [-{@value #EDGE}, {@value #EDGE}].
      *
-     * @param f     log of what is averaged; may be negative infinity
+     * @param f log of what is averaged; may be negative infinity
      * @param steps of the rule, at least 1
      */
     public static double logMean(DoubleUnaryOperator f, int steps) {
@@ -59,18 +58,24 @@ public final class Normal {
             return Double.NEGATIVE_INFINITY;
         }
         if (x > TAIL) {
-            return x > 8 ? Math.log1p(-STANDARD.cumulativeProbability(-x)) : Math.log(STANDARD.cumulativeProbability(x));
+            return x > 8
+                    ? Math.log1p(-STANDARD.cumulativeProbability(-x))
+                    : Math.log(STANDARD.cumulativeProbability(x));
         }
         double square = 1 / (x * x);
         return logDensity(x) - Math.log(-x) + Math.log1p(-square * (1 - 3 * square * (1 - 5 * square)));
     }
 
     public static double below(double x) {
-        return x == Double.POSITIVE_INFINITY ? 1 : x == Double.NEGATIVE_INFINITY ? 0 : STANDARD.cumulativeProbability(x);
+        return x == Double.POSITIVE_INFINITY
+                ? 1
+                : x == Double.NEGATIVE_INFINITY ? 0 : STANDARD.cumulativeProbability(x);
     }
 
     /** The point below which a share of {@code chance} lies; infinite at 0 and 1. */
     public static double quantile(double chance) {
-        return chance <= 0 ? Double.NEGATIVE_INFINITY : chance >= 1 ? Double.POSITIVE_INFINITY : STANDARD.inverseCumulativeProbability(chance);
+        return chance <= 0
+                ? Double.NEGATIVE_INFINITY
+                : chance >= 1 ? Double.POSITIVE_INFINITY : STANDARD.inverseCumulativeProbability(chance);
     }
 }

@@ -1,8 +1,8 @@
 package lexicor.core.dependence;
 
 /**
- * The standard normal distribution function by linear interpolation in a table of step 1/128 from -9 to 9: relative error
- * below 1e-3 down to -8, for draws only.
+ * The standard normal distribution function by linear interpolation in a table of step 1/128 from -9 to 9: relative
+ * error below 1e-3 down to -8, for draws only.
  */
 public final class PhiTable {
 
@@ -16,8 +16,7 @@ public final class PhiTable {
         }
     }
 
-    private PhiTable() {
-    }
+    private PhiTable() {}
 
     public static double below(double x) {
         double place = (x + EDGE) * PER_UNIT;

@@ -3,12 +3,13 @@ package lexicor.core.dependence;
 import java.util.List;
 
 /**
- * Chance of a pattern of answers that share a standard normal factor with exchangeable latent correlation rho:
- * P = integral of phi(u) prod Phi(s_j (z_j + sqrt(rho) u) / sqrt(1 - rho)) du with z_j the quantile of the answer's share
+ * Chance of a pattern of answers that share a standard normal factor with exchangeable latent correlation rho: P =
+ * integral of phi(u) prod Phi(s_j (z_j + sqrt(rho) u) / sqrt(1 - rho)) du with z_j the quantile of the answer's share
  * and s_j its sign (one-factor model; Curnow and Dunnett, Ann Math Stat 1962).
  *
  * <p>Trapezoid rule on [-9, 9] with step at most min(0.5, 0.2 sqrt((1 - rho) / rho)), summed on the log scale: relative
- * error below 1e-8 for 1 to 10 answers and rho up to 0.95. At rho 0 it is the product, at rho 1 an interval of the factor.
+ * error below 1e-8 for 1 to 10 answers and rho up to 0.95. At rho 0 it is the product, at rho 1 an interval of the
+ * factor.
  */
 public final class SharedFactor {
 
@@ -17,17 +18,18 @@ public final class SharedFactor {
 
     public SharedFactor(List<Answer> answers) {
         this.answers = List.copyOf(answers);
-        this.quantiles = answers.stream().mapToDouble(answer -> Normal.quantile(answer.share())).toArray();
+        this.quantiles = answers.stream()
+                .mapToDouble(answer -> Normal.quantile(answer.share()))
+                .toArray();
     }
 
     /**
      * One answer.
      *
-     * @param share    of people like these who answer positive, 0..1
+     * @param share of people like these who answer positive, 0..1
      * @param positive what was answered
      */
-    public record Answer(double share, boolean positive) {
-    }
+    public record Answer(double share, boolean positive) {}
 
     /** log of the chance of all answers together; negative infinity where it is impossible, 0 for no answer. */
     public static double logChance(List<Answer> answers, double rho) {
@@ -37,9 +39,9 @@ public final class SharedFactor {
     /**
      * The same at a given value of a wider factor.
      *
-     * @param rho    correlation within the group, 0..1
+     * @param rho correlation within the group, 0..1
      * @param linked part of rho that comes from the wider factor, 0..rho
-     * @param wider  value of that factor
+     * @param wider value of that factor
      */
     public double logChance(double rho, double linked, double wider) {
         if (rho >= 1) {

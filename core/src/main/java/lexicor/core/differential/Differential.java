@@ -19,8 +19,8 @@ import lexicor.core.differential.Finding.Ratio;
 import lexicor.core.differential.Finding.Said;
 
 /**
- * The joint differential of some findings: where each condition stands, how components of families came together, what each
- * finding has moved and what an open one would. Points only.
+ * The joint differential of some findings: where each condition stands, how components of families came together, what
+ * each finding has moved and what an open one would. Points only.
  */
 public final class Differential {
 
@@ -46,7 +46,14 @@ public final class Differential {
      * @param link how far groups of one family repeat each other
      * @param worthless separation below which figures of a family say next to nothing
      */
-    public record Question(Fits fits, double[] starts, List<Finding.Group> groups, double link, double worthless, List<Finding> findings, List<Ratio> ratios) {
+    public record Question(
+            Fits fits,
+            double[] starts,
+            List<Finding.Group> groups,
+            double link,
+            double worthless,
+            List<Finding> findings,
+            List<Ratio> ratios) {
 
         /** The conditions. */
         public Forest forest() {
@@ -55,22 +62,20 @@ public final class Differential {
     }
 
     /** A condition that a finding was not weighed for. */
-    public record LeftOut(String finding, String condition) {
-    }
+    public record LeftOut(String finding, String condition) {}
 
     /** Families that some findings join. */
-    public record Component(List<Integer> families, double logEvidence) {
-    }
+    public record Component(List<Integer> families, double logEvidence) {}
 
     /** Two widest conditions of one component, and the chance of both. */
-    public record Together(int one, int other, double both) {
-    }
+    public record Together(int one, int other, double both) {}
 
     /** What a finding has moved for a condition, in decibans. */
-    public record Contribution(String finding, int condition, double alone, double inPlace) {
-    }
+    public record Contribution(String finding, int condition, double alone, double inPlace) {}
 
-    /** Where draws come from: what is unsure of figures, starts, ratios and groups. Arrays have one value for each draw. */
+    /**
+     * Where draws come from: what is unsure of figures, starts, ratios and groups. Arrays have one value for each draw.
+     */
     public interface Source {
 
         /** Drawn logits of a record's sensitivity, or of one minus its specificity. */
@@ -94,18 +99,15 @@ public final class Differential {
     }
 
     /** What an open finding would do. */
-    public record Ahead(String finding, double positive, List<Integer> conditions, double[] ifPositive, double[] ifNegative) {
-    }
+    public record Ahead(
+            String finding, double positive, List<Integer> conditions, double[] ifPositive, double[] ifNegative) {}
 
     /** A finding as it was fitted: an entry for each part that stands alone. */
-    public record Fitted(String finding, Shares shares, List<Target.Figures> records, double[] fitted) {
-    }
+    public record Fitted(String finding, Shares shares, List<Target.Figures> records, double[] fitted) {}
 
-    private record Reduced(List<Modelled> entries, List<Joined> components) {
-    }
+    private record Reduced(List<Modelled> entries, List<Joined> components) {}
 
-    private record Joined(List<Integer> families, boolean[] active, List<Modelled> entries, List<Ratio> ratios) {
-    }
+    private record Joined(List<Integer> families, boolean[] active, List<Modelled> entries, List<Ratio> ratios) {}
 
     /** Weighs the findings answered. */
     public Differential(Question question) {
@@ -119,12 +121,21 @@ public final class Differential {
         forest = question.forest();
         starts = forest.coherent(question.starts());
         shares = forest.shares(starts);
-        Map<String, Finding.Group> groups = question.groups().stream().collect(Collectors.toMap(Finding.Group::id, each -> each));
+        Map<String, Finding.Group> groups =
+                question.groups().stream().collect(Collectors.toMap(Finding.Group::id, each -> each));
         maker = new Modelled.Maker(question.fits(), groups, question.worthless());
-        all = question.findings().stream().flatMap(each -> maker.make(each).stream()).toList();
+        all = question.findings().stream()
+                .flatMap(each -> maker.make(each).stream())
+                .toList();
         for (Finding finding : question.findings()) {
-            Set<Integer> kept = all.stream().filter(each -> each.finding() == finding).flatMap(each -> each.shares().targets().stream()).collect(Collectors.toSet());
-            finding.targets().stream().map(Target::condition).filter(each -> !kept.contains(forest.place(each))).forEach(each -> leftOut.add(new LeftOut(finding.id(), each)));
+            Set<Integer> kept = all.stream()
+                    .filter(each -> each.finding() == finding)
+                    .flatMap(each -> each.shares().targets().stream())
+                    .collect(Collectors.toSet());
+            finding.targets().stream()
+                    .map(Target::condition)
+                    .filter(each -> !kept.contains(forest.place(each)))
+                    .forEach(each -> leftOut.add(new LeftOut(finding.id(), each)));
         }
         answered = reduce(all.stream().filter(each -> each.finding().answered()).toList(), leftOut);
         posterior = posterior(answered, question.ratios());
@@ -149,18 +160,28 @@ public final class Differential {
     public List<String> splitGroups() {
         Map<String, Set<Integer>> homes = new LinkedHashMap<>();
         for (Modelled each : answered.entries()) {
-            each.group().ifPresent(group -> homes.computeIfAbsent(group.id(), id -> new LinkedHashSet<>()).add(each.home()));
+            each.group()
+                    .ifPresent(group -> homes.computeIfAbsent(group.id(), id -> new LinkedHashSet<>())
+                            .add(each.home()));
         }
-        return homes.entrySet().stream().filter(each -> each.getValue().size() > 1).map(Map.Entry::getKey).toList();
+        return homes.entrySet().stream()
+                .filter(each -> each.getValue().size() > 1)
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     /** Every finding as it was fitted. */
     public List<Fitted> fitted() {
         List<Modelled> entries = new ArrayList<>();
         for (Modelled each : all) {
-            entries.add(answered.entries().stream().filter(other -> other.finding() == each.finding() && !other.apart()).findFirst().orElse(each));
+            entries.add(answered.entries().stream()
+                    .filter(other -> other.finding() == each.finding() && !other.apart())
+                    .findFirst()
+                    .orElse(each));
         }
-        return entries.stream().map(each -> new Fitted(each.finding().id(), each.shares(), each.kept(), each.fitted())).toList();
+        return entries.stream()
+                .map(each -> new Fitted(each.finding().id(), each.shares(), each.kept(), each.fitted()))
+                .toList();
     }
 
     /** The components of what was answered. */
@@ -199,16 +220,21 @@ public final class Differential {
     public List<Contribution> contributions(UnaryOperator<String> source) {
         List<Contribution> contributions = new ArrayList<>();
         Set<String> sources = new LinkedHashSet<>();
-        answered.entries().forEach(each -> sources.add(source.apply(each.finding().id())));
+        answered.entries()
+                .forEach(each -> sources.add(source.apply(each.finding().id())));
         question.ratios().forEach(each -> sources.add(source.apply(each.id())));
         for (String one : sources) {
             Predicate<String> own = id -> source.apply(id).equals(one);
             double[] alone = posterior(own).now;
             double[] without = posterior(own.negate()).now;
             for (Joined component : answered.components()) {
-                if (component.entries().stream().anyMatch(each -> own.test(each.finding().id())) || component.ratios().stream().anyMatch(each -> own.test(each.id()))) {
-                    component.families().stream().flatMapToInt(root -> Arrays.stream(forest.family(root)))
-                            .forEach(c -> contributions.add(new Contribution(one, c, moved(alone[c], starts[c]), moved(posterior.now[c], without[c]))));
+                if (component.entries().stream()
+                                .anyMatch(each -> own.test(each.finding().id()))
+                        || component.ratios().stream().anyMatch(each -> own.test(each.id()))) {
+                    component.families().stream()
+                            .flatMapToInt(root -> Arrays.stream(forest.family(root)))
+                            .forEach(c -> contributions.add(new Contribution(
+                                    one, c, moved(alone[c], starts[c]), moved(posterior.now[c], without[c]))));
                 }
             }
         }
@@ -216,8 +242,15 @@ public final class Differential {
     }
 
     private Posterior posterior(Predicate<String> ids) {
-        List<Ratio> ratios = question.ratios().stream().filter(each -> ids.test(each.id())).toList();
-        return posterior(joined(answered.entries().stream().filter(each -> ids.test(each.finding().id())).toList(), ratios), ratios);
+        List<Ratio> ratios =
+                question.ratios().stream().filter(each -> ids.test(each.id())).toList();
+        return posterior(
+                joined(
+                        answered.entries().stream()
+                                .filter(each -> ids.test(each.finding().id()))
+                                .toList(),
+                        ratios),
+                ratios);
     }
 
     private static double moved(double after, double before) {
@@ -243,13 +276,19 @@ public final class Differential {
     private Ahead ahead(Modelled open) {
         Outcome positive = with(open, Said.POSITIVE);
         Outcome negative = with(open, Said.NEGATIVE);
-        List<Integer> conditions = positive.component().families().stream().flatMapToInt(root -> Arrays.stream(forest.family(root))).boxed().toList();
-        return new Ahead(open.finding().id(), 1 / (1 + Math.exp(negative.logEvidence() - positive.logEvidence())), conditions,
-                conditions.stream().mapToDouble(c -> positive.now()[c]).toArray(), conditions.stream().mapToDouble(c -> negative.now()[c]).toArray());
+        List<Integer> conditions = positive.component().families().stream()
+                .flatMapToInt(root -> Arrays.stream(forest.family(root)))
+                .boxed()
+                .toList();
+        return new Ahead(
+                open.finding().id(),
+                1 / (1 + Math.exp(negative.logEvidence() - positive.logEvidence())),
+                conditions,
+                conditions.stream().mapToDouble(c -> positive.now()[c]).toArray(),
+                conditions.stream().mapToDouble(c -> negative.now()[c]).toArray());
     }
 
-    private record Outcome(Joined component, double logEvidence, double[] now) {
-    }
+    private record Outcome(Joined component, double logEvidence, double[] now) {}
 
     private Outcome with(Modelled open, Said said) {
         Modelled then = open.said(said);
@@ -265,12 +304,16 @@ public final class Differential {
         throw new IllegalStateException("an answered finding is in a component");
     }
 
-    /** Joins families; where a component has too many states, findings let go of the family that they tell least about. */
+    /**
+     * Joins families; where a component has too many states, findings let go of the family that they tell least about.
+     */
     private Reduced reduce(List<Modelled> entries, Set<LeftOut> out) {
         List<Modelled> kept = new ArrayList<>(entries);
         while (true) {
             Reduced reduced = joined(kept, question.ratios());
-            Optional<Joined> large = reduced.components().stream().filter(each -> collapsed(each) > MOST_STATES).findFirst();
+            Optional<Joined> large = reduced.components().stream()
+                    .filter(each -> collapsed(each) > MOST_STATES)
+                    .findFirst();
             if (large.isEmpty()) {
                 return reduced;
             }
@@ -291,13 +334,16 @@ public final class Differential {
                 }
             }
             if (least < 0) {
-                throw new IllegalArgumentException("the conditions within " + forest.id(large.get().families().get(0)) + " have " + collapsed(large.get())
+                throw new IllegalArgumentException("the conditions within "
+                        + forest.id(large.get().families().get(0)) + " have " + collapsed(large.get())
                         + " states; allowed: at most " + MOST_STATES);
             }
             Modelled before = kept.get(least);
             Modelled after = maker.without(before, family);
             int gone = family;
-            before.shares().targets().stream().filter(each -> forest.root(each) == gone).forEach(each -> out.add(new LeftOut(before.finding().id(), forest.id(each))));
+            before.shares().targets().stream()
+                    .filter(each -> forest.root(each) == gone)
+                    .forEach(each -> out.add(new LeftOut(before.finding().id(), forest.id(each))));
             kept.set(least, after);
         }
     }
@@ -334,10 +380,23 @@ public final class Differential {
         }
         boolean[] upward = forest.upward(active);
         Map<Integer, List<Integer>> byComponent = new LinkedHashMap<>();
-        touched.stream().sorted().forEach(root -> byComponent.computeIfAbsent(component[root], id -> new ArrayList<>()).add(root));
-        List<Joined> components = byComponent.values().stream().map(families -> new Joined(families, upward,
-                entries.stream().filter(each -> families.contains(each.families(forest).get(0))).toList(),
-                ratios.stream().filter(each -> families.contains(forest.root(forest.place(each.condition())))).toList())).toList();
+        touched.stream()
+                .sorted()
+                .forEach(root -> byComponent
+                        .computeIfAbsent(component[root], id -> new ArrayList<>())
+                        .add(root));
+        List<Joined> components = byComponent.values().stream()
+                .map(families -> new Joined(
+                        families,
+                        upward,
+                        entries.stream()
+                                .filter(each ->
+                                        families.contains(each.families(forest).get(0)))
+                                .toList(),
+                        ratios.stream()
+                                .filter(each -> families.contains(forest.root(forest.place(each.condition()))))
+                                .toList()))
+                .toList();
         return new Reduced(entries, components);
     }
 
@@ -377,7 +436,8 @@ public final class Differential {
             double greatest = Double.NEGATIVE_INFINITY;
             Likelihood likelihood = new Likelihood(component);
             for (int s = 0; s < logs.length; s++) {
-                logs[s] = Math.log(forest.prior(states.get(s), component.families(), component.active(), shares)) + likelihood.log(states.get(s));
+                logs[s] = Math.log(forest.prior(states.get(s), component.families(), component.active(), shares))
+                        + likelihood.log(states.get(s));
                 greatest = Math.max(greatest, logs[s]);
             }
             double sum = 0;
@@ -414,6 +474,7 @@ public final class Differential {
         private final List<Ratio> ratios;
         /** By home, then by group: findings that share a factor. */
         private final Map<Integer, Map<String, List<Modelled>>> homes = new TreeMap<>();
+
         private final double[] outer = rule.outerWeights();
 
         Likelihood(Joined component) {
@@ -421,8 +482,12 @@ public final class Differential {
             apart = component.entries().stream().filter(Modelled::apart).toList();
             for (Modelled each : component.entries()) {
                 if (!each.apart()) {
-                    String group = each.group().map(known -> "group " + known.id()).orElse("single " + each.finding().id());
-                    homes.computeIfAbsent(each.home(), home -> new TreeMap<>(Comparator.naturalOrder())).computeIfAbsent(group, id -> new ArrayList<>()).add(each);
+                    String group = each.group()
+                            .map(known -> "group " + known.id())
+                            .orElse("single " + each.finding().id());
+                    homes.computeIfAbsent(each.home(), home -> new TreeMap<>(Comparator.naturalOrder()))
+                            .computeIfAbsent(group, id -> new ArrayList<>())
+                            .add(each);
                 }
             }
         }
@@ -451,7 +516,11 @@ public final class Differential {
 
         private double[] profile(List<Modelled> members, boolean[] state) {
             double rho = members.get(0).group().map(Finding.Group::rho).orElse(question.link());
-            return question.fits().profile(members.stream().map(each -> new Fits.Answer(rho, question.link(), rule, each.positive(), each.share(forest, state))).toList());
+            return question.fits()
+                    .profile(members.stream()
+                            .map(each -> new Fits.Answer(
+                                    rho, question.link(), rule, each.positive(), each.share(forest, state)))
+                            .toList());
         }
     }
 }

@@ -11,8 +11,9 @@ import lexicor.core.dependence.PhiTable;
 import lexicor.core.differential.Finding.Ratio;
 
 /**
- * The joint differential over draws of what it is unsure of. A draw moves published figures, and with them the fitted shares by
- * the gains of the fit; starts; ratios; and correlations. In every draw a narrower condition stays within its wider one.
+ * The joint differential over draws of what it is unsure of. A draw moves published figures, and with them the fitted
+ * shares by the gains of the fit; starts; ratios; and correlations. In every draw a narrower condition stays within its
+ * wider one.
  */
 final class DrawnDifferential {
 
@@ -26,6 +27,7 @@ final class DrawnDifferential {
     private final Differential.Source source;
     /** Drawn chances of each condition given what it lies within. */
     private final double[][] shares;
+
     private final double[][] chances;
 
     DrawnDifferential(Forest forest, double[] pointShares, double link, int draws, Differential.Source source) {
@@ -77,8 +79,10 @@ final class DrawnDifferential {
             moved = new double[2 * records][];
             for (int r = 0; r < records; r++) {
                 Target.Figures figures = modelled.kept().get(r);
-                moved[2 * r] = away(source.logits(modelled.finding(), figures, true), Shares.logit(figures.sensitivity()));
-                moved[2 * r + 1] = away(source.logits(modelled.finding(), figures, false), Shares.logit(1 - figures.specificity()));
+                moved[2 * r] =
+                        away(source.logits(modelled.finding(), figures, true), Shares.logit(figures.sensitivity()));
+                moved[2 * r + 1] = away(
+                        source.logits(modelled.finding(), figures, false), Shares.logit(1 - figures.specificity()));
             }
         }
 
@@ -154,11 +158,14 @@ final class DrawnDifferential {
 
         Group(List<Entry> members) {
             this.members = members;
-            rhos = members.size() > 1 ? source.rho(members.get(0).modelled.group().orElseThrow()) : null;
+            rhos = members.size() > 1
+                    ? source.rho(members.get(0).modelled.group().orElseThrow())
+                    : null;
         }
 
         int place(boolean[] state) {
-            List<Integer> combination = members.stream().map(each -> each.place(state)).toList();
+            List<Integer> combination =
+                    members.stream().map(each -> each.place(state)).toList();
             int place = combinations.indexOf(combination);
             if (place < 0) {
                 combinations.add(combination);
@@ -195,26 +202,38 @@ final class DrawnDifferential {
     void add(List<Integer> families, boolean[] active, List<Modelled> findings, List<Ratio> ratios) {
         List<boolean[]> states = forest.states(families, active);
         List<Entry> entries = findings.stream().map(Entry::new).toList();
-        List<Entry> apart = entries.stream().filter(each -> each.modelled.apart()).toList();
+        List<Entry> apart =
+                entries.stream().filter(each -> each.modelled.apart()).toList();
         Map<Integer, Map<String, List<Entry>>> byHome = new LinkedHashMap<>();
         for (Entry each : entries) {
             if (!each.modelled.apart()) {
-                String group = each.modelled.group().map(known -> "group " + known.id()).orElse("single " + each.modelled.finding().id());
-                byHome.computeIfAbsent(each.modelled.home(), home -> new LinkedHashMap<>()).computeIfAbsent(group, id -> new ArrayList<>()).add(each);
+                String group = each.modelled
+                        .group()
+                        .map(known -> "group " + known.id())
+                        .orElse("single " + each.modelled.finding().id());
+                byHome.computeIfAbsent(each.modelled.home(), home -> new LinkedHashMap<>())
+                        .computeIfAbsent(group, id -> new ArrayList<>())
+                        .add(each);
             }
         }
-        List<List<Group>> homes = byHome.values().stream().map(groups -> groups.values().stream().map(Group::new).toList()).toList();
+        List<List<Group>> homes = byHome.values().stream()
+                .map(groups -> groups.values().stream().map(Group::new).toList())
+                .toList();
         int[][][] places = new int[states.size()][homes.size()][];
         int[][] alone = new int[states.size()][apart.size()];
         for (int s = 0; s < states.size(); s++) {
             boolean[] state = states.get(s);
             for (int h = 0; h < homes.size(); h++) {
-                places[s][h] = homes.get(h).stream().mapToInt(group -> group.place(state)).toArray();
+                places[s][h] = homes.get(h).stream()
+                        .mapToInt(group -> group.place(state))
+                        .toArray();
             }
             alone[s] = apart.stream().mapToInt(each -> each.place(state)).toArray();
         }
         double[][] logs = ratios.stream().map(source::log).toArray(double[][]::new);
-        int[] conditions = families.stream().flatMapToInt(root -> Arrays.stream(forest.family(root))).toArray();
+        int[] conditions = families.stream()
+                .flatMapToInt(root -> Arrays.stream(forest.family(root)))
+                .toArray();
         double[] weights = new double[states.size()];
         for (int i = 0; i < draws; i++) {
             for (Entry each : entries) {
@@ -268,7 +287,8 @@ final class DrawnDifferential {
         return sum;
     }
 
-    private void place(int[] conditions, boolean[] active, List<boolean[]> states, double[] weights, double sum, int draw) {
+    private void place(
+            int[] conditions, boolean[] active, List<boolean[]> states, double[] weights, double sum, int draw) {
         for (int c : conditions) {
             if (!active[c]) {
                 chances[c][draw] = chances[forest.parent(c)][draw] * shares[c][draw];

@@ -37,8 +37,7 @@ public record Finding(String id, Said said, Optional<String> group, List<Target>
     }
 
     /** What is known by a ratio only. */
-    public record Ratio(String id, String condition, double value) {
-    }
+    public record Ratio(String id, String condition, double value) {}
 
     /**
      * Findings that repeat each other.
@@ -46,6 +45,5 @@ public record Finding(String id, Said said, Optional<String> group, List<Target>
      * @param rho latent correlation, 0..0.95
      * @param family a condition of the family whose wider factor they share
      */
-    public record Group(String id, double rho, Optional<String> family) {
-    }
+    public record Group(String id, double rho, Optional<String> family) {}
 }

@@ -8,8 +8,8 @@ import lexicor.core.dependence.Kernel;
 import lexicor.core.differential.Target.Figures;
 
 /**
- * Fitted shares of findings, and the numbers behind groups of their answers. They do not depend on a patient, so they are kept from
- * one differential to the next. Safe for use by several at once.
+ * Fitted shares of findings, and the numbers behind groups of their answers. They do not depend on a patient, so they
+ * are kept from one differential to the next. Safe for use by several at once.
  */
 public final class Fits {
 
@@ -77,6 +77,7 @@ public final class Fits {
         if (kept.size() > MOST_KEPT) {
             kept.clear();
         }
-        return kept.computeIfAbsent(List.copyOf(records), known -> new ShareFit(forest, known, references, transport).fit());
+        return kept.computeIfAbsent(
+                List.copyOf(records), known -> new ShareFit(forest, known, references, transport).fit());
     }
 }

@@ -24,8 +24,8 @@ public final class Forest {
 
     /**
      * @param within for each condition the one that it lies directly within, or null
-     * @throws IllegalArgumentException if an id stands twice, a wider condition is unknown, or conditions lie within each
-     *         other in a circle
+     * @throws IllegalArgumentException if an id stands twice, a wider condition is unknown, or conditions lie within
+     *     each other in a circle
      */
     public Forest(List<String> ids, List<String> within) {
         this.ids = List.copyOf(ids);
@@ -41,7 +41,8 @@ public final class Forest {
         for (int c = 0; c < size; c++) {
             String wider = within.get(c);
             if (wider != null && !places.containsKey(wider)) {
-                throw new IllegalArgumentException("condition " + ids.get(c) + " lies within " + wider + ", which is unknown");
+                throw new IllegalArgumentException(
+                        "condition " + ids.get(c) + " lies within " + wider + ", which is unknown");
             }
             parents[c] = wider == null ? NONE : places.get(wider);
             if (wider != null) {
@@ -60,7 +61,11 @@ public final class Forest {
             }
             roots[c] = at;
         }
-        wideToNarrow = IntStream.range(0, size).boxed().sorted(Comparator.comparingInt(c -> depths[c])).mapToInt(Integer::intValue).toArray();
+        wideToNarrow = IntStream.range(0, size)
+                .boxed()
+                .sorted(Comparator.comparingInt(c -> depths[c]))
+                .mapToInt(Integer::intValue)
+                .toArray();
     }
 
     /** How many conditions there are. */
@@ -135,7 +140,10 @@ public final class Forest {
         return Math.addExact(product, 1);
     }
 
-    /** Starts with no condition above the one it lies within: wider ones are raised to hold their narrower ones, then those cut. */
+    /**
+     * Starts with no condition above the one it lies within: wider ones are raised to hold their narrower ones, then
+     * those cut.
+     */
     public double[] coherent(double[] starts) {
         double[] coherent = starts.clone();
         for (int c : narrowToWide()) {

@@ -30,11 +30,26 @@ final class Modelled {
      * @param group its group; empty where it has none
      * @param apart whether it stands alone, without group or wider factor
      */
-    private Modelled(Finding finding, Shares shares, List<Figures> kept, ShareFit.Result fit, int home, Optional<Finding.Group> group, boolean apart) {
+    private Modelled(
+            Finding finding,
+            Shares shares,
+            List<Figures> kept,
+            ShareFit.Result fit,
+            int home,
+            Optional<Finding.Group> group,
+            boolean apart) {
         this(finding, shares, kept, fit, home, group, apart, new ConcurrentHashMap<>());
     }
 
-    private Modelled(Finding finding, Shares shares, List<Figures> kept, ShareFit.Result fit, int home, Optional<Finding.Group> group, boolean apart, Map<Long, Double> byMask) {
+    private Modelled(
+            Finding finding,
+            Shares shares,
+            List<Figures> kept,
+            ShareFit.Result fit,
+            int home,
+            Optional<Finding.Group> group,
+            boolean apart,
+            Map<Long, Double> byMask) {
         this.finding = finding;
         this.shares = shares;
         this.kept = kept;
@@ -107,7 +122,11 @@ final class Modelled {
 
     /** The best separation of its records about a family; 0 where it only borrows. */
     double best(Forest forest, int family) {
-        return kept.stream().filter(each -> forest.root(forest.place(each.condition())) == family).mapToDouble(Figures::separation).max().orElse(0);
+        return kept.stream()
+                .filter(each -> forest.root(forest.place(each.condition())) == family)
+                .mapToDouble(Figures::separation)
+                .max()
+                .orElse(0);
     }
 
     /** Fits findings: which targets are kept, and the shares of those that are. */
@@ -136,21 +155,33 @@ final class Modelled {
                 }
             }
             Map<Integer, Double> worth = best.size() > 1 ? best : largest;
-            List<Integer> stays = worth.entrySet().stream().filter(each -> each.getValue() >= worthless).map(Map.Entry::getKey).toList();
+            List<Integer> stays = worth.entrySet().stream()
+                    .filter(each -> each.getValue() >= worthless)
+                    .map(Map.Entry::getKey)
+                    .toList();
             if (stays.isEmpty()) {
-                return best.keySet().stream().map(family -> fit(finding, figures(finding, List.of(family)), true)).toList();
+                return best.keySet().stream()
+                        .map(family -> fit(finding, figures(finding, List.of(family)), true))
+                        .toList();
             }
             List<Target> kept = finding.targets().stream()
-                    .filter(each -> each instanceof Borrowed || stays.contains(forest.root(forest.place(each.condition())))).toList();
+                    .filter(each ->
+                            each instanceof Borrowed || stays.contains(forest.root(forest.place(each.condition()))))
+                    .toList();
             return List.of(fit(finding, kept, false));
         }
 
         /** The same without its targets of one family. */
         Modelled without(Modelled modelled, int family) {
-            List<Target> kept = modelled.shares.targets().stream().filter(each -> forest.root(each) != family).<Target>flatMap(each -> {
-                List<Target> own = new ArrayList<>(modelled.kept.stream().filter(record -> forest.place(record.condition()) == each).toList());
-                return (own.isEmpty() ? List.<Target>of(new Borrowed(forest.id(each))) : own).stream();
-            }).toList();
+            List<Target> kept = modelled.shares.targets().stream()
+                    .filter(each -> forest.root(each) != family)
+                    .<Target>flatMap(each -> {
+                        List<Target> own = new ArrayList<>(modelled.kept.stream()
+                                .filter(record -> forest.place(record.condition()) == each)
+                                .toList());
+                        return (own.isEmpty() ? List.<Target>of(new Borrowed(forest.id(each))) : own).stream();
+                    })
+                    .toList();
             return fit(modelled.finding, inOrder(modelled.finding, kept), false);
         }
 
@@ -159,25 +190,39 @@ final class Modelled {
         }
 
         private List<Target> figures(Finding finding, List<Integer> families) {
-            return finding.targets().stream().filter(each -> each instanceof Figures && families.contains(forest.root(forest.place(each.condition())))).toList();
+            return finding.targets().stream()
+                    .filter(each ->
+                            each instanceof Figures && families.contains(forest.root(forest.place(each.condition()))))
+                    .toList();
         }
 
         private Modelled fit(Finding finding, List<Target> kept, boolean apart) {
-            List<Figures> records = kept.stream().filter(Figures.class::isInstance).map(Figures.class::cast).toList();
+            List<Figures> records = kept.stream()
+                    .filter(Figures.class::isInstance)
+                    .map(Figures.class::cast)
+                    .toList();
             ShareFit.Result fit = fits.of(records);
-            List<Integer> targets = new ArrayList<>(new LinkedHashSet<>(kept.stream().map(each -> forest.place(each.condition())).toList()));
+            List<Integer> targets = new ArrayList<>(new LinkedHashSet<>(
+                    kept.stream().map(each -> forest.place(each.condition())).toList()));
             double[] only = new double[targets.size()];
             boolean[] borrowed = new boolean[targets.size()];
-            double most = IntStream.range(1, fit.eta().length).mapToDouble(i -> fit.eta()[i]).max().orElseThrow();
+            double most = IntStream.range(1, fit.eta().length)
+                    .mapToDouble(i -> fit.eta()[i])
+                    .max()
+                    .orElseThrow();
             for (int t = 0; t < only.length; t++) {
                 int place = fit.targets().indexOf(targets.get(t));
                 borrowed[t] = place < 0;
                 only[t] = place < 0 ? (fit.eta()[0] + most) / 2 : fit.eta()[place + 1];
             }
-            Optional<Finding.Group> group = apart ? Optional.empty() : finding.group().map(groups::get);
-            int home = group.flatMap(Finding.Group::family).map(family -> forest.root(forest.place(family)))
-                    .filter(family -> targets.stream().anyMatch(each -> forest.root(each) == family)).orElse(forest.root(targets.get(0)));
-            return new Modelled(finding, new Shares(targets, fit.eta()[0], only, borrowed), records, fit, home, group, apart);
+            Optional<Finding.Group> group =
+                    apart ? Optional.empty() : finding.group().map(groups::get);
+            int home = group.flatMap(Finding.Group::family)
+                    .map(family -> forest.root(forest.place(family)))
+                    .filter(family -> targets.stream().anyMatch(each -> forest.root(each) == family))
+                    .orElse(forest.root(targets.get(0)));
+            return new Modelled(
+                    finding, new Shares(targets, fit.eta()[0], only, borrowed), records, fit, home, group, apart);
         }
     }
 }

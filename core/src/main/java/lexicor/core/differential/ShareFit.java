@@ -13,9 +13,9 @@ import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 
 /**
- * Fits the shares of one finding to its figures: each record's sensitivity and specificity is the mean share over a reference
- * mix of people inside and outside its target. Weighted least squares on the logits, with weak priors where several conditions
- * are targets; damped Gauss-Newton, then Newton.
+ * Fits the shares of one finding to its figures: each record's sensitivity and specificity is the mean share over a
+ * reference mix of people inside and outside its target. Weighted least squares on the logits, with weak priors where
+ * several conditions are targets; damped Gauss-Newton, then Newton.
  */
 final class ShareFit {
 
@@ -35,22 +35,22 @@ final class ShareFit {
     private final double[] mix;
     /** For each family of the targets: its states' weights, and how often each log share enters; entry 0 is "none". */
     private final Map<Integer, Family> families = new LinkedHashMap<>();
+
     private final double[] published;
     private final double[] variances;
     private final double[] own;
     private final double[] ownSd;
     private final double noneMean;
 
-    private record Family(List<boolean[]> states, double[] weights, int[][] counts) {
-    }
+    private record Family(List<boolean[]> states, double[] weights, int[][] counts) {}
 
-    private record Row(double value, double[] slope) {
-    }
+    private record Row(double value, double[] slope) {}
 
     ShareFit(Forest forest, List<Figures> records, double[] reference, double transport) {
         this.forest = forest;
         this.records = List.copyOf(records);
-        targets = new ArrayList<>(new LinkedHashSet<>(records.stream().map(each -> forest.place(each.condition())).toList()));
+        targets = new ArrayList<>(new LinkedHashSet<>(
+                records.stream().map(each -> forest.place(each.condition())).toList()));
         wider = Shares.wider(forest, targets);
         List<Figures> lead = lead(records);
         mix = forest.shares(forest.coherent(mix(reference, lead)));
@@ -60,7 +60,11 @@ final class ShareFit {
             Figures each = records.get(r);
             double spread = lead.contains(each) ? LEAD_SPREAD : transport;
             set(2 * r, each.sensitivity(), each.sizes().map(Target.Sizes::with).orElse(UNKNOWN_SIZE), spread);
-            set(2 * r + 1, 1 - each.specificity(), each.sizes().map(Target.Sizes::without).orElse(UNKNOWN_SIZE), spread);
+            set(
+                    2 * r + 1,
+                    1 - each.specificity(),
+                    each.sizes().map(Target.Sizes::without).orElse(UNKNOWN_SIZE),
+                    spread);
             if (each.variances().isPresent()) {
                 variances[2 * r] = each.variances().get().sensitivity();
                 variances[2 * r + 1] = each.variances().get().specificity();
@@ -70,13 +74,20 @@ final class ShareFit {
         ownSd = new double[targets.size()];
         for (int t = 0; t < own.length; t++) {
             String condition = forest.id(targets.get(t));
-            Figures first = records.stream().filter(each -> each.condition().equals(condition) && each.except().isPresent()).findFirst()
-                    .orElseGet(() -> records.stream().filter(each -> each.condition().equals(condition)).findFirst().orElseThrow());
+            Figures first = records.stream()
+                    .filter(each ->
+                            each.condition().equals(condition) && each.except().isPresent())
+                    .findFirst()
+                    .orElseGet(() -> records.stream()
+                            .filter(each -> each.condition().equals(condition))
+                            .findFirst()
+                            .orElseThrow());
             own[t] = Shares.logit(first.sensitivity());
             int target = targets.get(t);
             ownSd[t] = targets.stream().anyMatch(other -> forest.within(other, target)) ? BORROWING_SD : GUARD_SD;
         }
-        noneMean = Shares.logit(1 - records.stream().mapToDouble(Figures::specificity).max().orElseThrow());
+        noneMean = Shares.logit(
+                1 - records.stream().mapToDouble(Figures::specificity).max().orElseThrow());
         enumerate();
     }
 
@@ -89,7 +100,9 @@ final class ShareFit {
     private static List<Figures> lead(List<Figures> records) {
         Map<Object, List<Figures>> studies = new LinkedHashMap<>();
         for (Figures each : records) {
-            studies.computeIfAbsent(each.study().<Object>map(name -> name).orElse(new Object()), study -> new ArrayList<>()).add(each);
+            studies.computeIfAbsent(
+                            each.study().<Object>map(name -> name).orElse(new Object()), study -> new ArrayList<>())
+                    .add(each);
         }
         List<Figures> best = List.of();
         for (List<Figures> study : studies.values()) {
@@ -101,18 +114,28 @@ final class ShareFit {
     }
 
     private static double patients(List<Figures> study) {
-        return study.stream().flatMap(each -> each.sizes().stream()).mapToDouble(sizes -> sizes.with() + sizes.without()).sum();
+        return study.stream()
+                .flatMap(each -> each.sizes().stream())
+                .mapToDouble(sizes -> sizes.with() + sizes.without())
+                .sum();
     }
 
     /** The reference mix with the shares that the leading study saw. */
     private double[] mix(double[] reference, List<Figures> lead) {
         double[] shares = reference.clone();
         for (int c : forest.narrowToWide()) {
-            List<Figures> known = lead.stream().filter(each -> each.sizes().isPresent() && each.condition().equals(forest.id(c))).toList();
-            Figures chosen = known.stream().filter(each -> each.except().isEmpty()).findFirst().orElse(known.isEmpty() ? null : known.get(0));
+            List<Figures> known = lead.stream()
+                    .filter(each -> each.sizes().isPresent() && each.condition().equals(forest.id(c)))
+                    .toList();
+            Figures chosen = known.stream()
+                    .filter(each -> each.except().isEmpty())
+                    .findFirst()
+                    .orElse(known.isEmpty() ? null : known.get(0));
             if (chosen != null) {
                 Target.Sizes sizes = chosen.sizes().orElseThrow();
-                double excepted = chosen.except().map(except -> shares[forest.place(except)]).orElse(0.0);
+                double excepted = chosen.except()
+                        .map(except -> shares[forest.place(except)])
+                        .orElse(0.0);
                 shares[c] = Math.min(MOST_SHARE, sizes.with() / (sizes.with() + sizes.without()) + excepted);
             }
         }
@@ -132,8 +155,8 @@ final class ShareFit {
     private Family family(int root, boolean[] active) {
         long size = forest.states(root, active);
         if (size > MOST_STATES) {
-            throw new IllegalArgumentException("the conditions within " + forest.id(root) + " that one finding speaks about have " + size
-                    + " states; allowed: at most " + MOST_STATES);
+            throw new IllegalArgumentException("the conditions within " + forest.id(root)
+                    + " that one finding speaks about have " + size + " states; allowed: at most " + MOST_STATES);
         }
         List<boolean[]> states = forest.states(List.of(root), active);
         double[] weights = new double[states.size()];
@@ -157,8 +180,7 @@ final class ShareFit {
      * @param fitted what each record's sensitivity and one minus specificity would be by them
      * @param gains how far each logit moves with each published logit
      */
-    record Result(List<Integer> targets, double[] eta, double[] fitted, double[][] gains) {
-    }
+    record Result(List<Integer> targets, double[] eta, double[] fitted, double[][] gains) {}
 
     Result fit() {
         double[] eta = records.size() == 1 ? exact() : solved();
@@ -174,7 +196,8 @@ final class ShareFit {
         if (records.size() == 1) {
             return new double[][] {{0, 1}, {1, 0}};
         }
-        RealMatrix inverse = new LUDecomposition(linear(eta).normal()).getSolver().getInverse();
+        RealMatrix inverse =
+                new LUDecomposition(linear(eta).normal()).getSolver().getInverse();
         double[][] slopes = new double[eta.length][published.length];
         for (int row = 0; row < published.length; row++) {
             double[] slope = predicted(row, eta).slope();
@@ -252,7 +275,10 @@ final class ShareFit {
 
     private static double[] solve(RealMatrix matrix, double[] gradient) {
         try {
-            return new LUDecomposition(matrix).getSolver().solve(MatrixUtils.createRealVector(gradient)).toArray();
+            return new LUDecomposition(matrix)
+                    .getSolver()
+                    .solve(MatrixUtils.createRealVector(gradient))
+                    .toArray();
         } catch (MathRuntimeException singular) {
             return new double[gradient.length];
         }
@@ -301,8 +327,7 @@ final class ShareFit {
         return sum;
     }
 
-    private record Linear(RealMatrix normal, double[] gradient) {
-    }
+    private record Linear(RealMatrix normal, double[] gradient) {}
 
     private Linear linear(double[] eta) {
         double[][] normal = new double[eta.length][eta.length];

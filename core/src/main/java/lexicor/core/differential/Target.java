@@ -18,8 +18,15 @@ public sealed interface Target {
      * @param except the narrower condition that those counted as having it do not have
      * @param variances of the logits, in place of those by sizes and transport
      */
-    record Figures(String condition, double sensitivity, double specificity, Optional<Sizes> sizes, Optional<String> study,
-            Optional<String> except, Optional<Variances> variances) implements Target {
+    record Figures(
+            String condition,
+            double sensitivity,
+            double specificity,
+            Optional<Sizes> sizes,
+            Optional<String> study,
+            Optional<String> except,
+            Optional<Variances> variances)
+            implements Target {
 
         /** Refuses a proportion that is not between 0 and 1. */
         public Figures {
@@ -30,7 +37,14 @@ public sealed interface Target {
 
         /** A plain record of its own, without sizes. */
         public static Figures of(String condition, double sensitivity, double specificity) {
-            return new Figures(condition, sensitivity, specificity, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+            return new Figures(
+                    condition,
+                    sensitivity,
+                    specificity,
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty());
         }
 
         /** How far it separates, from -1 to 1. */
@@ -40,14 +54,11 @@ public sealed interface Target {
     }
 
     /** A condition without figures, which borrows a part of the others' effect. */
-    record Borrowed(String condition) implements Target {
-    }
+    record Borrowed(String condition) implements Target {}
 
     /** Patients with and without the condition. */
-    record Sizes(double with, double without) {
-    }
+    record Sizes(double with, double without) {}
 
     /** What is uncertain of the logit of the sensitivity, and of one minus the specificity. */
-    record Variances(double sensitivity, double specificity) {
-    }
+    record Variances(double sensitivity, double specificity) {}
 }

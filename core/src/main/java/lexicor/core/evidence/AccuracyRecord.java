@@ -6,22 +6,48 @@ import java.util.OptionalInt;
 /**
  * One published result, with every column of the ledger.
  *
- * @param sensitivity   share of those with the condition who answer positive, 0..1
- * @param specificity   share of those without who answer negative, 0..1
- * @param lrPositive    published likelihood ratio of a positive, or of the count level a cluster record stands for
- * @param lrNegative    published likelihood ratio of a negative
- * @param originator    whether the study comes from those who proposed the test or derived the rule
- * @param line          line in the ledger file, from 1
+ * @param sensitivity share of those with the condition who answer positive, 0..1
+ * @param specificity share of those without who answer negative, 0..1
+ * @param lrPositive published likelihood ratio of a positive, or of the count level a cluster record stands for
+ * @param lrNegative published likelihood ratio of a negative
+ * @param originator whether the study comes from those who proposed the test or derived the rule
+ * @param line line in the ledger file, from 1
  */
-public record AccuracyRecord(RecordId id, Kind kind, String subject, String subjectText, String criterion, String condition,
-        String conditionText, OptionalDouble sensitivity, OptionalDouble specificity, OptionalDouble lrPositive,
-        OptionalDouble lrNegative, OptionalInt with, OptionalInt without, OptionalInt total, String design, boolean originator,
-        String referenceStandard, String population, String citation, String transcription, String reviewState, String note, int line) {
+public record AccuracyRecord(
+        RecordId id,
+        Kind kind,
+        String subject,
+        String subjectText,
+        String criterion,
+        String condition,
+        String conditionText,
+        OptionalDouble sensitivity,
+        OptionalDouble specificity,
+        OptionalDouble lrPositive,
+        OptionalDouble lrNegative,
+        OptionalInt with,
+        OptionalInt without,
+        OptionalInt total,
+        String design,
+        boolean originator,
+        String referenceStandard,
+        String population,
+        String citation,
+        String transcription,
+        String reviewState,
+        String note,
+        int line) {
 
     /** What a record is about. */
-    public enum Kind { TEST, CLUSTER, HISTORY }
+    public enum Kind {
+        TEST,
+        CLUSTER,
+        HISTORY
+    }
 
-    /** Whether the record pools other studies; such records are shown and can be chosen, never pooled with primaries. */
+    /**
+     * Whether the record pools other studies; such records are shown and can be chosen, never pooled with primaries.
+     */
     public boolean review() {
         return design.contains("meta-analysis") || design.contains("review");
     }

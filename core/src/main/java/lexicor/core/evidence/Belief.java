@@ -2,7 +2,10 @@ package lexicor.core.evidence;
 
 import lexicor.core.synthesis.PredictedAccuracy;
 
-/** What one believes of a test's sensitivity and specificity. Points are means, so that no likelihood ratio is ever 0 or infinite. */
+/**
+ * What one believes of a test's sensitivity and specificity. Points are means, so that no likelihood ratio is ever 0 or
+ * infinite.
+ */
 public sealed interface Belief {
 
     /** Mean of the sensitivity, within (0, 1). */
@@ -34,7 +37,8 @@ public sealed interface Belief {
     }
 
     /** Sensitivity ~ Beta(tp + 1/2, fn + 1/2), specificity ~ Beta(tn + 1/2, fp + 1/2) (Jeffreys priors). */
-    record OfCounts(double sensitivityAlpha, double sensitivityBeta, double specificityAlpha, double specificityBeta) implements Belief {
+    record OfCounts(double sensitivityAlpha, double sensitivityBeta, double specificityAlpha, double specificityBeta)
+            implements Belief {
 
         @Override
         public double sensitivity() {
@@ -52,9 +56,11 @@ public sealed interface Belief {
      *
      * @param all what is predicted for all criteria of the condition, whose uncertainty is shared
      * @param place of this criterion among them
-     * @param wider whether the test was done in another way than was studied, so that it may differ once more as clinics do
+     * @param wider whether the test was done in another way than was studied, so that it may differ once more as
+     *     clinics do
      */
-    record Expected(double sensitivity, double specificity, PredictedAccuracy all, int place, boolean wider) implements Belief {
+    record Expected(double sensitivity, double specificity, PredictedAccuracy all, int place, boolean wider)
+            implements Belief {
 
         static Expected of(PredictedAccuracy all, int place) {
             PredictedAccuracy.Of one = all.at(place);

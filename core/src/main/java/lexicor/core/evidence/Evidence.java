@@ -24,9 +24,9 @@ import lexicor.core.synthesis.Synthesis;
 
 /**
  * The ledger with its ties. A finding is weighed by what the synthesis of all studies expects of its criterion in an
- * independent clinic. Of several criteria the one with independent studies is used, then the one with more patients in them,
- * then the field's usual one; beside it the record is shown that says most: independent first, then the larger. Reviews are
- * shown and not used.
+ * independent clinic. Of several criteria the one with independent studies is used, then the one with more patients in
+ * them, then the field's usual one; beside it the record is shown that says most: independent first, then the larger.
+ * Reviews are shown and not used.
  */
 public final class Evidence {
 
@@ -44,8 +44,7 @@ public final class Evidence {
     private final Map<ConditionId, PredictedAccuracy> predicted = new ConcurrentHashMap<>();
 
     /** What was asked of the policy. Content never changes, so an answer holds for good. */
-    private record Asked(TestId test, ConditionId condition, Schools schools) {
-    }
+    private record Asked(TestId test, ConditionId condition, Schools schools) {}
 
     Evidence(String revision, Catalogue catalogue, Map<RecordId, AccuracyRecord> records, Map<RecordId, Tie> ties) {
         this.revision = revision;
@@ -57,12 +56,20 @@ public final class Evidence {
         this.synthesis = Synthesis.of(studies());
     }
 
-    /** The records that enter the synthesis: every single study tied to a test or a clue that gives both proportions. */
+    /**
+     * The records that enter the synthesis: every single study tied to a test or a clue that gives both proportions.
+     */
     public List<StudyRecord> studies() {
         List<StudyRecord> studies = new ArrayList<>();
         for (AccuracyRecord record : records.values()) {
             if (!record.review() && Weighable.of(record) instanceof Weighable.Yes figures) {
-                criterion(record).ifPresent(criterion -> studies.add(new StudyRecord(record.id().value(), criterion, record.citation(), byInventors(record.id()), counts(figures))));
+                criterion(record)
+                        .ifPresent(criterion -> studies.add(new StudyRecord(
+                                record.id().value(),
+                                criterion,
+                                record.citation(),
+                                byInventors(record.id()),
+                                counts(figures))));
             }
         }
         return studies;
@@ -96,15 +103,28 @@ public final class Evidence {
 
     /** What an independent clinic would find for every criterion of a condition, studied or not. */
     public PredictedAccuracy expected(ConditionId condition) {
-        return predicted.computeIfAbsent(condition, id -> synthesis.predict(id.value(), catalogue.tests().values().stream()
-                .flatMap(test -> test.readingFor(id).stream().flatMap(reading -> criteria(reading).map(criterion -> criterion(test.id(), criterion, id)))).toList()));
+        return predicted.computeIfAbsent(
+                condition,
+                id -> synthesis.predict(
+                        id.value(),
+                        catalogue.tests().values().stream()
+                                .flatMap(test -> test.readingFor(id).stream()
+                                        .flatMap(reading -> criteria(reading)
+                                                .map(criterion -> criterion(test.id(), criterion, id))))
+                                .toList()));
     }
 
     private static Stream<CriterionId> criteria(ConditionReading reading) {
-        return Stream.concat(reading.by().stream(), reading.school().stream().flatMap(school -> school.criteria().values().stream())).distinct();
+        return Stream.concat(
+                        reading.by().stream(),
+                        reading.school().stream().flatMap(school -> school.criteria().values().stream()))
+                .distinct();
     }
 
-    /** What an independent clinic would find by a criterion of a test; the same as of any unseen criterion where nobody has studied it. */
+    /**
+     * What an independent clinic would find by a criterion of a test; the same as of any unseen criterion where nobody
+     * has studied it.
+     */
     public Belief expected(TestId test, CriterionId criterion, ConditionId condition) {
         return expected(criterion(test, criterion, condition), condition);
     }
@@ -125,7 +145,8 @@ public final class Evidence {
 
     /** The record, or {@link IllegalArgumentException} that names it. Never null. */
     public AccuracyRecord record(RecordId id) {
-        return Optional.ofNullable(records.get(id)).orElseThrow(() -> new IllegalArgumentException("record '" + id + "' is not in the ledger"));
+        return Optional.ofNullable(records.get(id))
+                .orElseThrow(() -> new IllegalArgumentException("record '" + id + "' is not in the ledger"));
     }
 
     /**
@@ -142,11 +163,21 @@ public final class Evidence {
     }
 
     private Optional<EvidenceInUse> choose(TestId test, ConditionId condition, Schools schools) {
-        List<CriterionId> usualFirst = catalogue.test(test).readingFor(condition).map(reading -> reading.by(schools)).orElse(List.of());
+        List<CriterionId> usualFirst = catalogue
+                .test(test)
+                .readingFor(condition)
+                .map(reading -> reading.by(schools))
+                .orElse(List.of());
         Map<CriterionId, List<EvidenceInUse>> byCriterion = candidates(test, condition).stream()
-                .filter(candidate -> !candidate.record().review() && usualFirst.contains(candidate.criterion())).collect(Collectors.groupingBy(EvidenceInUse::criterion));
-        return byCriterion.values().stream().min(Comparator.comparing((List<EvidenceInUse> studies) -> independent(studies).isEmpty())
-                .thenComparing(studies -> -patients(studies)).thenComparing(studies -> usualFirst.indexOf(studies.get(0).criterion()))).map(this::shown);
+                .filter(candidate -> !candidate.record().review() && usualFirst.contains(candidate.criterion()))
+                .collect(Collectors.groupingBy(EvidenceInUse::criterion));
+        return byCriterion.values().stream()
+                .min(Comparator.comparing((List<EvidenceInUse> studies) ->
+                                independent(studies).isEmpty())
+                        .thenComparing(studies -> -patients(studies))
+                        .thenComparing(
+                                studies -> usualFirst.indexOf(studies.get(0).criterion())))
+                .map(this::shown);
     }
 
     private List<EvidenceInUse> independent(List<EvidenceInUse> studies) {
@@ -156,17 +187,31 @@ public final class Evidence {
     /** Patients of all independent studies; of the inventors' where there are no others. */
     private int patients(List<EvidenceInUse> studies) {
         List<EvidenceInUse> independent = independent(studies);
-        return (independent.isEmpty() ? studies : independent).stream().mapToInt(each -> each.record().patients()).sum();
+        return (independent.isEmpty() ? studies : independent)
+                .stream().mapToInt(each -> each.record().patients()).sum();
     }
 
     /** The study that says most of a criterion. */
     private EvidenceInUse shown(List<EvidenceInUse> studies) {
-        EvidenceInUse shown = studies.stream().min(Comparator.comparing((EvidenceInUse candidate) -> byInventors(candidate.record().id()))
-                .thenComparing(candidate -> -candidate.record().patients()).thenComparing(candidate -> candidate.record().id().value())).orElseThrow();
-        return new EvidenceInUse(shown.record(), shown.criterion(), shown.series(), shown.figures(), shown.belief(), !independent(studies).isEmpty());
+        EvidenceInUse shown = studies.stream()
+                .min(Comparator.comparing((EvidenceInUse candidate) ->
+                                byInventors(candidate.record().id()))
+                        .thenComparing(candidate -> -candidate.record().patients())
+                        .thenComparing(candidate -> candidate.record().id().value()))
+                .orElseThrow();
+        return new EvidenceInUse(
+                shown.record(),
+                shown.criterion(),
+                shown.series(),
+                shown.figures(),
+                shown.belief(),
+                !independent(studies).isEmpty());
     }
 
-    /** Whether published accuracy speaks for a clue about a condition, so that it is evidence and no mere shift of the start. */
+    /**
+     * Whether published accuracy speaks for a clue about a condition, so that it is evidence and no mere shift of the
+     * start.
+     */
     public boolean weighsClue(String clue, ConditionId condition) {
         return inUse(clue, condition).isPresent();
     }
@@ -175,13 +220,25 @@ public final class Evidence {
     public Optional<EvidenceInUse> inUse(String clue, ConditionId condition) {
         List<EvidenceInUse> candidates = new ArrayList<>();
         for (AccuracyRecord record : records.values()) {
-            if (ties.get(record.id()) instanceof Tie.ToClue tie && tie.clue().equals(clue) && tie.condition().equals(condition)
-                    && !record.review() && Weighable.of(record) instanceof Weighable.Yes figures) {
-                candidates.add(new EvidenceInUse(record, TOLD, tie.series(), figures, expected(told(clue, condition), condition), !record.originator()));
+            if (ties.get(record.id()) instanceof Tie.ToClue tie
+                    && tie.clue().equals(clue)
+                    && tie.condition().equals(condition)
+                    && !record.review()
+                    && Weighable.of(record) instanceof Weighable.Yes figures) {
+                candidates.add(new EvidenceInUse(
+                        record,
+                        TOLD,
+                        tie.series(),
+                        figures,
+                        expected(told(clue, condition), condition),
+                        !record.originator()));
             }
         }
-        return candidates.stream().min(Comparator.comparing((EvidenceInUse candidate) -> candidate.record().originator())
-                .thenComparing(candidate -> -candidate.record().patients()).thenComparing(candidate -> candidate.record().id().value()));
+        return candidates.stream()
+                .min(Comparator.comparing(
+                                (EvidenceInUse candidate) -> candidate.record().originator())
+                        .thenComparing(candidate -> -candidate.record().patients())
+                        .thenComparing(candidate -> candidate.record().id().value()));
     }
 
     /** The record behind a level of a cluster; empty where its figures cannot be weighed. */
@@ -190,8 +247,11 @@ public final class Evidence {
             return Optional.empty();
         }
         AccuracyRecord record = record(RecordId.of(level.record()));
-        return Weighable.of(record) instanceof Weighable.Yes figures && ties.get(record.id()) instanceof Tie.ToCluster tie
-                ? Optional.of(new EvidenceInUse(record, CriterionId.of("count"), tie.series(), figures, figures.belief(), !record.originator())) : Optional.empty();
+        return Weighable.of(record) instanceof Weighable.Yes figures
+                        && ties.get(record.id()) instanceof Tie.ToCluster tie
+                ? Optional.of(new EvidenceInUse(
+                        record, CriterionId.of("count"), tie.series(), figures, figures.belief(), !record.originator()))
+                : Optional.empty();
     }
 
     /** Whether a record comes from those who proposed the test or derived the rule. */
@@ -201,7 +261,11 @@ public final class Evidence {
 
     /** What becomes of an answer about a condition when the test was done in a way. */
     public Way.Effect effect(Way way, TestId test, ConditionId condition) {
-        return way.effect(way.covered().stream().map(RecordId::of).anyMatch(id -> ties.get(id) instanceof Tie.ToTest tie && tie.test().equals(test) && tie.condition().equals(condition)));
+        return way.effect(way.covered().stream()
+                .map(RecordId::of)
+                .anyMatch(id -> ties.get(id) instanceof Tie.ToTest tie
+                        && tie.test().equals(test)
+                        && tie.condition().equals(condition)));
     }
 
     /** What a record speaks for. Never null. */
@@ -245,15 +309,24 @@ public final class Evidence {
     }
 
     private List<AccuracyRecord> about(TestId test, ConditionId condition) {
-        return bySubject.getOrDefault(test.value(), List.of()).stream().filter(record -> record.condition().equals(condition.value()))
-                .sorted(Comparator.comparing(record -> record.id().value())).toList();
+        return bySubject.getOrDefault(test.value(), List.of()).stream()
+                .filter(record -> record.condition().equals(condition.value()))
+                .sorted(Comparator.comparing(record -> record.id().value()))
+                .toList();
     }
 
     private List<EvidenceInUse> candidates(TestId test, ConditionId condition) {
         List<EvidenceInUse> candidates = new ArrayList<>();
         for (AccuracyRecord record : about(test, condition)) {
-            if (ties.get(record.id()) instanceof Tie.ToTest tie && Weighable.of(record) instanceof Weighable.Yes figures) {
-                candidates.add(new EvidenceInUse(record, tie.criterion(), tie.series(), figures, expected(test, tie.criterion(), condition), !byInventors(record.id())));
+            if (ties.get(record.id()) instanceof Tie.ToTest tie
+                    && Weighable.of(record) instanceof Weighable.Yes figures) {
+                candidates.add(new EvidenceInUse(
+                        record,
+                        tie.criterion(),
+                        tie.series(),
+                        figures,
+                        expected(test, tie.criterion(), condition),
+                        !byInventors(record.id())));
             }
         }
         return candidates;

@@ -9,5 +9,10 @@ import lexicor.core.catalogue.CriterionId;
  * @param belief what an independent clinic would find
  * @param independent whether anyone but those who proposed the test has published on the criterion
  */
-public record EvidenceInUse(AccuracyRecord record, CriterionId criterion, Series series, Weighable.Yes figures, Belief belief, boolean independent) {
-}
+public record EvidenceInUse(
+        AccuracyRecord record,
+        CriterionId criterion,
+        Series series,
+        Weighable.Yes figures,
+        Belief belief,
+        boolean independent) {}

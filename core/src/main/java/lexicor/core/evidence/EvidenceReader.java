@@ -21,7 +21,8 @@ import lexicor.core.source.SourceNode;
 public final class EvidenceReader {
 
     private static final String HOME = "/lexicor/evidence/";
-    private static final List<String> TIES = List.of("ties-shoulder.yaml", "ties-neck.yaml", "ties-hand.yaml", "ties-wrist-hand.yaml", "ties-elbow.yaml");
+    private static final List<String> TIES = List.of(
+            "ties-shoulder.yaml", "ties-neck.yaml", "ties-hand.yaml", "ties-wrist-hand.yaml", "ties-elbow.yaml");
 
     private final Catalogue catalogue;
     private final String ledgerFile;
@@ -62,13 +63,25 @@ public final class EvidenceReader {
     }
 
     private void refuseWaysWithoutRecord() {
-        catalogue.tests().values().forEach(test -> test.conduct().ways().forEach(way -> way.covered().stream().filter(id -> !records.containsKey(RecordId.of(id))).findFirst().ifPresent(id -> {
-            throw way.place().fault("record '" + id + "' covers way '" + way.value() + "' of '" + test.id() + "' and is not in the ledger; allowed: the id of a record");
-        })));
+        catalogue
+                .tests()
+                .values()
+                .forEach(test -> test.conduct()
+                        .ways()
+                        .forEach(way -> way.covered().stream()
+                                .filter(id -> !records.containsKey(RecordId.of(id)))
+                                .findFirst()
+                                .ifPresent(id -> {
+                                    throw way.place()
+                                            .fault("record '" + id + "' covers way '" + way.value() + "' of '"
+                                                    + test.id()
+                                                    + "' and is not in the ledger; allowed: the id of a record");
+                                })));
     }
 
     private void tie(SourceNode node) {
-        node.allowing("record", "test", "criterion", "condition", "cluster", "clue", "series", "inventors", "note", "unused");
+        node.allowing(
+                "record", "test", "criterion", "condition", "cluster", "clue", "series", "inventors", "note", "unused");
         AccuracyRecord record = records.get(key(node));
         if (record == null) {
             throw node.fault("record '" + node.text("record") + "' is not in the ledger");
@@ -91,7 +104,8 @@ public final class EvidenceReader {
     private Tie clusterTie(SourceNode node, AccuracyRecord record) {
         ClusterId cluster = ClusterId.of(node.text("cluster"));
         if (catalogue.clusters().stream().noneMatch(known -> known.id().equals(cluster))) {
-            throw node.fault("cluster '" + cluster + "' is not known; allowed: " + catalogue.clusters().stream().map(Cluster::id).toList());
+            throw node.fault("cluster '" + cluster + "' is not known; allowed: "
+                    + catalogue.clusters().stream().map(Cluster::id).toList());
         }
         if (!record.subject().equals(cluster.value())) {
             throw node.fault("record '" + record.id() + "' is about '" + record.subject() + "'; allowed: " + cluster);
@@ -103,10 +117,12 @@ public final class EvidenceReader {
         String clue = node.text("clue");
         ConditionId condition = ConditionId.of(node.text("condition"));
         if (!catalogue.clues().containsKey(clue)) {
-            throw node.fault("clue '" + clue + "' is not known; allowed: " + catalogue.clues().keySet());
+            throw node.fault("clue '" + clue + "' is not known; allowed: "
+                    + catalogue.clues().keySet());
         }
         if (record.kind() == AccuracyRecord.Kind.CLUSTER || !record.condition().equals(condition.value())) {
-            throw node.fault("record '" + record.id() + "' is about '" + record.subject() + "' and '" + record.condition() + "'; allowed: a clue for that condition");
+            throw node.fault("record '" + record.id() + "' is about '" + record.subject() + "' and '"
+                    + record.condition() + "'; allowed: a clue for that condition");
         }
         return new Tie.ToClue(record.id(), clue, condition, node.oneOf("series", Series.class));
     }
@@ -115,28 +131,40 @@ public final class EvidenceReader {
         TestId test = TestId.of(node.text("test"));
         ExaminationTest known = catalogue.tests().get(test);
         if (known == null) {
-            throw node.fault("test '" + test + "' is not known; allowed: " + catalogue.tests().keySet());
+            throw node.fault("test '" + test + "' is not known; allowed: "
+                    + catalogue.tests().keySet());
         }
         ConditionId condition = ConditionId.of(node.text("condition"));
         ConditionReading reading = known.readingFor(condition)
                 .orElseThrow(() -> node.fault("test '" + test + "' has no reading for condition '" + condition + "'"));
         CriterionId criterion = CriterionId.of(node.text("criterion"));
         if (!reading.by().contains(criterion)) {
-            throw node.fault("test '" + test + "' does not read '" + condition + "' by '" + criterion + "'; allowed: " + reading.by());
+            throw node.fault("test '" + test + "' does not read '" + condition + "' by '" + criterion + "'; allowed: "
+                    + reading.by());
         }
         if (!record.subject().equals(test.value()) || !record.condition().equals(condition.value())) {
-            throw node.fault("record '" + record.id() + "' is about '" + record.subject() + "' and '" + record.condition()
-                    + "'; a tie to anything else would use its figures for what they were not measured on");
+            throw node.fault(
+                    "record '" + record.id() + "' is about '" + record.subject() + "' and '" + record.condition()
+                            + "'; a tie to anything else would use its figures for what they were not measured on");
         }
-        return new Tie.ToTest(record.id(), test, criterion, condition, node.oneOf("series", Series.class), node.text("inventors", "no").equals("yes"),
+        return new Tie.ToTest(
+                record.id(),
+                test,
+                criterion,
+                condition,
+                node.oneOf("series", Series.class),
+                node.text("inventors", "no").equals("yes"),
                 node.text("note", ""));
     }
 
     private void refuseUntied() {
         for (AccuracyRecord record : records.values()) {
             if (!ties.containsKey(record.id())) {
-                throw new SourceException(ledgerFile, record.line(), "record '" + record.id() + "' about '" + record.subject()
-                        + "' is not tied; allowed: test, criterion and condition; a cluster; a clue; or unused with a reason");
+                throw new SourceException(
+                        ledgerFile,
+                        record.line(),
+                        "record '" + record.id() + "' about '" + record.subject()
+                                + "' is not tied; allowed: test, criterion and condition; a cluster; a clue; or unused with a reason");
             }
         }
     }
@@ -145,9 +173,13 @@ public final class EvidenceReader {
         for (Cluster cluster : catalogue.clusters()) {
             for (Cluster.Level level : cluster.levels()) {
                 if (level.direction() != Cluster.Direction.NONE
-                        && !(ties.get(RecordId.of(level.record())) instanceof Tie.ToCluster tie && tie.cluster().equals(cluster.id()))) {
-                    throw level.place().fault("level '" + level.name() + "' of '" + cluster.id() + "' names record '" + level.record()
-                            + "', which is not tied to it; allowed: a record tied to this cluster, or direction 'none'");
+                        && !(ties.get(RecordId.of(level.record())) instanceof Tie.ToCluster tie
+                                && tie.cluster().equals(cluster.id()))) {
+                    throw level.place()
+                            .fault(
+                                    "level '" + level.name() + "' of '" + cluster.id() + "' names record '"
+                                            + level.record()
+                                            + "', which is not tied to it; allowed: a record tied to this cluster, or direction 'none'");
                 }
             }
         }
@@ -160,8 +192,10 @@ public final class EvidenceReader {
             for (ConditionReading reading : test.reads()) {
                 for (CriterionId criterion : reading.by()) {
                     if (!used.contains(UsedReadings.name(test.id(), reading.condition(), criterion))) {
-                        throw reading.place().fault("test '" + test.id() + "' reads '" + reading.condition() + "' by '" + criterion
-                                + "', which no record, pattern, cluster or school uses; allowed: a tie, or a finding in the condition's pattern");
+                        throw reading.place()
+                                .fault(
+                                        "test '" + test.id() + "' reads '" + reading.condition() + "' by '" + criterion
+                                                + "', which no record, pattern, cluster or school uses; allowed: a tie, or a finding in the condition's pattern");
                     }
                 }
             }

@@ -17,9 +17,29 @@ import org.apache.commons.csv.CSVRecord;
 /** Reads the ledger of accuracy records (RFC 4180, header row) and names file, line, column and what is allowed. */
 public final class LedgerReader {
 
-    private static final List<String> COLUMNS = List.of("record", "kind", "subject", "subject_text", "criterion", "condition",
-            "condition_text", "sensitivity", "specificity", "lr_positive", "lr_negative", "n_with", "n_without", "n_total", "design",
-            "originator", "reference_standard", "population", "citation", "transcription", "review_state", "note");
+    private static final List<String> COLUMNS = List.of(
+            "record",
+            "kind",
+            "subject",
+            "subject_text",
+            "criterion",
+            "condition",
+            "condition_text",
+            "sensitivity",
+            "specificity",
+            "lr_positive",
+            "lr_negative",
+            "n_with",
+            "n_without",
+            "n_total",
+            "design",
+            "originator",
+            "reference_standard",
+            "population",
+            "citation",
+            "transcription",
+            "review_state",
+            "note");
 
     private final String file;
 
@@ -34,10 +54,15 @@ public final class LedgerReader {
 
     private Map<RecordId, AccuracyRecord> read(String csv) {
         Map<RecordId, AccuracyRecord> records = new LinkedHashMap<>();
-        CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get();
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get();
         try (CSVParser parser = CSVParser.parse(csv, format)) {
             if (!parser.getHeaderNames().equals(COLUMNS)) {
-                throw new SourceException(file, 1, "the columns are " + parser.getHeaderNames() + "; allowed: " + COLUMNS);
+                throw new SourceException(
+                        file, 1, "the columns are " + parser.getHeaderNames() + "; allowed: " + COLUMNS);
             }
             for (CSVRecord row : parser) {
                 AccuracyRecord record = record(row, (int) parser.getCurrentLineNumber());
@@ -58,16 +83,41 @@ public final class LedgerReader {
         OptionalInt with = size(row, line, "n_with");
         OptionalInt without = size(row, line, "n_without");
         OptionalInt total = size(row, line, "n_total");
-        if (with.isPresent() && without.isPresent() && total.isPresent() && with.getAsInt() + without.getAsInt() != total.getAsInt()) {
-            throw new SourceException(file, line, "n_total is " + total.getAsInt() + "; allowed: n_with + n_without = "
-                    + (with.getAsInt() + without.getAsInt()));
+        if (with.isPresent()
+                && without.isPresent()
+                && total.isPresent()
+                && with.getAsInt() + without.getAsInt() != total.getAsInt()) {
+            throw new SourceException(
+                    file,
+                    line,
+                    "n_total is " + total.getAsInt() + "; allowed: n_with + n_without = "
+                            + (with.getAsInt() + without.getAsInt()));
         }
-        return new AccuracyRecord(id(row, line), AccuracyRecord.Kind.valueOf(oneOf(row, line, "kind", Set.of("test", "cluster", "history")).toUpperCase()),
-                row.get("subject"), row.get("subject_text"), row.get("criterion"), row.get("condition"), row.get("condition_text"),
-                number(row, line, "sensitivity", 0, 1), number(row, line, "specificity", 0, 1),
-                number(row, line, "lr_positive", 0, 10_000), number(row, line, "lr_negative", 0, 10_000), with, without, total,
-                row.get("design"), oneOf(row, line, "originator", Set.of("yes", "no")).equals("yes"), row.get("reference_standard"),
-                row.get("population"), row.get("citation"), row.get("transcription"), row.get("review_state"), row.get("note"), line);
+        return new AccuracyRecord(
+                id(row, line),
+                AccuracyRecord.Kind.valueOf(oneOf(row, line, "kind", Set.of("test", "cluster", "history"))
+                        .toUpperCase()),
+                row.get("subject"),
+                row.get("subject_text"),
+                row.get("criterion"),
+                row.get("condition"),
+                row.get("condition_text"),
+                number(row, line, "sensitivity", 0, 1),
+                number(row, line, "specificity", 0, 1),
+                number(row, line, "lr_positive", 0, 10_000),
+                number(row, line, "lr_negative", 0, 10_000),
+                with,
+                without,
+                total,
+                row.get("design"),
+                oneOf(row, line, "originator", Set.of("yes", "no")).equals("yes"),
+                row.get("reference_standard"),
+                row.get("population"),
+                row.get("citation"),
+                row.get("transcription"),
+                row.get("review_state"),
+                row.get("note"),
+                line);
     }
 
     private RecordId id(CSVRecord row, int line) {
@@ -80,7 +130,11 @@ public final class LedgerReader {
 
     private String oneOf(CSVRecord row, int line, String column, Set<String> allowed) {
         if (!allowed.contains(row.get(column))) {
-            throw new SourceException(file, line, column + " is '" + row.get(column) + "'; allowed: " + String.join(", ", allowed.stream().sorted().toList()));
+            throw new SourceException(
+                    file,
+                    line,
+                    column + " is '" + row.get(column) + "'; allowed: "
+                            + String.join(", ", allowed.stream().sorted().toList()));
         }
         return row.get(column);
     }
@@ -98,13 +152,15 @@ public final class LedgerReader {
         } catch (NumberFormatException notANumber) {
             // named below, with what is allowed
         }
-        throw new SourceException(file, line, column + " is '" + text + "'; allowed: empty, or a number from " + least + " to " + most);
+        throw new SourceException(
+                file, line, column + " is '" + text + "'; allowed: empty, or a number from " + least + " to " + most);
     }
 
     private OptionalInt size(CSVRecord row, int line, String column) {
         OptionalDouble value = number(row, line, column, 0, 10_000_000);
         if (value.isPresent() && value.getAsDouble() != Math.rint(value.getAsDouble())) {
-            throw new SourceException(file, line, column + " is '" + row.get(column) + "'; allowed: empty, or a whole number");
+            throw new SourceException(
+                    file, line, column + " is '" + row.get(column) + "'; allowed: empty, or a whole number");
         }
         return value.isPresent() ? OptionalInt.of((int) value.getAsDouble()) : OptionalInt.empty();
     }

@@ -12,10 +12,8 @@ public sealed interface LevelFigure {
      *
      * @param positive whether the level is the record's positive result
      */
-    record Shares(AccuracyRecord record, Series series, Belief belief, boolean positive) implements LevelFigure {
-    }
+    record Shares(AccuracyRecord record, Series series, Belief belief, boolean positive) implements LevelFigure {}
 
     /** Known by a likelihood ratio alone. */
-    record RatioOnly(AccuracyRecord record, Series series, double likelihoodRatio) implements LevelFigure {
-    }
+    record RatioOnly(AccuracyRecord record, Series series, double likelihoodRatio) implements LevelFigure {}
 }

@@ -9,7 +9,8 @@ public record RecordId(String value) {
 
     public RecordId {
         if (value == null || !FORM.matcher(value).matches()) {
-            throw new IllegalArgumentException("record '" + value + "' is not a record key; allowed: E and three to five digits");
+            throw new IllegalArgumentException(
+                    "record '" + value + "' is not a record key; allowed: E and three to five digits");
         }
     }
 

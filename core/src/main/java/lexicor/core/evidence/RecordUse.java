@@ -33,17 +33,28 @@ public record RecordUse(Use use, String because) {
         return ofTest(record, (Tie.ToTest) tie, evidence, catalogue, schools);
     }
 
-    private static RecordUse ofCluster(AccuracyRecord record, Tie.ToCluster tie, Evidence evidence, Catalogue catalogue) {
-        boolean counted = catalogue.routines().values().stream().anyMatch(routine -> routine.clusters().contains(tie.cluster()));
-        Optional<Cluster.Level> level = catalogue.cluster(tie.cluster()).levels().stream().filter(each -> each.record().equals(record.id().value())).findFirst();
+    private static RecordUse ofCluster(
+            AccuracyRecord record, Tie.ToCluster tie, Evidence evidence, Catalogue catalogue) {
+        boolean counted = catalogue.routines().values().stream()
+                .anyMatch(routine -> routine.clusters().contains(tie.cluster()));
+        Optional<Cluster.Level> level = catalogue.cluster(tie.cluster()).levels().stream()
+                .filter(each -> each.record().equals(record.id().value()))
+                .findFirst();
         if (level.isEmpty()) {
             return new RecordUse(Use.SHOWN, "no count level rests on it");
         }
-        if (ClusterLevels.figure(catalogue.cluster(tie.cluster()), level.get(), evidence).isEmpty()) {
-            return new RecordUse(Use.SHOWN, Weighable.of(record) instanceof Weighable.No no && level.get().direction() != Cluster.Direction.AT_LEAST ? no.because()
-                    : "published for this count or more, which cannot be taken apart");
+        if (ClusterLevels.figure(catalogue.cluster(tie.cluster()), level.get(), evidence)
+                .isEmpty()) {
+            return new RecordUse(
+                    Use.SHOWN,
+                    Weighable.of(record) instanceof Weighable.No no
+                                    && level.get().direction() != Cluster.Direction.AT_LEAST
+                            ? no.because()
+                            : "published for this count or more, which cannot be taken apart");
         }
-        return counted ? new RecordUse(Use.IN_USE, "it weighs the level of its set") : new RecordUse(Use.SHOWN, "its set is not counted by the routine in force");
+        return counted
+                ? new RecordUse(Use.IN_USE, "it weighs the level of its set")
+                : new RecordUse(Use.SHOWN, "its set is not counted by the routine in force");
     }
 
     private static RecordUse ofClue(AccuracyRecord record, Tie.ToClue tie, Evidence evidence) {
@@ -54,21 +65,28 @@ public record RecordUse(Use use, String because) {
         if (Weighable.of(record) instanceof Weighable.No no) {
             return new RecordUse(Use.SHOWN, no.because());
         }
-        return new RecordUse(Use.SHOWN, record.review() ? "a review: shown and never pooled with single studies" : preferred(record, inUse.orElseThrow(), evidence));
+        return new RecordUse(
+                Use.SHOWN,
+                record.review()
+                        ? "a review: shown and never pooled with single studies"
+                        : preferred(record, inUse.orElseThrow(), evidence));
     }
 
-    private static RecordUse ofTest(AccuracyRecord record, Tie.ToTest tie, Evidence evidence, Catalogue catalogue, Schools schools) {
+    private static RecordUse ofTest(
+            AccuracyRecord record, Tie.ToTest tie, Evidence evidence, Catalogue catalogue, Schools schools) {
         if (Weighable.of(record) instanceof Weighable.No no) {
             return new RecordUse(Use.SHOWN, no.because());
         }
         if (record.review()) {
             return new RecordUse(Use.SHOWN, "a review: shown and never pooled with single studies");
         }
-        boolean counts = catalogue.test(tie.test()).readingFor(tie.condition()).stream().anyMatch(reading -> reading.by(schools).contains(tie.criterion()));
+        boolean counts = catalogue.test(tie.test()).readingFor(tie.condition()).stream()
+                .anyMatch(reading -> reading.by(schools).contains(tie.criterion()));
         if (!counts) {
             return new RecordUse(Use.SHOWN, "the school in force counts another criterion");
         }
-        EvidenceInUse inUse = evidence.inUse(tie.test(), tie.condition(), schools).orElseThrow();
+        EvidenceInUse inUse =
+                evidence.inUse(tie.test(), tie.condition(), schools).orElseThrow();
         if (inUse.record().id().equals(record.id())) {
             return new RecordUse(Use.IN_USE, chosenFor(record, evidence));
         }
@@ -84,7 +102,8 @@ public record RecordUse(Use use, String because) {
 
     private static String preferred(AccuracyRecord record, EvidenceInUse inUse, Evidence evidence) {
         String other = inUse.record().id() + " is preferred: ";
-        if (evidence.byInventors(record.id()) && !evidence.byInventors(inUse.record().id())) {
+        if (evidence.byInventors(record.id())
+                && !evidence.byInventors(inUse.record().id())) {
             return other + "independent of those who described the test";
         }
         return other + (inUse.record().patients() > record.patients() ? "larger" : "the usual criterion");

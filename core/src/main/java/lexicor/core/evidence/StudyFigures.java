@@ -7,7 +7,11 @@ import java.util.OptionalDouble;
  * What a study says, as it is shown: proportions with Wilson intervals and likelihood ratios with log-method intervals
  * where both group sizes are known, bare points where they are not. What it does not say is empty.
  */
-public record StudyFigures(Optional<Figure> sensitivity, Optional<Figure> specificity, Optional<Figure> lrPositive, Optional<Figure> lrNegative,
+public record StudyFigures(
+        Optional<Figure> sensitivity,
+        Optional<Figure> specificity,
+        Optional<Figure> lrPositive,
+        Optional<Figure> lrNegative,
         boolean corrected) {
 
     /** A value; the ends of its 95 % interval are empty where sizes were not published. */
@@ -23,7 +27,8 @@ public record StudyFigures(Optional<Figure> sensitivity, Optional<Figure> specif
         }
 
         static Figure of(Estimate estimate) {
-            return new Figure(estimate.estimate(), OptionalDouble.of(estimate.lower()), OptionalDouble.of(estimate.upper()));
+            return new Figure(
+                    estimate.estimate(), OptionalDouble.of(estimate.lower()), OptionalDouble.of(estimate.upper()));
         }
     }
 
@@ -32,11 +37,21 @@ public record StudyFigures(Optional<Figure> sensitivity, Optional<Figure> specif
         OptionalDouble sensitivity = record.sensitivity();
         OptionalDouble specificity = record.specificity();
         boolean both = sensitivity.isPresent() && specificity.isPresent();
-        if (both && record.sizesKnown() && record.with().getAsInt() > 0 && record.without().getAsInt() > 0) {
-            TwoByTwo counts = TwoByTwo.of(sensitivity.getAsDouble(), specificity.getAsDouble(), record.with().getAsInt(), record.without().getAsInt());
-            return new StudyFigures(counts.sensitivity().map(around -> Figure.around(sensitivity.getAsDouble(), around)),
-                    counts.specificity().map(around -> Figure.around(specificity.getAsDouble(), around)), counts.likelihoodRatioPositive().map(Figure::of),
-                    counts.likelihoodRatioNegative().map(Figure::of), counts.corrected());
+        if (both
+                && record.sizesKnown()
+                && record.with().getAsInt() > 0
+                && record.without().getAsInt() > 0) {
+            TwoByTwo counts = TwoByTwo.of(
+                    sensitivity.getAsDouble(),
+                    specificity.getAsDouble(),
+                    record.with().getAsInt(),
+                    record.without().getAsInt());
+            return new StudyFigures(
+                    counts.sensitivity().map(around -> Figure.around(sensitivity.getAsDouble(), around)),
+                    counts.specificity().map(around -> Figure.around(specificity.getAsDouble(), around)),
+                    counts.likelihoodRatioPositive().map(Figure::of),
+                    counts.likelihoodRatioNegative().map(Figure::of),
+                    counts.corrected());
         }
         OptionalDouble positive = record.lrPositive();
         OptionalDouble negative = record.lrNegative();

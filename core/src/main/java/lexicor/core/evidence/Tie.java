@@ -14,21 +14,24 @@ public sealed interface Tie {
      * It speaks for a test, judged by a criterion, about a condition.
      *
      * @param inventors whether the study is by those who proposed the test although the ledger's column does not say so
-     * @param note      what to know of the match; may be empty
+     * @param note what to know of the match; may be empty
      */
-    record ToTest(RecordId record, TestId test, CriterionId criterion, ConditionId condition, Series series, boolean inventors, String note)
-            implements Tie {
-    }
+    record ToTest(
+            RecordId record,
+            TestId test,
+            CriterionId criterion,
+            ConditionId condition,
+            Series series,
+            boolean inventors,
+            String note)
+            implements Tie {}
 
     /** It speaks for count levels of a cluster. */
-    record ToCluster(RecordId record, ClusterId cluster, Series series) implements Tie {
-    }
+    record ToCluster(RecordId record, ClusterId cluster, Series series) implements Tie {}
 
     /** It speaks for something told or seen before the hands, about a condition. */
-    record ToClue(RecordId record, String clue, ConditionId condition, Series series) implements Tie {
-    }
+    record ToClue(RecordId record, String clue, ConditionId condition, Series series) implements Tie {}
 
     /** It is shown and not used. */
-    record Unused(RecordId record, String because) implements Tie {
-    }
+    record Unused(RecordId record, String because) implements Tie {}
 }

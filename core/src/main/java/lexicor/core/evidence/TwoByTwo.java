@@ -8,8 +8,8 @@ import org.hipparchus.distribution.continuous.NormalDistribution;
  * Counts of a test against a reference standard.
  *
  * <p>Proportions carry Wilson score intervals (Wilson, J Am Stat Assoc 1927). Likelihood ratios carry intervals by the
- * log method (Simel, Samsa and Matchar, J Clin Epidemiol 1991). If any cell is 0, the ratios and the odds ratio use
- * 0.5 more in every cell; the proportions stay raw. What an empty margin makes unknowable is empty.
+ * log method (Simel, Samsa and Matchar, J Clin Epidemiol 1991). If any cell is 0, the ratios and the odds ratio use 0.5
+ * more in every cell; the proportions stay raw. What an empty margin makes unknowable is empty.
  *
  * @param tp with the condition and positive
  * @param fp without the condition and positive
@@ -23,9 +23,7 @@ public record TwoByTwo(long tp, long fp, long fn, long tn) {
 
     private static final double Z = new NormalDistribution().inverseCumulativeProbability(0.975);
 
-    /**
-     * @throws IllegalArgumentException if a count is below 0 or above {@link #MOST}, or all four are 0
-     */
+    /** @throws IllegalArgumentException if a count is below 0 or above {@link #MOST}, or all four are 0 */
     public TwoByTwo {
         require("tp", tp);
         require("fp", fp);
@@ -41,8 +39,8 @@ public record TwoByTwo(long tp, long fp, long fn, long tn) {
      *
      * @param sensitivity within 0..1
      * @param specificity within 0..1
-     * @param with        number with the condition
-     * @param without     number without
+     * @param with number with the condition
+     * @param without number without
      */
     public static TwoByTwo of(double sensitivity, double specificity, int with, int without) {
         long tp = Math.round(sensitivity * with);
@@ -88,7 +86,9 @@ public record TwoByTwo(long tp, long fp, long fn, long tn) {
 
     /** Sensitivity + specificity - 1, -1..1; empty without patients of either kind. */
     public OptionalDouble youden() {
-        return oneGroupMissing() ? OptionalDouble.empty() : OptionalDouble.of((double) tp / (tp + fn) + (double) tn / (tn + fp) - 1);
+        return oneGroupMissing()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of((double) tp / (tp + fn) + (double) tn / (tn + fp) - 1);
     }
 
     /** Whether a cell is 0, so that the ratios were computed with 0.5 more in every cell. */

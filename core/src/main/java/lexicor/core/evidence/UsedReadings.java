@@ -27,19 +27,23 @@ final class UsedReadings {
         }
         catalogue.patterns().values().forEach(this::pattern);
         for (Cluster cluster : catalogue.clusters()) {
-            cluster.components().stream().flatMap(component -> component.anyOf().stream())
+            cluster.components().stream()
+                    .flatMap(component -> component.anyOf().stream())
                     .forEach(finding -> names.add(name(finding.test(), cluster.condition(), finding.criterion())));
         }
         for (ExaminationTest test : catalogue.tests().values()) {
             for (ConditionReading reading : test.reads()) {
-                reading.school().ifPresent(school -> school.criteria().values()
-                        .forEach(criterion -> names.add(name(test.id(), reading.condition(), criterion))));
+                reading.school()
+                        .ifPresent(school -> school.criteria()
+                                .values()
+                                .forEach(criterion -> names.add(name(test.id(), reading.condition(), criterion))));
             }
         }
     }
 
     private void pattern(Pattern pattern) {
-        Stream.of(pattern.expects(), pattern.defining(), pattern.against()).flatMap(List::stream)
+        Stream.of(pattern.expects(), pattern.defining(), pattern.against())
+                .flatMap(List::stream)
                 .forEach(finding -> names.add(name(finding.test(), pattern.condition(), finding.criterion())));
     }
 

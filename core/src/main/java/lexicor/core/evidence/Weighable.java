@@ -9,8 +9,8 @@ public sealed interface Weighable {
     /**
      * It can.
      *
-     * @param counts    by rounding its proportions
-     * @param size      patients behind it; where unpublished, what stands in for them
+     * @param counts by rounding its proportions
+     * @param size patients behind it; where unpublished, what stands in for them
      * @param sizeKnown whether both group sizes were published
      */
     record Yes(TwoByTwo counts, int size, boolean sizeKnown) implements Weighable {
@@ -22,16 +22,18 @@ public sealed interface Weighable {
     }
 
     /** It cannot; {@code because} says why in plain words. */
-    record No(String because) implements Weighable {
-    }
+    record No(String because) implements Weighable {}
 
     /**
-     * Judges one record. A record with likelihood ratios alone is turned into proportions when both are given and
-     * LR+ &gt; 1 &gt; LR-: specificity = (LR+ - 1) / (LR+ - LR-), sensitivity = LR+ (1 - LR-) / (LR+ - LR-).
+     * Judges one record. A record with likelihood ratios alone is turned into proportions when both are given and LR+
+     * &gt; 1 &gt; LR-: specificity = (LR+ - 1) / (LR+ - LR-), sensitivity = LR+ (1 - LR-) / (LR+ - LR-).
      */
     static Weighable of(AccuracyRecord record) {
         if (record.sensitivity().isPresent() && record.specificity().isPresent()) {
-            return ofProportions(record, record.sensitivity().getAsDouble(), record.specificity().getAsDouble());
+            return ofProportions(
+                    record,
+                    record.sensitivity().getAsDouble(),
+                    record.specificity().getAsDouble());
         }
         if (record.sensitivity().isPresent() || record.specificity().isPresent()) {
             return new No("only one of sensitivity and specificity was published");
@@ -44,7 +46,8 @@ public sealed interface Weighable {
         if (!(positive > 1 && negative < 1)) {
             return new No("the published likelihood ratios contradict each other");
         }
-        return ofProportions(record, positive * (1 - negative) / (positive - negative), (positive - 1) / (positive - negative));
+        return ofProportions(
+                record, positive * (1 - negative) / (positive - negative), (positive - 1) / (positive - negative));
     }
 
     private static Weighable ofProportions(AccuracyRecord record, double sensitivity, double specificity) {

@@ -6,17 +6,18 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * What was told or seen about one question of the intake. Never changed: a later answer to the same question replaces it.
- * An answer without value, number, day and words says that the question is open again.
+ * What was told or seen about one question of the intake. Never changed: a later answer to the same question replaces
+ * it. An answer without value, number, day and words says that the question is open again.
  *
  * @param question id of the question, with what it is about behind a colon where there are several, such as
- *                 {@code override:sh-neer}
- * @param values   the options that hold
- * @param number   a number on the question's scale, or a chance
- * @param on       the day it is about
- * @param words    free words; empty where there are none
+ *     {@code override:sh-neer}
+ * @param values the options that hold
+ * @param number a number on the question's scale, or a chance
+ * @param on the day it is about
+ * @param words free words; empty where there are none
  */
-public record Answer(String question, List<String> values, OptionalDouble number, Optional<LocalDate> on, String words) {
+public record Answer(
+        String question, List<String> values, OptionalDouble number, Optional<LocalDate> on, String words) {
 
     public Answer {
         values = List.copyOf(values);

@@ -8,15 +8,14 @@ import lexicor.core.catalogue.TestId;
 /**
  * Something the therapist did. Commands are only ever added.
  *
- * @param id      given by the client, so that a command sent twice counts once
- * @param client  the browser tab it came from, with {@code order} counting its commands from 1
+ * @param id given by the client, so that a command sent twice counts once
+ * @param client the browser tab it came from, with {@code order} counting its commands from 1
  * @param standAt the test at which the examination stands afterwards
  */
 public record Command(UUID id, UUID client, long order, String author, Instant at, TestId standAt, Action action) {
 
     /** What was done. */
-    public sealed interface Action {
-    }
+    public sealed interface Action {}
 
     /** Attempts were recorded, both sides at once where that was one act. */
     public record Recorded(List<Attempt> attempts) implements Action {
@@ -26,8 +25,7 @@ public record Command(UUID id, UUID client, long order, String author, Instant a
     }
 
     /** An earlier command was taken back; taking back an undo restores what it undid. */
-    public record Undone(UUID command) implements Action {
-    }
+    public record Undone(UUID command) implements Action {}
 
     /** Something was told or seen before the hands. */
     public record Told(List<Answer> answers) implements Action {
@@ -37,6 +35,5 @@ public record Command(UUID id, UUID client, long order, String author, Instant a
     }
 
     /** The therapist went to another test. */
-    public record Moved() implements Action {
-    }
+    public record Moved() implements Action {}
 }

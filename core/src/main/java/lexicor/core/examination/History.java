@@ -52,12 +52,10 @@ public final class History {
     }
 
     /** An attempt that counts, with the tab, the person and the time it came from. */
-    public record Entry(Attempt attempt, UUID client, String author, Instant at) {
-    }
+    public record Entry(Attempt attempt, UUID client, String author, Instant at) {}
 
     /** An answer that counts, with the person and the time it came from. */
-    public record Heard(Answer answer, String author, Instant at) {
-    }
+    public record Heard(Answer answer, String author, Instant at) {}
 
     public static History of(List<Command> commands) {
         return new History(commands);
@@ -83,8 +81,8 @@ public final class History {
     }
 
     /**
-     * Entries of one test that contradict each other: the same side and try recorded differently from two devices, neither
-     * knowing of the other. Oldest first; empty where there is no such pair.
+     * Entries of one test that contradict each other: the same side and try recorded differently from two devices,
+     * neither knowing of the other. Oldest first; empty where there is no such pair.
      */
     public List<Entry> rivals(TestId test) {
         List<Entry> rivals = new ArrayList<>();
@@ -99,7 +97,10 @@ public final class History {
     private static boolean contradict(Entry one, Entry other) {
         Attempt a = one.attempt();
         Attempt b = other.attempt();
-        return a.test().equals(b.test()) && a.side() == b.side() && a.tryNumber() == b.tryNumber() && !one.client().equals(other.client())
+        return a.test().equals(b.test())
+                && a.side() == b.side()
+                && a.tryNumber() == b.tryNumber()
+                && !one.client().equals(other.client())
                 && !Set.copyOf(a.parts()).equals(Set.copyOf(b.parts()));
     }
 
@@ -109,7 +110,9 @@ public final class History {
     }
 
     public List<Attempt> attempts(TestId test, Side side) {
-        return attempts().stream().filter(attempt -> attempt.test().equals(test) && attempt.side() == side).toList();
+        return attempts().stream()
+                .filter(attempt -> attempt.test().equals(test) && attempt.side() == side)
+                .toList();
     }
 
     /** The tests of which something counts, in the order of their first entry that does. */
@@ -121,7 +124,9 @@ public final class History {
 
     /** The test at which the examination stands: where the last command left it; empty before the first. */
     public Optional<TestId> standsAt() {
-        return commands.isEmpty() ? Optional.empty() : Optional.of(commands.get(commands.size() - 1).standAt());
+        return commands.isEmpty()
+                ? Optional.empty()
+                : Optional.of(commands.get(commands.size() - 1).standAt());
     }
 
     /** The latest recording of an author that still counts and so can be taken back. */
@@ -131,8 +136,11 @@ public final class History {
 
     /** The test recorded last, by whomever, that still counts; empty before the first. */
     public Optional<TestId> lastTest() {
-        return lastRecording(command -> true).map(Command::action).map(Command.Recorded.class::cast)
-                .flatMap(recorded -> recorded.attempts().stream().map(Attempt::test).findFirst());
+        return lastRecording(command -> true)
+                .map(Command::action)
+                .map(Command.Recorded.class::cast)
+                .flatMap(recorded ->
+                        recorded.attempts().stream().map(Attempt::test).findFirst());
     }
 
     private Optional<Command> lastRecording(Predicate<Command> wanted) {
@@ -150,8 +158,16 @@ public final class History {
         List<Command> kept = new ArrayList<>();
         for (Command command : commands) {
             if (command.action() instanceof Command.Recorded recorded) {
-                List<Attempt> others = recorded.attempts().stream().filter(attempt -> !attempt.test().equals(test)).toList();
-                kept.add(new Command(command.id(), command.client(), command.order(), command.author(), command.at(), command.standAt(),
+                List<Attempt> others = recorded.attempts().stream()
+                        .filter(attempt -> !attempt.test().equals(test))
+                        .toList();
+                kept.add(new Command(
+                        command.id(),
+                        command.client(),
+                        command.order(),
+                        command.author(),
+                        command.at(),
+                        command.standAt(),
                         new Command.Recorded(others)));
             } else {
                 kept.add(command);

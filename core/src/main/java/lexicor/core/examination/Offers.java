@@ -31,15 +31,22 @@ public final class Offers {
     /** Why a test is not offered, without a full stop; empty where it is. */
     public Optional<String> whyNot(TestId id) {
         Conduct conduct = catalogue.test(id).conduct();
-        Optional<String> school = conduct.onlyWhere().entrySet().stream().filter(only -> !schools.choice(only.getKey()).equals(only.getValue()))
-                .map(only -> "not done by the school in force").findFirst();
-        return school.or(() -> conduct.after().stream().filter(after -> !came(after))
-                .map(after -> "after " + catalogue.test(after.test()).shortName().toLowerCase() + ": " + after.because()).findFirst());
+        Optional<String> school = conduct.onlyWhere().entrySet().stream()
+                .filter(only -> !schools.choice(only.getKey()).equals(only.getValue()))
+                .map(only -> "not done by the school in force")
+                .findFirst();
+        return school.or(() -> conduct.after().stream()
+                .filter(after -> !came(after))
+                .map(after ->
+                        "after " + catalogue.test(after.test()).shortName().toLowerCase() + ": " + after.because())
+                .findFirst());
     }
 
     private boolean came(Conduct.After after) {
         Reading.Result wanted = after.positive() ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE;
-        return readings.stream().filter(reading -> reading.test().equals(after.test())).flatMap(reading -> reading.readings().stream())
+        return readings.stream()
+                .filter(reading -> reading.test().equals(after.test()))
+                .flatMap(reading -> reading.readings().stream())
                 .anyMatch(reading -> reading.criterion().equals(after.criterion()) && reading.result() == wanted);
     }
 }

@@ -11,8 +11,8 @@ public sealed interface Part {
     /**
      * The circumstances of a part.
      *
-     * @param position  such as a rotation position; empty where there is but one
-     * @param repeat    number of the repeat within the attempt, from 1
+     * @param position such as a rotation position; empty where there is but one
+     * @param repeat number of the repeat within the attempt, from 1
      * @param direction such as up or down; empty where there is but one
      */
     record Context(String position, int repeat, String direction) {
@@ -27,14 +27,11 @@ public sealed interface Part {
     }
 
     /** An answer out of the part's list. */
-    record Chosen(String key, String choice, Context context) implements Part {
-    }
+    record Chosen(String key, String choice, Context context) implements Part {}
 
     /** A measure in {@code unit}. */
-    record Measured(String key, double value, String unit, Context context) implements Part {
-    }
+    record Measured(String key, double value, String unit, Context context) implements Part {}
 
     /** Free words. */
-    record Said(String key, String text, Context context) implements Part {
-    }
+    record Said(String key, String text, Context context) implements Part {}
 }

@@ -12,7 +12,12 @@ import lexicor.core.catalogue.TestId;
 public record Reading(TestId test, ConditionId condition, CriterionId criterion, Result result, String phrase) {
 
     /** {@code NOT_YET_KNOWN} is for what is still missing; it never means "none". */
-    public enum Result { POSITIVE, NEGATIVE, NOT_INTERPRETABLE, NOT_YET_KNOWN }
+    public enum Result {
+        POSITIVE,
+        NEGATIVE,
+        NOT_INTERPRETABLE,
+        NOT_YET_KNOWN
+    }
 
     /** Whether the response has a meaning, so that it can be weighed. */
     public boolean definite() {

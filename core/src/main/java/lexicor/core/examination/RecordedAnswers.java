@@ -15,9 +15,11 @@ import lexicor.core.catalogue.Schools;
  * The answers of one attempt, with the latest attempt on the other side to compare with.
  *
  * @param position the position asked about; empty for what was recorded in no particular one
- * @param full     what a full range comes to, by part, for what was judged by eye
+ * @param full what a full range comes to, by part, for what was judged by eye
  */
-record RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools, String position, Map<String, Double> full) implements Answers {
+record RecordedAnswers(
+        Attempt attempt, Optional<Attempt> other, Schools schools, String position, Map<String, Double> full)
+        implements Answers {
 
     RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools) {
         this(attempt, other, schools, Map.of());
@@ -29,7 +31,9 @@ record RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools
 
     @Override
     public Set<String> choices(Asked side, String part) {
-        return parts(side, part, Part.Chosen.class, chosen -> chosen.context().repeat() == 1).map(Part.Chosen::choice).collect(Collectors.toUnmodifiableSet());
+        return parts(side, part, Part.Chosen.class, chosen -> chosen.context().repeat() == 1)
+                .map(Part.Chosen::choice)
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     @Override
@@ -48,7 +52,10 @@ record RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools
     }
 
     private OptionalDouble measure(Asked side, String part, int repeat) {
-        OptionalDouble measured = parts(side, part, Part.Measured.class, each -> each.context().repeat() == repeat).mapToDouble(Part.Measured::value).findFirst();
+        OptionalDouble measured = parts(
+                        side, part, Part.Measured.class, each -> each.context().repeat() == repeat)
+                .mapToDouble(Part.Measured::value)
+                .findFirst();
         return measured.isPresent() || repeat > 1 ? measured : byEye(side, part);
     }
 
@@ -59,14 +66,28 @@ record RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools
             return OptionalDouble.empty();
         }
         Asked across = side == Asked.THIS ? Asked.OTHER : Asked.THIS;
-        OptionalDouble there = parts(across, part, Part.Measured.class, each -> each.context().repeat() == 1).mapToDouble(Part.Measured::value).findFirst();
+        OptionalDouble there = parts(
+                        across,
+                        part,
+                        Part.Measured.class,
+                        each -> each.context().repeat() == 1)
+                .mapToDouble(Part.Measured::value)
+                .findFirst();
         boolean same = said.contains(PartDefinition.Measure.AS_OTHER);
-        return same && choices(across, part).contains(PartDefinition.Measure.SHORT) ? OptionalDouble.empty() : same && there.isPresent() ? there : OptionalDouble.of(full.get(part));
+        return same && choices(across, part).contains(PartDefinition.Measure.SHORT)
+                ? OptionalDouble.empty()
+                : same && there.isPresent() ? there : OptionalDouble.of(full.get(part));
     }
 
     private <P extends Part> Stream<P> parts(Asked side, String key, Class<P> kind, Predicate<P> wanted) {
         Optional<Attempt> asked = side == Asked.THIS ? Optional.of(attempt) : other;
-        return asked.stream().flatMap(each -> each.parts().stream()).filter(kind::isInstance).map(kind::cast)
-                .filter(part -> part.key().equals(key) && part.context().position().equals(position) && part.context().direction().isEmpty()).filter(wanted);
+        return asked.stream()
+                .flatMap(each -> each.parts().stream())
+                .filter(kind::isInstance)
+                .map(kind::cast)
+                .filter(part -> part.key().equals(key)
+                        && part.context().position().equals(position)
+                        && part.context().direction().isEmpty())
+                .filter(wanted);
     }
 }

@@ -11,11 +11,9 @@ import lexicor.core.catalogue.PartDefinition;
 public final class ResponseCheck {
 
     /** A fault in part number {@code index} of an attempt: the field and what is allowed. */
-    public record Fault(int index, String field, String message) {
-    }
+    public record Fault(int index, String field, String message) {}
 
-    private ResponseCheck() {
-    }
+    private ResponseCheck() {}
 
     /** Every fault, in the order of the parts; empty where the attempt is sound. */
     public static List<Fault> faults(ExaminationTest test, Attempt attempt) {
@@ -28,8 +26,11 @@ public final class ResponseCheck {
                 continue;
             }
             if (definition == null) {
-                faults.add(new Fault(index, "key", "'" + part.key() + "' is not recorded by this test; allowed: "
-                        + test.parts().stream().map(PartDefinition::key).toList()));
+                faults.add(new Fault(
+                        index,
+                        "key",
+                        "'" + part.key() + "' is not recorded by this test; allowed: "
+                                + test.parts().stream().map(PartDefinition::key).toList()));
             } else {
                 check(part, definition, index, faults);
                 checkContext(part, definition.taken(), index, faults);
@@ -44,34 +45,63 @@ public final class ResponseCheck {
 
     private static void checkContext(Part part, PartDefinition.Taken taken, int index, List<Fault> faults) {
         String position = part.context().position();
-        if (taken.positions().isEmpty() ? !position.isEmpty() : !taken.positions().contains(position)) {
-            faults.add(new Fault(index, "position", "'" + position + "' is not a position of '" + part.key() + "'; allowed: "
-                    + (taken.positions().isEmpty() ? "none" : taken.positions())));
+        if (taken.positions().isEmpty()
+                ? !position.isEmpty()
+                : !taken.positions().contains(position)) {
+            faults.add(new Fault(
+                    index,
+                    "position",
+                    "'" + position + "' is not a position of '" + part.key() + "'; allowed: "
+                            + (taken.positions().isEmpty() ? "none" : taken.positions())));
         }
         String direction = part.context().direction();
         if (!direction.isEmpty() && !(taken.andBack() && direction.equals(PartDefinition.Taken.BACK))) {
-            faults.add(new Fault(index, "direction", "'" + direction + "' is not a direction of '" + part.key() + "'; allowed: "
-                    + (taken.andBack() ? PartDefinition.Taken.BACK : "none")));
+            faults.add(new Fault(
+                    index,
+                    "direction",
+                    "'" + direction + "' is not a direction of '" + part.key() + "'; allowed: "
+                            + (taken.andBack() ? PartDefinition.Taken.BACK : "none")));
         }
         if (part.context().repeat() > taken.repeats()) {
-            faults.add(new Fault(index, "repeat", "is " + part.context().repeat() + " for '" + part.key() + "'; allowed: 1 to " + taken.repeats()));
+            faults.add(new Fault(
+                    index,
+                    "repeat",
+                    "is " + part.context().repeat() + " for '" + part.key() + "'; allowed: 1 to " + taken.repeats()));
         }
     }
 
     private static void check(Part part, PartDefinition definition, int index, List<Fault> faults) {
         if (definition instanceof PartDefinition.Choice choice) {
-            if (!(part instanceof Part.Chosen chosen) || choice.option(chosen.choice()).isEmpty()) {
-                faults.add(new Fault(index, "choice", "not an answer for '" + part.key() + "'; allowed: "
-                        + choice.options().stream().map(PartDefinition.Option::value).toList()));
+            if (!(part instanceof Part.Chosen chosen)
+                    || choice.option(chosen.choice()).isEmpty()) {
+                faults.add(new Fault(
+                        index,
+                        "choice",
+                        "not an answer for '" + part.key() + "'; allowed: "
+                                + choice.options().stream()
+                                        .map(PartDefinition.Option::value)
+                                        .toList()));
             }
         } else if (definition instanceof PartDefinition.Measure measure) {
-            if (part instanceof Part.Chosen chosen && measure.byEye().stream().anyMatch(option -> option.value().equals(chosen.choice()))) {
+            if (part instanceof Part.Chosen chosen
+                    && measure.byEye().stream()
+                            .anyMatch(option -> option.value().equals(chosen.choice()))) {
                 return;
             }
-            if (!(part instanceof Part.Measured measured) || !measured.unit().equals(measure.unit())
+            if (!(part instanceof Part.Measured measured)
+                    || !measured.unit().equals(measure.unit())
                     || !(measured.value() >= measure.least() && measured.value() <= measure.most())) {
-                faults.add(new Fault(index, "measure", "not a measure for '" + part.key() + "'; allowed: " + Math.round(measure.least()) + " to "
-                        + Math.round(measure.most()) + " " + measure.unit() + (measure.byEye().isEmpty() ? "" : ", or " + measure.byEye().stream().map(PartDefinition.Option::value).toList())));
+                faults.add(new Fault(
+                        index,
+                        "measure",
+                        "not a measure for '" + part.key() + "'; allowed: " + Math.round(measure.least()) + " to "
+                                + Math.round(measure.most()) + " " + measure.unit()
+                                + (measure.byEye().isEmpty()
+                                        ? ""
+                                        : ", or "
+                                                + measure.byEye().stream()
+                                                        .map(PartDefinition.Option::value)
+                                                        .toList())));
             }
         }
     }

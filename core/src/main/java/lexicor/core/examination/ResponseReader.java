@@ -50,39 +50,80 @@ public final class ResponseReader {
     public TestReading read(History history, Side side, OtherSide otherSide) {
         List<Attempt> tries = latestOfEachTry(history.attempts(test.id(), side));
         List<Attempt> others = history.attempts(test.id(), side.other());
-        Optional<Attempt> other = others.isEmpty() || otherSide == OtherSide.INVOLVED ? Optional.empty() : Optional.of(others.get(others.size() - 1));
+        Optional<Attempt> other = others.isEmpty() || otherSide == OtherSide.INVOLVED
+                ? Optional.empty()
+                : Optional.of(others.get(others.size() - 1));
         boolean contradicted = !history.rivals(test.id()).isEmpty();
         List<Reading> readings = new ArrayList<>();
         for (ConditionReading condition : test.reads()) {
             for (CriterionId criterion : condition.by()) {
-                readings.add(contradicted ? reading(condition, test.criterion(criterion).orElseThrow(), Reading.Result.NOT_INTERPRETABLE, TWO_ENTRIES)
-                        : read(tries, other, otherSide, condition, criterion));
+                readings.add(
+                        contradicted
+                                ? reading(
+                                        condition,
+                                        test.criterion(criterion).orElseThrow(),
+                                        Reading.Result.NOT_INTERPRETABLE,
+                                        TWO_ENTRIES)
+                                : read(tries, other, otherSide, condition, criterion));
             }
         }
-        return new TestReading(test.id(), contradicted || !tries.isEmpty(), readings, tries.isEmpty() ? Optional.empty() : test.way(tries.get(tries.size() - 1).variant()));
+        return new TestReading(
+                test.id(),
+                contradicted || !tries.isEmpty(),
+                readings,
+                tries.isEmpty()
+                        ? Optional.empty()
+                        : test.way(tries.get(tries.size() - 1).variant()));
     }
 
-    private Reading read(List<Attempt> tries, Optional<Attempt> other, OtherSide otherSide, ConditionReading condition, CriterionId criterionId) {
+    private Reading read(
+            List<Attempt> tries,
+            Optional<Attempt> other,
+            OtherSide otherSide,
+            ConditionReading condition,
+            CriterionId criterionId) {
         Criterion criterion = test.criterion(criterionId).orElseThrow();
-        List<Reading> readings = tries.stream().map(attempt -> read(attempt, other, otherSide, condition, criterion)).toList();
+        List<Reading> readings = tries.stream()
+                .map(attempt -> read(attempt, other, otherSide, condition, criterion))
+                .toList();
         if (readings.isEmpty()) {
             return reading(condition, criterion, Reading.Result.NOT_YET_KNOWN, "nothing recorded yet");
         }
         Set<Reading.Result> definite = EnumSet.noneOf(Reading.Result.class);
         readings.stream().filter(Reading::definite).forEach(reading -> definite.add(reading.result()));
         if (definite.size() == 2) {
-            return reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, "not reproducible: the repeat said the opposite");
+            return reading(
+                    condition,
+                    criterion,
+                    Reading.Result.NOT_INTERPRETABLE,
+                    "not reproducible: the repeat said the opposite");
         }
-        return readings.stream().filter(Reading::definite).reduce((first, last) -> last).orElse(readings.get(readings.size() - 1));
+        return readings.stream()
+                .filter(Reading::definite)
+                .reduce((first, last) -> last)
+                .orElse(readings.get(readings.size() - 1));
     }
 
-    private Reading read(Attempt attempt, Optional<Attempt> other, OtherSide otherSide, ConditionReading condition, Criterion criterion) {
+    private Reading read(
+            Attempt attempt,
+            Optional<Attempt> other,
+            OtherSide otherSide,
+            ConditionReading condition,
+            Criterion criterion) {
         Answers answers = new RecordedAnswers(attempt, other, schools, test.fullRanges());
-        List<Gate> closed = Stream.of(test.gates(), criterion.gates(), condition.gates()).flatMap(List::stream)
-                .filter(gate -> gate.closed(answers)).toList();
-        Optional<Gate> voidsAll = closed.stream().filter(gate -> gate.voids() == Gate.Voids.EVERYTHING).findFirst();
+        List<Gate> closed = Stream.of(test.gates(), criterion.gates(), condition.gates())
+                .flatMap(List::stream)
+                .filter(gate -> gate.closed(answers))
+                .toList();
+        Optional<Gate> voidsAll = closed.stream()
+                .filter(gate -> gate.voids() == Gate.Voids.EVERYTHING)
+                .findFirst();
         if (voidsAll.isPresent()) {
-            return reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, fill(voidsAll.get().because(), attempt));
+            return reading(
+                    condition,
+                    criterion,
+                    Reading.Result.NOT_INTERPRETABLE,
+                    fill(voidsAll.get().because(), attempt));
         }
         Truth positive = criterion.positive().truth(answers);
         Truth negative = criterion.negative().truth(answers);
@@ -90,11 +131,18 @@ public final class ResponseReader {
             return reading(condition, criterion, Reading.Result.POSITIVE, fill(criterion.counts(), attempt));
         }
         if (negative == Truth.YES) {
-            return closed.isEmpty() ? reading(condition, criterion, Reading.Result.NEGATIVE, fill(criterion.clear(), attempt))
-                    : reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, fill(closed.get(0).because(), attempt));
+            return closed.isEmpty()
+                    ? reading(condition, criterion, Reading.Result.NEGATIVE, fill(criterion.clear(), attempt))
+                    : reading(
+                            condition,
+                            criterion,
+                            Reading.Result.NOT_INTERPRETABLE,
+                            fill(closed.get(0).because(), attempt));
         }
         if (positive == Truth.UNKNOWN || negative == Truth.UNKNOWN) {
-            if (otherSide == OtherSide.INVOLVED && (criterion.positive().comparesSides() || criterion.negative().comparesSides())) {
+            if (otherSide == OtherSide.INVOLVED
+                    && (criterion.positive().comparesSides()
+                            || criterion.negative().comparesSides())) {
                 return reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, NO_NORMAL);
             }
             return reading(condition, criterion, Reading.Result.NOT_YET_KNOWN, "more of the response is needed");
@@ -115,7 +163,9 @@ public final class ResponseReader {
 
     /** Puts the recorded values where a phrase names a part. */
     private String fill(String phrase, Attempt attempt) {
-        return NAMED_PART.matcher(phrase).replaceAll(named -> Matcher.quoteReplacement(value(attempt, named.group(1), named.group(2))));
+        return NAMED_PART
+                .matcher(phrase)
+                .replaceAll(named -> Matcher.quoteReplacement(value(attempt, named.group(1), named.group(2))));
     }
 
     private String value(Attempt attempt, String key, String position) {
@@ -126,12 +176,21 @@ public final class ResponseReader {
             if (part.key().equals(key) && part instanceof Part.Measured measured) {
                 return Math.round(measured.value()) + (measured.unit().equals("°") ? "" : " ") + measured.unit();
             }
-            if (part.key().equals(key) && part instanceof Part.Chosen chosen && test.part(key).orElseThrow() instanceof PartDefinition.Measure measure) {
-                return measure.byEye().stream().filter(option -> option.value().equals(chosen.choice())).map(option -> option.label().toLowerCase()).findFirst().orElse(chosen.choice());
+            if (part.key().equals(key)
+                    && part instanceof Part.Chosen chosen
+                    && test.part(key).orElseThrow() instanceof PartDefinition.Measure measure) {
+                return measure.byEye().stream()
+                        .filter(option -> option.value().equals(chosen.choice()))
+                        .map(option -> option.label().toLowerCase())
+                        .findFirst()
+                        .orElse(chosen.choice());
             }
-            if (part.key().equals(key) && part instanceof Part.Chosen chosen
+            if (part.key().equals(key)
+                    && part instanceof Part.Chosen chosen
                     && test.part(key).orElseThrow() instanceof PartDefinition.Choice choice) {
-                return choice.option(chosen.choice()).map(option -> option.label().toLowerCase()).orElse(chosen.choice());
+                return choice.option(chosen.choice())
+                        .map(option -> option.label().toLowerCase())
+                        .orElse(chosen.choice());
             }
         }
         return "not recorded";

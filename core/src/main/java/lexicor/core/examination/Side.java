@@ -2,7 +2,8 @@ package lexicor.core.examination;
 
 /** A side of the body. */
 public enum Side {
-    LEFT, RIGHT;
+    LEFT,
+    RIGHT;
 
     public Side other() {
         return this == LEFT ? RIGHT : LEFT;

@@ -11,7 +11,7 @@ import lexicor.core.catalogue.Way;
  * All readings of one test on the side in question.
  *
  * @param answered whether anything was recorded on that side
- * @param way      how it was done last; empty where that was the usual way
+ * @param way how it was done last; empty where that was the usual way
  */
 public record TestReading(TestId test, boolean answered, List<Reading> readings, Optional<Way> way) {
 
@@ -36,7 +36,11 @@ public record TestReading(TestId test, boolean answered, List<Reading> readings,
 
     /** The reading for a condition by a criterion, or {@link IllegalArgumentException}. Never null. */
     public Reading reading(ConditionId condition, CriterionId criterion) {
-        return readings.stream().filter(reading -> reading.condition().equals(condition) && reading.criterion().equals(criterion)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("test '" + test + "' does not read '" + condition + "' by '" + criterion + "'"));
+        return readings.stream()
+                .filter(reading -> reading.condition().equals(condition)
+                        && reading.criterion().equals(criterion))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "test '" + test + "' does not read '" + condition + "' by '" + criterion + "'"));
     }
 }

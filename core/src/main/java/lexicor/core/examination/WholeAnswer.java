@@ -11,7 +11,8 @@ import lexicor.core.catalogue.PartDefinition;
 /**
  * A whole answer that is given with one tap: "nothing", or one that comes up often.
  *
- * @param label in the words of its parts, without those that say "nothing" but for "no pain"; empty for "nothing" itself
+ * @param label in the words of its parts, without those that say "nothing" but for "no pain"; empty for "nothing"
+ *     itself
  * @param parts in the order of the test, in every position that a part is taken in
  */
 public record WholeAnswer(String label, List<Part> parts) {
@@ -27,7 +28,9 @@ public record WholeAnswer(String label, List<Part> parts) {
 
     /** The answers that come up most, the commonest first. */
     public static List<WholeAnswer> usual(ExaminationTest test) {
-        return test.usual().stream().map(answers -> new WholeAnswer(label(test, answers), parts(test, answers))).toList();
+        return test.usual().stream()
+                .map(answers -> new WholeAnswer(label(test, answers), parts(test, answers)))
+                .toList();
     }
 
     private static List<Part> parts(ExaminationTest test, Map<String, String> answers) {
@@ -35,8 +38,15 @@ public record WholeAnswer(String label, List<Part> parts) {
         for (PartDefinition part : test.parts()) {
             String value = answers.get(part.key());
             if (value != null) {
-                contexts(part).forEach(context -> parts.add(part instanceof PartDefinition.Measure measure && measure.byEye().stream().noneMatch(option -> option.value().equals(value))
-                        ? new Part.Measured(part.key(), Double.parseDouble(value), measure.unit(), context) : new Part.Chosen(part.key(), value, context)));
+                contexts(part)
+                        .forEach(context -> parts.add(
+                                part instanceof PartDefinition.Measure measure
+                                                && measure.byEye().stream()
+                                                        .noneMatch(option ->
+                                                                option.value().equals(value))
+                                        ? new Part.Measured(
+                                                part.key(), Double.parseDouble(value), measure.unit(), context)
+                                        : new Part.Chosen(part.key(), value, context)));
             }
         }
         return parts;
@@ -44,12 +54,19 @@ public record WholeAnswer(String label, List<Part> parts) {
 
     private static Stream<Part.Context> contexts(PartDefinition part) {
         List<String> positions = part.taken().positions();
-        return positions.isEmpty() ? Stream.of(Part.Context.PLAIN) : positions.stream().map(position -> new Part.Context(position, 1, ""));
+        return positions.isEmpty()
+                ? Stream.of(Part.Context.PLAIN)
+                : positions.stream().map(position -> new Part.Context(position, 1, ""));
     }
 
     private static String label(ExaminationTest test, Map<String, String> answers) {
-        return test.parts().stream().filter(PartDefinition.Choice.class::isInstance).map(PartDefinition.Choice.class::cast)
-                .filter(part -> answers.containsKey(part.key()) && (part.key().equals("pain") || !answers.get(part.key()).equals(test.nothing().get(part.key()))))
+        return test.parts().stream()
+                .filter(PartDefinition.Choice.class::isInstance)
+                .map(PartDefinition.Choice.class::cast)
+                .filter(part -> answers.containsKey(part.key())
+                        && (part.key().equals("pain")
+                                || !answers.get(part.key())
+                                        .equals(test.nothing().get(part.key()))))
                 .map(part -> part.option(answers.get(part.key())).orElseThrow().label())
                 .collect(Collectors.joining(", "));
     }

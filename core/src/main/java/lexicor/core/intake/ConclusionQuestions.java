@@ -39,8 +39,8 @@ public final class ConclusionQuestions {
     public static final String AGAIN = "again-on";
 
     /** All of them. */
-    public static final Set<String> ALL = Set.of(WORKING, IN_WORDS, RIVALS, CONFIDENCE, WHY, STEPS, OWN_STEPS, ADVICE, MARKERS, AGAIN);
+    public static final Set<String> ALL =
+            Set.of(WORKING, IN_WORDS, RIVALS, CONFIDENCE, WHY, STEPS, OWN_STEPS, ADVICE, MARKERS, AGAIN);
 
-    private ConclusionQuestions() {
-    }
+    private ConclusionQuestions() {}
 }

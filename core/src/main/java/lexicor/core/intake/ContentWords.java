@@ -16,9 +16,9 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.pathway.Pathways;
 
 /**
- * The words of everything that a record may name by an id: tests with their parts and answers, conditions, questions with
- * theirs, red flags, facts, schools, areas of drawings. Kept with the record, they tell what was meant when the content has
- * moved on.
+ * The words of everything that a record may name by an id: tests with their parts and answers, conditions, questions
+ * with theirs, red flags, facts, schools, areas of drawings. Kept with the record, they tell what was meant when the
+ * content has moved on.
  *
  * @param words by kind and id, such as {@code part/sh-arc/pain}
  */
@@ -43,21 +43,29 @@ public record ContentWords(Map<String, String> words) {
         catalogue.conditions().values().forEach(condition -> words.put(CONDITION + condition.id(), condition.name()));
         form.questions().forEach(question -> {
             words.put(QUESTION + question.id(), question.ask());
-            question.options().forEach(option -> words.put(ANSWER + question.id() + "/" + option.value(), option.label()));
+            question.options()
+                    .forEach(option -> words.put(ANSWER + question.id() + "/" + option.value(), option.label()));
         });
         words.put(QUESTION + IntakeFolder.RED_FLAGS, "Red flags");
         catalogue.redFlags().forEach(flag -> words.put(ANSWER + IntakeFolder.RED_FLAGS + "/" + flag.id(), flag.sign()));
         words.put(QUESTION + IntakeFolder.FACTS, "Reasons for care");
-        catalogue.locks().forEach(lock -> lock.facts().forEach(fact -> words.put(ANSWER + IntakeFolder.FACTS + "/" + fact.id(), fact.label())));
+        catalogue
+                .locks()
+                .forEach(lock -> lock.facts()
+                        .forEach(fact -> words.put(ANSWER + IntakeFolder.FACTS + "/" + fact.id(), fact.label())));
         words.put(QUESTION + "zone", "Where");
         form.zones().forEach(zone -> words.put(ANSWER + "zone/" + zone.id(), zone.label()));
         for (String kind : List.of("pain-areas", "tingling-areas")) {
             words.put(QUESTION + kind, kind.startsWith("pain") ? "Pain" : "Tingling");
-            form.drawings().forEach(drawing -> drawing.areas().forEach((id, label) -> words.put(ANSWER + kind + "/" + id, label)));
+            form.drawings()
+                    .forEach(drawing ->
+                            drawing.areas().forEach((id, label) -> words.put(ANSWER + kind + "/" + id, label)));
         }
         catalogue.schools().forEach(school -> {
             words.put(QUESTION + "school:" + school.id(), school.question());
-            school.choices().forEach(choice -> words.put(ANSWER + "school:" + school.id() + "/" + choice.value(), choice.label()));
+            school.choices()
+                    .forEach(choice ->
+                            words.put(ANSWER + "school:" + school.id() + "/" + choice.value(), choice.label()));
         });
         pathways.all().forEach(pathway -> words.put(ANSWER + Pathways.FOLLOWED + "/" + pathway.id(), pathway.name()));
         return new ContentWords(words);
@@ -68,7 +76,9 @@ public record ContentWords(Map<String, String> words) {
         for (PartDefinition part : test.parts()) {
             words.put(PART + test.id() + "/" + part.key(), part.label());
             if (part instanceof PartDefinition.Choice choice) {
-                choice.options().forEach(option -> words.put(OPTION + test.id() + "/" + part.key() + "/" + option.value(), option.label()));
+                choice.options()
+                        .forEach(option -> words.put(
+                                OPTION + test.id() + "/" + part.key() + "/" + option.value(), option.label()));
             } else if (part instanceof PartDefinition.Measure measure) {
                 words.put(UNIT + test.id() + "/" + part.key(), measure.unit());
             }
@@ -109,8 +119,19 @@ public record ContentWords(Map<String, String> words) {
             if (key.startsWith(prefix)) {
                 String part = key.substring(prefix.length());
                 String unit = words.get(UNIT + test + "/" + part);
-                parts.add(unit == null ? new PartDefinition.Choice(part, label, true, options(test, part), PartDefinition.Taken.ONCE)
-                        : new PartDefinition.Measure(part, label, unit, -Double.MAX_VALUE, Double.MAX_VALUE, 1, OptionalDouble.empty(), PartDefinition.Taken.ONCE));
+                parts.add(
+                        unit == null
+                                ? new PartDefinition.Choice(
+                                        part, label, true, options(test, part), PartDefinition.Taken.ONCE)
+                                : new PartDefinition.Measure(
+                                        part,
+                                        label,
+                                        unit,
+                                        -Double.MAX_VALUE,
+                                        Double.MAX_VALUE,
+                                        1,
+                                        OptionalDouble.empty(),
+                                        PartDefinition.Taken.ONCE));
             }
         });
         parts.sort(java.util.Comparator.comparing(PartDefinition::key));
@@ -119,7 +140,10 @@ public record ContentWords(Map<String, String> words) {
 
     private List<PartDefinition.Option> options(TestId test, String part) {
         String prefix = OPTION + test + "/" + part + "/";
-        return words.entrySet().stream().filter(entry -> entry.getKey().startsWith(prefix)).map(entry -> new PartDefinition.Option(entry.getKey().substring(prefix.length()), entry.getValue())).toList();
+        return words.entrySet().stream()
+                .filter(entry -> entry.getKey().startsWith(prefix))
+                .map(entry -> new PartDefinition.Option(entry.getKey().substring(prefix.length()), entry.getValue()))
+                .toList();
     }
 
     /** How a part of a test is called; its key in plain letters where no content ever named it. */

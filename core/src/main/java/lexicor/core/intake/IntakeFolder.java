@@ -36,10 +36,10 @@ public final class IntakeFolder {
     }
 
     /**
-     * @param region    of the examination
-     * @param told      the answers so far
+     * @param region of the examination
+     * @param told the answers so far
      * @param birthYear of the patient; empty where nobody knows
-     * @param today     the day of the examination
+     * @param today the day of the examination
      */
     public IntakeState fold(String region, Told told, OptionalInt birthYear, LocalDate today) {
         return fold(region, told, Person.born(birthYear), today);
@@ -51,11 +51,27 @@ public final class IntakeFolder {
         Map<String, Boolean> clues = clues(region, told, person.birthYear(), today);
         contradictions(region, told, faults);
         Set<String> zones = new LinkedHashSet<>(told.values("zone"));
-        form.zonesOf(region).stream().filter(zone -> zone.clue().isPresent() && clues.getOrDefault(zone.clue().get(), false)).forEach(zone -> zones.add(zone.id()));
+        form.zonesOf(region).stream()
+                .filter(zone -> zone.clue().isPresent()
+                        && clues.getOrDefault(zone.clue().get(), false))
+                .forEach(zone -> zones.add(zone.id()));
         List<LockFinding> facts = facts(region, told, today, faults);
-        Set<String> assumed = told.values(LOAD).isEmpty() ? form.story().loadsOf(person.occupation(), region) : Set.of();
-        return new IntakeState(clues, zones, inZone(region, zones), screen(region, told), facts, lockCheck.locked(facts, today), overrides(told), own(told),
-                width(told), schools(told), new StoryListener(form).listen(region, told, person, facts, assumed, today), assumed, faults);
+        Set<String> assumed =
+                told.values(LOAD).isEmpty() ? form.story().loadsOf(person.occupation(), region) : Set.of();
+        return new IntakeState(
+                clues,
+                zones,
+                inZone(region, zones),
+                screen(region, told),
+                facts,
+                lockCheck.locked(facts, today),
+                overrides(told),
+                own(told),
+                width(told),
+                schools(told),
+                new StoryListener(form).listen(region, told, person, facts, assumed, today),
+                assumed,
+                faults);
     }
 
     private Map<String, Boolean> clues(String region, Told told, OptionalInt birthYear, LocalDate today) {
@@ -81,20 +97,27 @@ public final class IntakeFolder {
     private void ages(Map<String, Boolean> clues, int birthYear, LocalDate today) {
         int older = today.getYear() - birthYear;
         int younger = Math.max(0, older - 1);
-        catalogue.clues().values().stream().filter(clue -> clue.age().isPresent()).sorted((a, b) -> a.id().compareTo(b.id())).forEach(clue -> {
-            boolean ifOlder = clue.age().get().contains(older);
-            if (ifOlder == clue.age().get().contains(younger)) {
-                clues.put(clue.id(), ifOlder);
-            }
-        });
+        catalogue.clues().values().stream()
+                .filter(clue -> clue.age().isPresent())
+                .sorted((a, b) -> a.id().compareTo(b.id()))
+                .forEach(clue -> {
+                    boolean ifOlder = clue.age().get().contains(older);
+                    if (ifOlder == clue.age().get().contains(younger)) {
+                        clues.put(clue.id(), ifOlder);
+                    }
+                });
     }
 
     private void contradictions(String region, Told told, List<IntakeState.Fault> faults) {
         for (IntakeForm.Question question : form.questionsOf(region)) {
             for (IntakeForm.Option option : question.options(region)) {
                 if (told.values(question.id()).contains(option.value())) {
-                    option.notWith().forEach((other, values) -> told.values(other).stream().filter(values::contains).findFirst()
-                            .ifPresent(value -> faults.add(new IntakeState.Fault(question.id(), contradiction(option, other, value)))));
+                    option.notWith()
+                            .forEach((other, values) -> told.values(other).stream()
+                                    .filter(values::contains)
+                                    .findFirst()
+                                    .ifPresent(value -> faults.add(new IntakeState.Fault(
+                                            question.id(), contradiction(option, other, value)))));
                 }
             }
         }
@@ -102,8 +125,13 @@ public final class IntakeFolder {
 
     private String contradiction(IntakeForm.Option option, String other, String value) {
         IntakeForm.Question question = form.question(other).orElseThrow();
-        String label = question.options().stream().filter(each -> each.value().equals(value)).findFirst().orElseThrow().label();
-        return "“" + option.label() + "” does not go with “" + question.ask().replace("?", "") + ": " + label.toLowerCase(Locale.UK) + "”. Change one of the two.";
+        String label = question.options().stream()
+                .filter(each -> each.value().equals(value))
+                .findFirst()
+                .orElseThrow()
+                .label();
+        return "“" + option.label() + "” does not go with “" + question.ask().replace("?", "") + ": "
+                + label.toLowerCase(Locale.UK) + "”. Change one of the two.";
     }
 
     private List<LockFinding> facts(String region, Told told, LocalDate today, List<IntakeState.Fault> faults) {
@@ -114,9 +142,13 @@ public final class IntakeFolder {
         form.follows().stream().filter(follows -> follows.holds(told)).forEach(follows -> holding.add(follows.fact()));
         for (String fact : holding) {
             if (asked.contains(fact)) {
-                Optional<LocalDate> day = told.answer("fact-date:" + fact).flatMap(heard -> heard.answer().on());
+                Optional<LocalDate> day = told.answer("fact-date:" + fact)
+                        .flatMap(heard -> heard.answer().on());
                 if (day.isPresent() && day.get().isAfter(today)) {
-                    faults.add(new IntakeState.Fault("fact-date:" + fact, "This day lies ahead. Allowed: up to today, " + today + ". Until it is put right, the tests stay locked."));
+                    faults.add(new IntakeState.Fault(
+                            "fact-date:" + fact,
+                            "This day lies ahead. Allowed: up to today, " + today
+                                    + ". Until it is put right, the tests stay locked."));
                     day = Optional.empty();
                 }
                 findings.add(new LockFinding(fact, day));
@@ -139,10 +171,14 @@ public final class IntakeFolder {
                         screen = screen.answered(flag, present);
                     }
                 }
-                screen = answer.values().contains(IntakeForm.NONE) ? screen.noneOfThese() : screen.onlyPresentAnswered();
+                screen =
+                        answer.values().contains(IntakeForm.NONE) ? screen.noneOfThese() : screen.onlyPresentAnswered();
                 before = answer.values();
-            } else if (answer.kind().equals("release") && before.contains(answer.about()) && asked.contains(answer.about())) {
-                screen = screen.released(answer.about(), new SafetyScreen.Release(heard.author(), heard.at(), answer.words()));
+            } else if (answer.kind().equals("release")
+                    && before.contains(answer.about())
+                    && asked.contains(answer.about())) {
+                screen = screen.released(
+                        answer.about(), new SafetyScreen.Release(heard.author(), heard.at(), answer.words()));
             }
         }
         return screen;
@@ -160,14 +196,19 @@ public final class IntakeFolder {
 
     /** A zone that opened by itself says nothing about where it hurts. */
     private boolean onlyStoryZones(String region, Set<String> open) {
-        return form.zonesOf(region).stream().filter(zone -> open.contains(zone.id())).allMatch(zone -> zone.clue().isPresent());
+        return form.zonesOf(region).stream()
+                .filter(zone -> open.contains(zone.id()))
+                .allMatch(zone -> zone.clue().isPresent());
     }
 
     private Map<TestId, IntakeState.Override> overrides(Told told) {
         Map<TestId, IntakeState.Override> overrides = new LinkedHashMap<>();
         told.about("override").forEach((test, heard) -> {
             if (!heard.answer().words().isBlank()) {
-                overrides.put(TestId.of(test), new IntakeState.Override(heard.author(), heard.at(), heard.answer().words()));
+                overrides.put(
+                        TestId.of(test),
+                        new IntakeState.Override(
+                                heard.author(), heard.at(), heard.answer().words()));
             }
         });
         return overrides;
@@ -175,18 +216,26 @@ public final class IntakeFolder {
 
     private static Map<ConditionId, Double> own(Told told) {
         Map<ConditionId, Double> own = new LinkedHashMap<>();
-        told.about("start").forEach((condition, heard) -> heard.answer().number().ifPresent(chance -> own.put(ConditionId.of(condition), chance)));
+        told.about("start")
+                .forEach((condition, heard) ->
+                        heard.answer().number().ifPresent(chance -> own.put(ConditionId.of(condition), chance)));
         return own;
     }
 
     private static StartingOdds.Width width(Told told) {
-        return told.values("width").stream().findFirst().map(value -> StartingOdds.Width.valueOf(value.toUpperCase(Locale.ROOT))).orElse(StartingOdds.Width.USUAL);
+        return told.values("width").stream()
+                .findFirst()
+                .map(value -> StartingOdds.Width.valueOf(value.toUpperCase(Locale.ROOT)))
+                .orElse(StartingOdds.Width.USUAL);
     }
 
     private Map<String, String> schools(Told told) {
         Map<String, String> schools = new LinkedHashMap<>();
-        told.about("school").forEach((question, heard) -> heard.answer().values().stream().filter(choice -> catalogue.hasSchool(question, choice)).findFirst()
-                .ifPresent(choice -> schools.put(question, choice)));
+        told.about("school")
+                .forEach((question, heard) -> heard.answer().values().stream()
+                        .filter(choice -> catalogue.hasSchool(question, choice))
+                        .findFirst()
+                        .ifPresent(choice -> schools.put(question, choice)));
         return schools;
     }
 }

@@ -21,8 +21,8 @@ public final class LockCheck {
     }
 
     /**
-     * Every reason by test. A fact with a window locks from its date for that many weeks; without a date it locks, since
-     * nobody knows that the window is over.
+     * Every reason by test. A fact with a window locks from its date for that many weeks; without a date it locks,
+     * since nobody knows that the window is over.
      *
      * @param today the day of the examination
      * @throws IllegalArgumentException if a fact is not known or lies after today
@@ -31,13 +31,18 @@ public final class LockCheck {
         Map<TestId, List<LockedTest>> locked = new LinkedHashMap<>();
         for (LockFinding finding : findings) {
             Lock lock = lockOf(finding.fact());
-            Lock.Fact fact = lock.facts().stream().filter(each -> each.id().equals(finding.fact())).findFirst().orElseThrow();
+            Lock.Fact fact = lock.facts().stream()
+                    .filter(each -> each.id().equals(finding.fact()))
+                    .findFirst()
+                    .orElseThrow();
             finding.on().filter(date -> date.isAfter(today)).ifPresent(date -> {
                 throw new IllegalArgumentException(finding.fact() + " is on " + date + "; allowed: up to " + today);
             });
             Optional<LocalDate> until = until(fact, finding);
             if (until.isEmpty() || until.get().isAfter(today)) {
-                lock.tests().forEach(test -> locked.computeIfAbsent(test, id -> new ArrayList<>()).add(new LockedTest(test, lock, fact, until)));
+                lock.tests()
+                        .forEach(test -> locked.computeIfAbsent(test, id -> new ArrayList<>())
+                                .add(new LockedTest(test, lock, fact, until)));
             }
         }
         return locked;
@@ -49,8 +54,13 @@ public final class LockCheck {
     }
 
     private Lock lockOf(String fact) {
-        return catalogue.locks().stream().filter(lock -> lock.facts().stream().anyMatch(each -> each.id().equals(fact))).findFirst()
+        return catalogue.locks().stream()
+                .filter(lock -> lock.facts().stream().anyMatch(each -> each.id().equals(fact)))
+                .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("fact '" + fact + "' locks nothing; allowed: "
-                        + catalogue.locks().stream().flatMap(lock -> lock.facts().stream()).map(Lock.Fact::id).toList()));
+                        + catalogue.locks().stream()
+                                .flatMap(lock -> lock.facts().stream())
+                                .map(Lock.Fact::id)
+                                .toList()));
     }
 }

@@ -7,7 +7,7 @@ import java.util.Optional;
  * A fact about the patient that may lock tests.
  *
  * @param fact id of the fact in the catalogue
- * @param on   when it happened; empty where it has no date, or nobody knows
+ * @param on when it happened; empty where it has no date, or nobody knows
  */
 public record LockFinding(String fact, Optional<LocalDate> on) {
 

@@ -18,6 +18,7 @@ public record LockedTest(TestId test, Lock lock, Lock.Fact fact, Optional<LocalD
 
     /** The reason in a sentence without a full stop. */
     public String why() {
-        return fact.label() + until.map(date -> ", locked until " + DAY.format(date)).orElse("") + ": " + lock.because();
+        return fact.label()
+                + until.map(date -> ", locked until " + DAY.format(date)).orElse("") + ": " + lock.because();
     }
 }

@@ -27,15 +27,13 @@ public final class SafetyScreen {
     /**
      * That somebody looked into a flag and testing may go on.
      *
-     * @param by     who
-     * @param at     when
+     * @param by who
+     * @param at when
      * @param reason why, in words
      */
     public record Release(String by, Instant at, String reason) {
 
-        /**
-         * @throws IllegalArgumentException if nobody or nothing is named
-         */
+        /** @throws IllegalArgumentException if nobody or nothing is named */
         public Release {
             if (by == null || by.isBlank()) {
                 throw new IllegalArgumentException("by is empty; allowed: who releases it");
@@ -60,7 +58,8 @@ public final class SafetyScreen {
     public static SafetyScreen of(Catalogue catalogue, String region) {
         List<RedFlag> flags = catalogue.redFlagsOf(region);
         if (flags.isEmpty()) {
-            throw new IllegalArgumentException("region '" + region + "' has no red flags; allowed: " + regions(catalogue));
+            throw new IllegalArgumentException(
+                    "region '" + region + "' has no red flags; allowed: " + regions(catalogue));
         }
         return new SafetyScreen(flags, Map.of(), Map.of());
     }
@@ -99,7 +98,8 @@ public final class SafetyScreen {
     public SafetyScreen released(String flag, Release release) {
         require(flag);
         if (!answers.getOrDefault(flag, false)) {
-            throw new IllegalArgumentException("red flag '" + flag + "' is not present; allowed: " + present().stream().map(RedFlag::id).toList());
+            throw new IllegalArgumentException("red flag '" + flag + "' is not present; allowed: "
+                    + present().stream().map(RedFlag::id).toList());
         }
         Map<String, Release> more = new LinkedHashMap<>(releases);
         more.put(flag, release);
@@ -119,7 +119,9 @@ public final class SafetyScreen {
 
     /** Flags found present, released or not. */
     public List<RedFlag> present() {
-        return asked.stream().filter(flag -> answers.getOrDefault(flag.id(), false)).toList();
+        return asked.stream()
+                .filter(flag -> answers.getOrDefault(flag.id(), false))
+                .toList();
     }
 
     /** Releases by flag. */
@@ -129,7 +131,8 @@ public final class SafetyScreen {
 
     private void require(String flag) {
         if (asked.stream().noneMatch(known -> known.id().equals(flag))) {
-            throw new IllegalArgumentException("red flag '" + flag + "' is not asked here; allowed: " + asked.stream().map(RedFlag::id).toList());
+            throw new IllegalArgumentException("red flag '" + flag + "' is not asked here; allowed: "
+                    + asked.stream().map(RedFlag::id).toList());
         }
     }
 }

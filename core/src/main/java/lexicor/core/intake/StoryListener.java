@@ -23,18 +23,28 @@ final class StoryListener {
     }
 
     /**
-     * @param facts   facts that hold, with their days
+     * @param facts facts that hold, with their days
      * @param assumed clues taken from the occupation
      */
-    HeardStory listen(String region, Told told, Person person, List<LockFinding> facts, Collection<String> assumed, LocalDate today) {
+    HeardStory listen(
+            String region,
+            Told told,
+            Person person,
+            List<LockFinding> facts,
+            Collection<String> assumed,
+            LocalDate today) {
         Map<String, Boolean> clues = new LinkedHashMap<>();
         Optional<Weeks> weeks = answered(region, told, clues);
         painted(region, told, clues);
         facts.forEach(fact -> clues.put(IntakeFolder.FACTS + ":" + fact.fact(), true));
         assumed.forEach(clue -> clues.putIfAbsent(clue, true));
         person(person, clues);
-        Optional<Weeks> dated = facts.stream().flatMap(fact -> fact.on().stream()).filter(day -> !day.isAfter(today)).max(LocalDate::compareTo)
-                .map(day -> (int) ChronoUnit.WEEKS.between(day, today)).map(since -> new Weeks(since, since));
+        Optional<Weeks> dated = facts.stream()
+                .flatMap(fact -> fact.on().stream())
+                .filter(day -> !day.isAfter(today))
+                .max(LocalDate::compareTo)
+                .map(day -> (int) ChronoUnit.WEEKS.between(day, today))
+                .map(since -> new Weeks(since, since));
         dated.ifPresent(since -> durations(since, clues));
         return new HeardStory(clues, ages(person, today), dated.or(() -> weeks));
     }
@@ -62,8 +72,11 @@ final class StoryListener {
     }
 
     private void painted(String region, Told told, Map<String, Boolean> clues) {
-        Map<String, Set<String>> areas = Map.of("pain", Set.copyOf(told.values("pain-areas")), "tingling", Set.copyOf(told.values("tingling-areas")));
-        form.story().painted().stream().filter(each -> each.regions().isEmpty() || each.regions().contains(region)).filter(each -> each.holds(areas.get(each.of())))
+        Map<String, Set<String>> areas = Map.of(
+                "pain", Set.copyOf(told.values("pain-areas")), "tingling", Set.copyOf(told.values("tingling-areas")));
+        form.story().painted().stream()
+                .filter(each -> each.regions().isEmpty() || each.regions().contains(region))
+                .filter(each -> each.holds(areas.get(each.of())))
                 .forEach(each -> clues.put(each.clue(), true));
         if (areas.get("tingling").contains(IntakeForm.NONE)) {
             clues.put(IntakeFolder.NO_TINGLING, true);
@@ -72,7 +85,13 @@ final class StoryListener {
 
     /** A day that is known tells better how long ago it was than the answer to the question does. */
     private void durations(Weeks since, Map<String, Boolean> clues) {
-        form.question(DURATION).ifPresent(question -> question.options().forEach(option -> clues.put(DURATION + ":" + option.value(), option.weeks().filter(within -> within.contains(since)).isPresent())));
+        form.question(DURATION)
+                .ifPresent(question -> question.options()
+                        .forEach(option -> clues.put(
+                                DURATION + ":" + option.value(),
+                                option.weeks()
+                                        .filter(within -> within.contains(since))
+                                        .isPresent())));
     }
 
     private static void person(Person person, Map<String, Boolean> clues) {
@@ -80,7 +99,8 @@ final class StoryListener {
         if (person.bothSides()) {
             clues.put("person:both-sides", true);
         } else {
-            person.leading().ifPresent(leading -> clues.put(leading ? "person:leading-side" : "person:non-leading-side", true));
+            person.leading()
+                    .ifPresent(leading -> clues.put(leading ? "person:leading-side" : "person:non-leading-side", true));
         }
     }
 

@@ -46,8 +46,11 @@ public final class Told {
 
     /** The whole number given to a question. */
     public OptionalInt whole(String question) {
-        return answer(question).map(History.Heard::answer).filter(answer -> answer.number().isPresent())
-                .map(answer -> OptionalInt.of((int) Math.round(answer.number().getAsDouble()))).orElse(OptionalInt.empty());
+        return answer(question)
+                .map(History.Heard::answer)
+                .filter(answer -> answer.number().isPresent())
+                .map(answer -> OptionalInt.of((int) Math.round(answer.number().getAsDouble())))
+                .orElse(OptionalInt.empty());
     }
 
     /** What holds for each question of a kind, by what it is about, oldest first. */

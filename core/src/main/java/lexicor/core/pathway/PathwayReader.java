@@ -20,7 +20,10 @@ import lexicor.core.source.Fingerprint;
 import lexicor.core.source.SourceException;
 import lexicor.core.source.SourceNode;
 
-/** Reads pathways and refuses what no patient could walk: steps nobody reaches, circles, tests that could not be done, dead ends. */
+/**
+ * Reads pathways and refuses what no patient could walk: steps nobody reaches, circles, tests that could not be done,
+ * dead ends.
+ */
 public final class PathwayReader {
 
     static final String FILE = "pathways.yaml";
@@ -55,10 +58,13 @@ public final class PathwayReader {
     private Pathway pathway(SourceNode node) {
         node.allowing("pathway", "name", "region", "zones", "clues", "steps");
         if (!catalogue.routines().containsKey(node.text("region"))) {
-            throw node.child("region").fault("region '" + node.text("region") + "' is not known; allowed: " + catalogue.routines().keySet());
+            throw node.child("region")
+                    .fault("region '" + node.text("region") + "' is not known; allowed: "
+                            + catalogue.routines().keySet());
         }
         node.list("zones").forEach(zone -> requireOneOf(zone, "zone", zones));
-        node.list("clues").forEach(clue -> requireOneOf(clue, "clue", catalogue.clues().keySet()));
+        node.list("clues")
+                .forEach(clue -> requireOneOf(clue, "clue", catalogue.clues().keySet()));
         List<Step> steps = new ArrayList<>();
         for (SourceNode step : node.list("steps")) {
             Step read = step(step, node.text("region"));
@@ -70,7 +76,13 @@ public final class PathwayReader {
         if (steps.isEmpty()) {
             throw node.fault("pathway '" + node.text("pathway") + "' has no steps; allowed: at least one");
         }
-        Pathway pathway = new Pathway(node.text("pathway"), node.text("name"), node.text("region"), node.texts("zones"), node.texts("clues"), steps);
+        Pathway pathway = new Pathway(
+                node.text("pathway"),
+                node.text("name"),
+                node.text("region"),
+                node.texts("zones"),
+                node.texts("clues"),
+                steps);
         requireKnownWays(pathway);
         requireNoCircle(pathway);
         Map<String, Set<TestId>> before = testsBefore(pathway);
@@ -81,7 +93,8 @@ public final class PathwayReader {
 
     private static void requireOneOf(SourceNode node, String what, Set<String> allowed) {
         if (!allowed.contains(node.asText())) {
-            throw node.fault(what + " '" + node.asText() + "' is not known; allowed: " + allowed.stream().sorted().toList());
+            throw node.fault(what + " '" + node.asText() + "' is not known; allowed: "
+                    + allowed.stream().sorted().toList());
         }
     }
 
@@ -109,24 +122,34 @@ public final class PathwayReader {
         node.allowing("step", "do", "because", "branches", "go");
         ExaminationTest test = catalogue.tests().get(TestId.of(node.text("do")));
         if (test == null) {
-            throw node.child("do").fault("test '" + node.text("do") + "' is not known; allowed: a test of the catalogue");
+            throw node.child("do")
+                    .fault("test '" + node.text("do") + "' is not known; allowed: a test of the catalogue");
         }
-        List<Step.Branch> branches = node.list("branches").stream().map(branch -> branch(branch, test)).toList();
+        List<Step.Branch> branches = node.list("branches").stream()
+                .map(branch -> branch(branch, test))
+                .toList();
         return new Step.Examine(node.text("step"), test.id(), node.text("because"), branches, node.text("go"));
     }
 
     private static Step.Branch branch(SourceNode node, ExaminationTest test) {
         node.allowing("of", "criterion", "result", "go");
         ConditionId condition = ConditionId.of(node.text("of"));
-        ConditionReading reading = test.readingFor(condition).orElseThrow(() -> node.child("of").fault("test '" + test.id() + "' does not read '" + condition
-                + "'; allowed: " + test.reads().stream().map(ConditionReading::condition).toList()));
+        ConditionReading reading = test.readingFor(condition)
+                .orElseThrow(() -> node.child("of")
+                        .fault("test '" + test.id() + "' does not read '" + condition + "'; allowed: "
+                                + test.reads().stream()
+                                        .map(ConditionReading::condition)
+                                        .toList()));
         CriterionId criterion = CriterionId.of(node.text("criterion"));
         if (!reading.by().contains(criterion)) {
-            throw node.child("criterion").fault("test '" + test.id() + "' does not read '" + condition + "' by '" + criterion + "'; allowed: " + reading.by());
+            throw node.child("criterion")
+                    .fault("test '" + test.id() + "' does not read '" + condition + "' by '" + criterion
+                            + "'; allowed: " + reading.by());
         }
         Reading.Result result = node.oneOf("result", Reading.Result.class);
         if (result == Reading.Result.NOT_YET_KNOWN) {
-            throw node.child("result").fault("what is not known yet leads nowhere; allowed: positive, negative, not-interpretable");
+            throw node.child("result")
+                    .fault("what is not known yet leads nowhere; allowed: positive, negative, not-interpretable");
         }
         return new Step.Branch(condition, criterion, result, node.text("go"));
     }
@@ -138,7 +161,8 @@ public final class PathwayReader {
         for (SourceNode item : node.list("conditions")) {
             ConditionId condition = ConditionId.of(item.asText());
             if (!ranked.contains(condition)) {
-                throw item.fault("condition '" + condition + "' is not ranked for the " + region + "; allowed: " + ranked);
+                throw item.fault(
+                        "condition '" + condition + "' is not ranked for the " + region + "; allowed: " + ranked);
             }
             conditions.add(condition);
         }
@@ -148,8 +172,10 @@ public final class PathwayReader {
     private void requireKnownWays(Pathway pathway) {
         for (Step step : pathway.steps()) {
             step.ways().filter(next -> !nodes.containsKey(next)).findFirst().ifPresent(next -> {
-                throw nodes.get(step.id()).fault("step '" + step.id() + "' leads to '" + next + "', which is no step of '" + pathway.id() + "'; allowed: "
-                        + pathway.steps().stream().map(Step::id).toList());
+                throw nodes.get(step.id())
+                        .fault("step '" + step.id() + "' leads to '" + next + "', which is no step of '" + pathway.id()
+                                + "'; allowed: "
+                                + pathway.steps().stream().map(Step::id).toList());
             });
         }
     }
@@ -166,7 +192,9 @@ public final class PathwayReader {
             return;
         }
         if (!way.add(step.id())) {
-            throw nodes.get(step.id()).fault("step '" + step.id() + "' comes back to itself (" + String.join(", ", way) + "); allowed: ways that end");
+            throw nodes.get(step.id())
+                    .fault("step '" + step.id() + "' comes back to itself (" + String.join(", ", way)
+                            + "); allowed: ways that end");
         }
         step.ways().forEach(next -> follow(pathway, pathway.step(next), way, sound));
         way.remove(step.id());
@@ -174,26 +202,37 @@ public final class PathwayReader {
     }
 
     private void requireReached(Pathway pathway, Map<String, Set<TestId>> before) {
-        pathway.steps().stream().filter(step -> !before.containsKey(step.id())).findFirst().ifPresent(step -> {
-            throw nodes.get(step.id()).fault("no way leads to step '" + step.id() + "'; allowed: steps that a way from '" + pathway.start().id() + "' reaches");
-        });
+        pathway.steps().stream()
+                .filter(step -> !before.containsKey(step.id()))
+                .findFirst()
+                .ifPresent(step -> {
+                    throw nodes.get(step.id())
+                            .fault("no way leads to step '" + step.id() + "'; allowed: steps that a way from '"
+                                    + pathway.start().id() + "' reaches");
+                });
     }
 
     /** A test that follows on another is locked unless that other was done on every way to it. */
     private void requireTestsInTurn(Pathway pathway, Map<String, Set<TestId>> before) {
         for (Step step : pathway.steps()) {
             if (step instanceof Step.Examine examine) {
-                for (Conduct.After after : catalogue.test(examine.test()).conduct().after()) {
+                for (Conduct.After after :
+                        catalogue.test(examine.test()).conduct().after()) {
                     if (!before.get(step.id()).contains(after.test())) {
-                        throw nodes.get(step.id()).fault("step '" + step.id() + "' is locked: '" + examine.test() + "' makes sense only after '" + after.test()
-                                + "', which some way to it leaves out; allowed: a step that does '" + after.test() + "' before it");
+                        throw nodes.get(step.id())
+                                .fault("step '" + step.id() + "' is locked: '" + examine.test()
+                                        + "' makes sense only after '" + after.test()
+                                        + "', which some way to it leaves out; allowed: a step that does '"
+                                        + after.test() + "' before it");
                     }
                 }
             }
         }
     }
 
-    /** The tests that are done on every way to a step; steps that no way reaches are missing. The pathway has no circle. */
+    /**
+     * The tests that are done on every way to a step; steps that no way reaches are missing. The pathway has no circle.
+     */
     private static Map<String, Set<TestId>> testsBefore(Pathway pathway) {
         Map<String, Set<TestId>> before = new LinkedHashMap<>();
         before.put(pathway.start().id(), Set.of());
@@ -202,11 +241,12 @@ public final class PathwayReader {
             if (step instanceof Step.Examine examine) {
                 done.add(examine.test());
             }
-            step.ways().forEach(next -> before.merge(next, Set.copyOf(done), (known, more) -> {
-                Set<TestId> both = new HashSet<>(known);
-                both.retainAll(more);
-                return both;
-            }));
+            step.ways()
+                    .forEach(next -> before.merge(next, Set.copyOf(done), (known, more) -> {
+                        Set<TestId> both = new HashSet<>(known);
+                        both.retainAll(more);
+                        return both;
+                    }));
         }
         return before;
     }

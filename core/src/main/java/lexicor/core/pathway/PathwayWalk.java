@@ -10,11 +10,11 @@ import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
 
 /**
- * How far a patient has come on a pathway. It follows from the record alone: what was tested before the pathway was taken up,
- * or beside it, counts as well, so that it can be left and rejoined.
+ * How far a patient has come on a pathway. It follows from the record alone: what was tested before the pathway was
+ * taken up, or beside it, counts as well, so that it can be left and rejoined.
  *
  * @param passed the steps behind, oldest first, with what each came to
- * @param here   the step at hand, or the end
+ * @param here the step at hand, or the end
  */
 public record PathwayWalk(List<Passed> passed, Step here) {
 
@@ -23,18 +23,25 @@ public record PathwayWalk(List<Passed> passed, Step here) {
     }
 
     /** What a step came to. */
-    public enum Outcome { ANSWERED, POSITIVE, NEGATIVE, UNCLEAR, NOTED, CLOSED }
-
-    /** A step behind; {@code answer} is what was answered to a question, empty for a test. */
-    public record Passed(Step step, Outcome outcome, String answer) {
+    public enum Outcome {
+        ANSWERED,
+        POSITIVE,
+        NEGATIVE,
+        UNCLEAR,
+        NOTED,
+        CLOSED
     }
 
+    /** A step behind; {@code answer} is what was answered to a question, empty for a test. */
+    public record Passed(Step step, Outcome outcome, String answer) {}
+
     /**
-     * @param answers  to the questions of the pathway, by step
+     * @param answers to the questions of the pathway, by step
      * @param readings of the tests, done or not
-     * @param open     whether a test may be done now; one that may not is passed by
+     * @param open whether a test may be done now; one that may not is passed by
      */
-    public static PathwayWalk of(Pathway pathway, Map<String, String> answers, List<TestReading> readings, Predicate<TestId> open) {
+    public static PathwayWalk of(
+            Pathway pathway, Map<String, String> answers, List<TestReading> readings, Predicate<TestId> open) {
         List<Passed> passed = new ArrayList<>();
         Step here = pathway.start();
         while (true) {
@@ -47,18 +54,24 @@ public record PathwayWalk(List<Passed> passed, Step here) {
         }
     }
 
-    private record Onward(String next, Outcome outcome, String answer) {
-    }
+    private record Onward(String next, Outcome outcome, String answer) {}
 
-    private static Optional<Onward> onward(Step step, Map<String, String> answers, List<TestReading> readings, Predicate<TestId> open) {
+    private static Optional<Onward> onward(
+            Step step, Map<String, String> answers, List<TestReading> readings, Predicate<TestId> open) {
         if (step instanceof Step.Ask ask) {
-            return ask.answers().stream().filter(answer -> answer.value().equals(answers.get(ask.id()))).findFirst()
+            return ask.answers().stream()
+                    .filter(answer -> answer.value().equals(answers.get(ask.id())))
+                    .findFirst()
                     .map(answer -> new Onward(answer.next(), Outcome.ANSWERED, answer.label()));
         }
         if (step instanceof Step.Examine examine) {
-            Optional<TestReading> done = readings.stream().filter(reading -> reading.test().equals(examine.test()) && reading.answered()).findFirst();
+            Optional<TestReading> done = readings.stream()
+                    .filter(reading -> reading.test().equals(examine.test()) && reading.answered())
+                    .findFirst();
             if (done.isEmpty()) {
-                return open.test(examine.test()) ? Optional.empty() : Optional.of(new Onward(examine.otherwise(), Outcome.CLOSED, ""));
+                return open.test(examine.test())
+                        ? Optional.empty()
+                        : Optional.of(new Onward(examine.otherwise(), Outcome.CLOSED, ""));
             }
             return branch(examine, done.get());
         }
@@ -68,7 +81,8 @@ public record PathwayWalk(List<Passed> passed, Step here) {
     /** The first branch that holds; none while the response is not fully read, unless no reading is asked about. */
     private static Optional<Onward> branch(Step.Examine examine, TestReading done) {
         for (Step.Branch branch : examine.branches()) {
-            Reading.Result result = done.reading(branch.condition(), branch.criterion()).result();
+            Reading.Result result =
+                    done.reading(branch.condition(), branch.criterion()).result();
             if (result == branch.result()) {
                 return Optional.of(new Onward(branch.next(), outcome(result), ""));
             }
@@ -80,7 +94,11 @@ public record PathwayWalk(List<Passed> passed, Step here) {
     }
 
     private static Outcome otherwise(Step.Examine examine, TestReading done) {
-        List<Reading.Result> results = examine.branches().stream().map(branch -> done.reading(branch.condition(), branch.criterion()).result()).distinct().toList();
+        List<Reading.Result> results = examine.branches().stream()
+                .map(branch ->
+                        done.reading(branch.condition(), branch.criterion()).result())
+                .distinct()
+                .toList();
         return results.isEmpty() ? Outcome.NOTED : results.size() == 1 ? outcome(results.get(0)) : Outcome.UNCLEAR;
     }
 

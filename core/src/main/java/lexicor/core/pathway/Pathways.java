@@ -31,7 +31,12 @@ public record Pathways(String revision, List<Pathway> all) {
 
     /** The questions of a region's pathways, by what the record calls them, with the answers allowed. */
     public Optional<List<String>> answersTo(String region, String about) {
-        return of(region).stream().flatMap(pathway -> pathway.steps().stream().filter(Step.Ask.class::isInstance).map(Step.Ask.class::cast)
-                .filter(ask -> about(pathway, ask).equals(about))).findFirst().map(ask -> ask.answers().stream().map(Step.Answer::value).toList());
+        return of(region).stream()
+                .flatMap(pathway -> pathway.steps().stream()
+                        .filter(Step.Ask.class::isInstance)
+                        .map(Step.Ask.class::cast)
+                        .filter(ask -> about(pathway, ask).equals(about)))
+                .findFirst()
+                .map(ask -> ask.answers().stream().map(Step.Answer::value).toList());
     }
 }

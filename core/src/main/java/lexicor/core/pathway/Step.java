@@ -29,14 +29,13 @@ public sealed interface Step {
     }
 
     /** An answer and where it leads. */
-    record Answer(String value, String label, String next) {
-    }
+    record Answer(String value, String label, String next) {}
 
     /**
      * A test to do.
      *
-     * @param because   why this one now
-     * @param branches  where its readings lead, the first that holds
+     * @param because why this one now
+     * @param branches where its readings lead, the first that holds
      * @param otherwise where it leads when none of them holds
      */
     record Examine(String id, TestId test, String because, List<Branch> branches, String otherwise) implements Step {
@@ -46,20 +45,20 @@ public sealed interface Step {
 
         @Override
         public Stream<String> ways() {
-            return Stream.concat(branches.stream().map(Branch::next), Stream.of(otherwise)).distinct();
+            return Stream.concat(branches.stream().map(Branch::next), Stream.of(otherwise))
+                    .distinct();
         }
     }
 
     /** A reading of the step's test and where it leads. */
-    record Branch(ConditionId condition, CriterionId criterion, Reading.Result result, String next) {
-    }
+    record Branch(ConditionId condition, CriterionId criterion, Reading.Result result, String next) {}
 
     /**
      * Where a way ends.
      *
-     * @param says       what stands there
+     * @param says what stands there
      * @param conditions it points to; empty where it points to none
-     * @param because    what to do or bear in mind
+     * @param because what to do or bear in mind
      */
     record End(String id, String says, List<ConditionId> conditions, String because) implements Step {
         public End {

@@ -28,14 +28,21 @@ final class Alike {
 
     /** Gathers what is alike; a test that another follows on stands by itself. */
     static List<Alike> of(Map<TestId, WorkItem> known) {
-        Set<TestId> followed = known.values().stream().flatMap(item -> item.after().stream()).filter(known::containsKey).collect(Collectors.toSet());
+        Set<TestId> followed = known.values().stream()
+                .flatMap(item -> item.after().stream())
+                .filter(known::containsKey)
+                .collect(Collectors.toSet());
         Map<List<Object>, Alike> gathered = new LinkedHashMap<>();
         for (WorkItem item : known.values()) {
             Depth depth = Depth.of(item, known, new LinkedHashSet<>());
             Set<String> where = Set.copyOf(item.positions());
-            Set<TestId> triggers = item.after().stream().filter(known::containsKey).collect(Collectors.toSet());
-            List<Object> key = followed.contains(item.test()) ? List.of(item.test()) : List.of(where, depth.rank(), depth.level(), triggers);
-            Alike alike = gathered.computeIfAbsent(key, each -> new Alike(item.positions(), depth.rank(), depth.level()));
+            Set<TestId> triggers =
+                    item.after().stream().filter(known::containsKey).collect(Collectors.toSet());
+            List<Object> key = followed.contains(item.test())
+                    ? List.of(item.test())
+                    : List.of(where, depth.rank(), depth.level(), triggers);
+            Alike alike =
+                    gathered.computeIfAbsent(key, each -> new Alike(item.positions(), depth.rank(), depth.level()));
             alike.items.add(item);
             item.after().stream().filter(known::containsKey).forEach(alike.after::add);
         }
@@ -44,7 +51,10 @@ final class Alike {
 
     /** Those with the same equipment together, what needs none first. */
     List<WorkItem> inOrder() {
-        return items.stream().sorted(Comparator.comparing((WorkItem item) -> String.join(",", item.equipment().stream().sorted().toList()))).toList();
+        return items.stream()
+                .sorted(Comparator.comparing((WorkItem item) ->
+                        String.join(",", item.equipment().stream().sorted().toList())))
+                .toList();
     }
 
     /** The stage and level at which a test can come at the earliest: those of what it follows on, and no earlier. */

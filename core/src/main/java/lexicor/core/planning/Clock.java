@@ -17,7 +17,7 @@ final class Clock {
 
     /**
      * @param changeSeconds for a change of position
-     * @param position      in which the patient is; empty where it is not known
+     * @param position in which the patient is; empty where it is not known
      */
     Clock(double changeSeconds, Optional<String> position) {
         this.changeSeconds = changeSeconds;
@@ -36,14 +36,20 @@ final class Clock {
 
     /** The least number of moves: positions that are needed so that every test can be done, beside the one at hand. */
     private int moves(Set<List<String>> set) {
-        List<String> all = set.stream().flatMap(List::stream).distinct().sorted().toList();
+        List<String> all =
+                set.stream().flatMap(List::stream).distinct().sorted().toList();
         int least = Integer.MAX_VALUE;
         for (int chosen = 0; chosen < 1 << all.size(); chosen++) {
             int used = chosen;
-            boolean covers = set.stream().allMatch(positions -> positions.stream().anyMatch(where -> (used >> all.indexOf(where) & 1) == 1));
+            boolean covers = set.stream()
+                    .allMatch(positions -> positions.stream().anyMatch(where -> (used >> all.indexOf(where) & 1) == 1));
             if (covers) {
-                int at = position.isPresent() && all.contains(position.get()) ? chosen >> all.indexOf(position.get()) & 1 : 0;
-                least = Math.min(least, Integer.bitCount(chosen) - (position.isPresent() ? at : Math.min(1, Integer.bitCount(chosen))));
+                int at = position.isPresent() && all.contains(position.get())
+                        ? chosen >> all.indexOf(position.get()) & 1
+                        : 0;
+                least = Math.min(
+                        least,
+                        Integer.bitCount(chosen) - (position.isPresent() ? at : Math.min(1, Integer.bitCount(chosen))));
             }
         }
         return least;

@@ -17,10 +17,10 @@ import lexicor.core.examination.Attempt;
 import lexicor.core.examination.Command;
 
 /**
- * How long tests took at the bench, both sides together, read off the times at which their answers came. The time from one
- * entry of a device to its next is that of the tests that the next one records, shared evenly among them, less the change of
- * position where they are done in another. A test that was left out, entered faster than it can be done, or interrupted is
- * not timed; what is entered again later, after other tests, is a correction and takes no time.
+ * How long tests took at the bench, both sides together, read off the times at which their answers came. The time from
+ * one entry of a device to its next is that of the tests that the next one records, shared evenly among them, less the
+ * change of position where they are done in another. A test that was left out, entered faster than it can be done, or
+ * interrupted is not timed; what is entered again later, after other tests, is a correction and takes no time.
  */
 public final class Laps {
 
@@ -41,8 +41,12 @@ public final class Laps {
     /** Seconds of each test of one examination that was timed. */
     public static Map<TestId, Double> of(Catalogue catalogue, List<Command> commands) {
         Laps laps = new Laps(catalogue);
-        Map<UUID, List<Command>> devices = commands.stream().collect(Collectors.groupingBy(Command::client, LinkedHashMap::new, Collectors.toList()));
-        devices.values().forEach(device -> laps.follow(device.stream().sorted(Comparator.comparingLong(Command::order)).toList()));
+        Map<UUID, List<Command>> devices = commands.stream()
+                .collect(Collectors.groupingBy(Command::client, LinkedHashMap::new, Collectors.toList()));
+        devices.values()
+                .forEach(device -> laps.follow(device.stream()
+                        .sorted(Comparator.comparingLong(Command::order))
+                        .toList()));
         laps.seconds.keySet().removeAll(laps.untimed);
         laps.seconds.values().removeIf(lap -> lap < SHORTEST);
         return laps.seconds;
@@ -53,7 +57,9 @@ public final class Laps {
         Set<TestId> last = Set.of();
         for (Command command : device) {
             if (command.action() instanceof Command.Recorded recorded) {
-                Set<TestId> tests = recorded.attempts().stream().map(Attempt::test).collect(Collectors.toCollection(LinkedHashSet::new));
+                Set<TestId> tests = recorded.attempts().stream()
+                        .map(Attempt::test)
+                        .collect(Collectors.toCollection(LinkedHashSet::new));
                 if (before == null || recorded.attempts().stream().allMatch(Attempt::leftOut)) {
                     untimed.addAll(tests);
                 } else {
@@ -70,7 +76,8 @@ public final class Laps {
             untimed.addAll(tests);
             return;
         }
-        double all = lap.toMillis() / 1000.0 - (moved(last, tests) ? catalogue.effort().changePosition() : 0);
+        double all = lap.toMillis() / 1000.0
+                - (moved(last, tests) ? catalogue.effort().changePosition() : 0);
         for (TestId test : tests) {
             if (last.contains(test) || !seconds.containsKey(test)) {
                 seconds.merge(test, Math.max(0, all / tests.size()), Double::sum);
@@ -79,6 +86,10 @@ public final class Laps {
     }
 
     private boolean moved(Set<TestId> from, Set<TestId> to) {
-        return !from.isEmpty() && !catalogue.test(from.iterator().next()).position().equals(catalogue.test(to.iterator().next()).position());
+        return !from.isEmpty()
+                && !catalogue
+                        .test(from.iterator().next())
+                        .position()
+                        .equals(catalogue.test(to.iterator().next()).position());
     }
 }

@@ -51,14 +51,25 @@ public record OrderFault(Kind kind, TestId test, TestId other) {
                 faults.add(new OrderFault(Kind.TWICE, test, test));
                 continue;
             }
-            item.after().stream().filter(trigger -> !before.contains(trigger)).sorted().forEach(trigger -> faults.add(new OrderFault(all.contains(trigger) ? Kind.BEFORE_ITS_TRIGGER : Kind.NEVER_REACHED, test, trigger)));
+            item.after().stream()
+                    .filter(trigger -> !before.contains(trigger))
+                    .sorted()
+                    .forEach(trigger -> faults.add(new OrderFault(
+                            all.contains(trigger) ? Kind.BEFORE_ITS_TRIGGER : Kind.NEVER_REACHED, test, trigger)));
             List<WorkItem> earlier = order.subList(0, at);
             List<WorkItem> later = order.subList(at + 1, order.size());
             if (measures.contains(test)) {
-                earlier.stream().filter(each -> catalogue.test(each.test()).provocation() >= Purposes.PROVOKES).findFirst().ifPresent(each -> faults.add(new OrderFault(Kind.SPOILED, test, each.test())));
+                earlier.stream()
+                        .filter(each -> catalogue.test(each.test()).provocation() >= Purposes.PROVOKES)
+                        .findFirst()
+                        .ifPresent(each -> faults.add(new OrderFault(Kind.SPOILED, test, each.test())));
             }
             if (item.level() == WorkItems.LAST) {
-                later.stream().filter(each -> each.level() < WorkItems.LAST && !each.after().contains(test)).findFirst().ifPresent(each -> faults.add(new OrderFault(Kind.TOO_EARLY, test, each.test())));
+                later.stream()
+                        .filter(each ->
+                                each.level() < WorkItems.LAST && !each.after().contains(test))
+                        .findFirst()
+                        .ifPresent(each -> faults.add(new OrderFault(Kind.TOO_EARLY, test, each.test())));
             }
             before.add(test);
         }

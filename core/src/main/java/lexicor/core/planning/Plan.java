@@ -6,14 +6,14 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
 
 /**
- * The tests to do in the time there is, in the order that spares the patient, each with why it is in; and those that are out,
- * each with why.
+ * The tests to do in the time there is, in the order that spares the patient, each with why it is in; and those that
+ * are out, each with why.
  *
- * @param steps   in order
- * @param out     tests that may be done and are not in
+ * @param steps in order
+ * @param out tests that may be done and are not in
  * @param seconds for all steps with their moves
- * @param moves   changes of the patient's position
- * @param bits    expected information of all steps together
+ * @param moves changes of the patient's position
+ * @param bits expected information of all steps together
  */
 public record Plan(List<Step> steps, List<Out> out, double seconds, int moves, double bits) {
 
@@ -21,14 +21,13 @@ public record Plan(List<Step> steps, List<Out> out, double seconds, int moves, d
      * A test in its place.
      *
      * @param about the condition that it is in for; empty where it is in for none in particular
-     * @param bits  information that the plan would lose without it; 0 where it has no figures in play
+     * @param bits information that the plan would lose without it; 0 where it has no figures in play
      */
-    public record Step(TestId test, String position, double seconds, Why why, Optional<ConditionId> about, double bits) {
-    }
+    public record Step(
+            TestId test, String position, double seconds, Why why, Optional<ConditionId> about, double bits) {}
 
     /** A test that is not in. */
-    public record Out(TestId test, WhyNot why, double bits) {
-    }
+    public record Out(TestId test, WhyNot why, double bits) {}
 
     /** Why a test is not in a plan. */
     public enum WhyNot {

@@ -17,12 +17,13 @@ import lexicor.core.weighing.JointInformation;
 import lexicor.core.weighing.Weighing;
 
 /**
- * Plans one situation, and remembers what was worked out for it: for any time, against an order of one's own, and again as results come. What the therapist put in
- * stays in. Then come the short neck screen and measures that provoking would spoil, for every serious condition and for the
- * likeliest ones the test that tells most about it, what defines a condition in play, what tells most together by figures, and
- * what belongs to the picture of a condition that has no figures. A patient who is to be spared gets no more than what the curve of
- * information against time gives up to its knee, and for pictures nothing that provokes. Where it is not known in which position the patient is, it is
- * taken to be the one that the region's routine begins with.
+ * Plans one situation, and remembers what was worked out for it: for any time, against an order of one's own, and again
+ * as results come. What the therapist put in stays in. Then come the short neck screen and measures that provoking
+ * would spoil, for every serious condition and for the likeliest ones the test that tells most about it, what defines a
+ * condition in play, what tells most together by figures, and what belongs to the picture of a condition that has no
+ * figures. A patient who is to be spared gets no more than what the curve of information against time gives up to its
+ * knee, and for pictures nothing that provokes. Where it is not known in which position the patient is, it is taken to
+ * be the one that the region's routine begins with.
  */
 public final class Planner {
 
@@ -31,6 +32,7 @@ public final class Planner {
 
     /** Provocation that is likely to hurt or frighten, and the chance of a condition for which that is worth it. */
     private static final int FRIGHTENS = 3;
+
     private static final double FRIGHTENED_FOR = 0.1;
 
     private final Catalogue catalogue;
@@ -44,17 +46,24 @@ public final class Planner {
     private Planner(Catalogue catalogue, Weighing weighing, Situation situation) {
         this.catalogue = catalogue;
         this.situation = situation;
-        this.position = situation.position().or(() -> Optional.of(catalogue.routine(situation.visit().region()).beginsIn()));
+        this.position = situation
+                .position()
+                .or(() -> Optional.of(
+                        catalogue.routine(situation.visit().region()).beginsIn()));
         this.nothing = JointInformation.of(weighing, situation.visit(), situation.found(), situation.doable());
         this.clock = new Clock(catalogue.effort().changePosition(), position);
-        this.purposes = new Purposes(catalogue, situation, nothing, test -> candidate(test).seconds());
+        this.purposes = new Purposes(
+                catalogue, situation, nothing, test -> candidate(test).seconds());
     }
 
     public static Planner of(Catalogue catalogue, Weighing weighing, Situation situation) {
         return new Planner(catalogue, weighing, situation);
     }
 
-    /** The plan for a time in seconds; infinite for as many tests as are worth doing. Never null; without time or tests it has no steps. */
+    /**
+     * The plan for a time in seconds; infinite for as many tests as are worth doing. Never null; without time or tests
+     * it has no steps.
+     */
     public Plan plan(double seconds) {
         return plan(seconds, List.of());
     }
@@ -68,7 +77,10 @@ public final class Planner {
         return plan(Math.min(seconds, mostSpared().orElse(Double.POSITIVE_INFINITY)), byHand, !situation.sparing());
     }
 
-    /** Seconds after which a patient who is to be spared is left in peace: the knee of the curve. Empty for everybody else, and where nothing bends. */
+    /**
+     * Seconds after which a patient who is to be spared is left in peace: the knee of the curve. Empty for everybody
+     * else, and where nothing bends.
+     */
     public OptionalDouble mostSpared() {
         if (!situation.sparing()) {
             return OptionalDouble.empty();
@@ -78,17 +90,23 @@ public final class Planner {
 
     private Plan plan(double seconds, Collection<TestId> byHand, boolean provoking) {
         Choice choice = new Choice(seconds);
-        byHand.stream().filter(situation.doable()::contains).forEach(test -> choice.reasons.put(test, Reason.of(test, Why.BY_HAND)));
+        byHand.stream()
+                .filter(situation.doable()::contains)
+                .forEach(test -> choice.reasons.put(test, Reason.of(test, Why.BY_HAND)));
         choice.add(purposes.always());
         choice.add(purposes.lookedFor());
         choice.addWithinShare(purposes.defining());
         choice.add(purposes.serious());
-        purposes.spread().stream().filter(reason -> !purposes.served(reason, choice.reasons.keySet())).forEach(reason -> choice.add(List.of(reason)));
+        purposes.spread().stream()
+                .filter(reason -> !purposes.served(reason, choice.reasons.keySet()))
+                .forEach(reason -> choice.add(List.of(reason)));
         choice.addWithinShare(purposes.measures());
         choice.select();
-        List.of(purposes.measures(), purposes.defining(), provoking ? purposes.pictured() : gentle(purposes.pictured())).forEach(choice::add);
+        List.of(purposes.measures(), purposes.defining(), provoking ? purposes.pictured() : gentle(purposes.pictured()))
+                .forEach(choice::add);
         WorkOrder order = choice.order();
-        while (seconds(order) > seconds && choice.dropLast()) { // hard rules can cost a move more than the positions alone
+        while (seconds(order) > seconds
+                && choice.dropLast()) { // hard rules can cost a move more than the positions alone
             order = choice.order();
         }
         return plan(order, choice.reasons);
@@ -96,56 +114,99 @@ public final class Planner {
 
     /** Expected information against time, with the knee. */
     public BudgetCurve curve() {
-        return curve.updateAndGet(known -> known == null ? BudgetCurve.of(seconds -> plan(seconds, List.of(), true)) : known);
+        return curve.updateAndGet(
+                known -> known == null ? BudgetCurve.of(seconds -> plan(seconds, List.of(), true)) : known);
     }
 
     /** An order of one's own: what it takes and tells, and what speaks against it. */
     public OwnOrder appraise(List<TestId> own) {
         List<WorkItem> items = WorkItems.of(catalogue, situation.visit().region(), own);
         WorkOrder order = WorkOrder.asGiven(items, position);
-        return new OwnOrder(plan(order, purposes.all()), OrderFault.of(catalogue, situation.visit().region(), items, situation.done()));
+        return new OwnOrder(
+                plan(order, purposes.all()),
+                OrderFault.of(catalogue, situation.visit().region(), items, situation.done()));
     }
 
     /** What has changed for a plan that was taken: what is settled, and what would now tell more. */
     public Replanning again(List<TestId> planned, Set<TestId> byHand) {
         Map<TestId, Reason> use = purposes.all();
-        List<TestId> open = planned.stream().filter(situation.doable()::contains).toList();
-        List<TestId> settled = open.stream().filter(test -> !use.containsKey(test)).toList();
+        List<TestId> open =
+                planned.stream().filter(situation.doable()::contains).toList();
+        List<TestId> settled =
+                open.stream().filter(test -> !use.containsKey(test)).toList();
         List<TestId> left = open.stream().filter(use::containsKey).toList();
         JointInformation rest = nothing.with(left);
-        double best = left.stream().mapToDouble(test -> nothing.gain(test) / candidate(test).seconds()).max().orElse(0);
-        List<TestId> better = situation.doable().stream().filter(test -> !planned.contains(test) && rest.gain(test) >= catalogue.effort().leastBits() && rest.gain(test) / candidate(test).seconds() > best)
-                .sorted(Comparator.comparingDouble((TestId test) -> rest.gain(test) / candidate(test).seconds()).reversed()).toList();
-        return new Replanning(settled.stream().filter(test -> !byHand.contains(test)).toList(), settled.stream().filter(byHand::contains).toList(), better);
+        double best = left.stream()
+                .mapToDouble(test -> nothing.gain(test) / candidate(test).seconds())
+                .max()
+                .orElse(0);
+        List<TestId> better = situation.doable().stream()
+                .filter(test -> !planned.contains(test)
+                        && rest.gain(test) >= catalogue.effort().leastBits()
+                        && rest.gain(test) / candidate(test).seconds() > best)
+                .sorted(Comparator.comparingDouble((TestId test) ->
+                                rest.gain(test) / candidate(test).seconds())
+                        .reversed())
+                .toList();
+        return new Replanning(
+                settled.stream().filter(test -> !byHand.contains(test)).toList(),
+                settled.stream().filter(byHand::contains).toList(),
+                better);
     }
 
-    /** Whether a test that is likely to hurt or frighten speaks only of conditions that hardly anybody with this story has. */
+    /**
+     * Whether a test that is likely to hurt or frighten speaks only of conditions that hardly anybody with this story
+     * has.
+     */
     private boolean frightensForLittle(TestId test) {
-        return catalogue.test(test).provocation() >= FRIGHTENS && situation.ranking().standings().stream()
-                .noneMatch(standing -> standing.now() >= FRIGHTENED_FOR && catalogue.test(test).readingFor(standing.condition().id()).isPresent());
+        return catalogue.test(test).provocation() >= FRIGHTENS
+                && situation.ranking().standings().stream()
+                        .noneMatch(standing -> standing.now() >= FRIGHTENED_FOR
+                                && catalogue
+                                        .test(test)
+                                        .readingFor(standing.condition().id())
+                                        .isPresent());
     }
 
     private List<Reason> gentle(List<Reason> reasons) {
-        return reasons.stream().filter(reason -> catalogue.test(reason.test()).provocation() < Purposes.PROVOKES).toList();
+        return reasons.stream()
+                .filter(reason -> catalogue.test(reason.test()).provocation() < Purposes.PROVOKES)
+                .toList();
     }
 
     private double seconds(WorkOrder order) {
-        return order.seconds(test -> candidate(test).seconds(), catalogue.effort().changePosition());
+        return order.seconds(
+                test -> candidate(test).seconds(), catalogue.effort().changePosition());
     }
 
     private Selection.Candidate candidate(TestId id) {
         ExaminationTest test = catalogue.test(id);
-        return new Selection.Candidate(id, situation.learnt().getOrDefault(id, RoutineCheck.usual(test)), test.positions());
+        return new Selection.Candidate(
+                id, situation.learnt().getOrDefault(id, RoutineCheck.usual(test)), test.positions());
     }
 
     private Plan plan(WorkOrder order, Map<TestId, Reason> reasons) {
-        Set<TestId> chosen = Set.copyOf(order.steps().stream().map(WorkOrder.Step::test).toList());
-        JointInformation all = nothing.with(order.steps().stream().map(WorkOrder.Step::test).toList());
-        List<Plan.Step> steps = order.steps().stream().map(step -> {
-            Reason reason = reasons.getOrDefault(step.test(), Reason.of(step.test(), Why.BY_HAND));
-            return new Plan.Step(step.test(), step.position(), candidate(step.test()).seconds(), reason.why(), reason.about(), Math.max(0, all.bits() - all.without(step.test()).bits()));
-        }).toList();
-        List<Plan.Out> out = situation.doable().stream().filter(test -> !chosen.contains(test)).map(test -> out(test, all)).sorted(Comparator.comparingDouble(Plan.Out::bits).reversed()).toList();
+        Set<TestId> chosen =
+                Set.copyOf(order.steps().stream().map(WorkOrder.Step::test).toList());
+        JointInformation all =
+                nothing.with(order.steps().stream().map(WorkOrder.Step::test).toList());
+        List<Plan.Step> steps = order.steps().stream()
+                .map(step -> {
+                    Reason reason = reasons.getOrDefault(step.test(), Reason.of(step.test(), Why.BY_HAND));
+                    return new Plan.Step(
+                            step.test(),
+                            step.position(),
+                            candidate(step.test()).seconds(),
+                            reason.why(),
+                            reason.about(),
+                            Math.max(0, all.bits() - all.without(step.test()).bits()));
+                })
+                .toList();
+        List<Plan.Out> out = situation.doable().stream()
+                .filter(test -> !chosen.contains(test))
+                .map(test -> out(test, all))
+                .sorted(Comparator.comparingDouble(Plan.Out::bits).reversed())
+                .toList();
         return new Plan(steps, out, seconds(order), order.moves(), all.bits());
     }
 
@@ -154,7 +215,8 @@ public final class Planner {
             return new Plan.Out(test, Plan.WhyNot.NO_FIGURES, 0);
         }
         double gain = Math.max(0, whole.gain(test));
-        return new Plan.Out(test, gain >= catalogue.effort().leastBits() ? Plan.WhyNot.NO_TIME : Plan.WhyNot.TELLS_LITTLE, gain);
+        return new Plan.Out(
+                test, gain >= catalogue.effort().leastBits() ? Plan.WhyNot.NO_TIME : Plan.WhyNot.TELLS_LITTLE, gain);
     }
 
     /** Tests that come together, the reason that weighs most first. */
@@ -189,16 +251,29 @@ public final class Planner {
         }
 
         private double secondsWith(TestId further) {
-            List<Selection.Candidate> all = new ArrayList<>(reasons.keySet().stream().map(Planner.this::candidate).toList());
+            List<Selection.Candidate> all = new ArrayList<>(
+                    reasons.keySet().stream().map(Planner.this::candidate).toList());
             all.add(candidate(further));
             return clock.seconds(all);
         }
 
         /** What tells most beside what is there. */
         void select() {
-            List<Selection.Candidate> begun = reasons.keySet().stream().map(Planner.this::candidate).toList();
-            List<Selection.Candidate> candidates = situation.doable().stream().filter(test -> !reasons.containsKey(test) && !frightensForLittle(test)).map(Planner.this::candidate).toList();
-            Selection.of(nothing.with(reasons.keySet()), begun, candidates, budget, catalogue.effort().leastBits(), clock).tests().forEach(test -> reasons.put(test, Reason.of(test, Why.INFORMATION)));
+            List<Selection.Candidate> begun =
+                    reasons.keySet().stream().map(Planner.this::candidate).toList();
+            List<Selection.Candidate> candidates = situation.doable().stream()
+                    .filter(test -> !reasons.containsKey(test) && !frightensForLittle(test))
+                    .map(Planner.this::candidate)
+                    .toList();
+            Selection.of(
+                            nothing.with(reasons.keySet()),
+                            begun,
+                            candidates,
+                            budget,
+                            catalogue.effort().leastBits(),
+                            clock)
+                    .tests()
+                    .forEach(test -> reasons.put(test, Reason.of(test, Why.INFORMATION)));
         }
 
         WorkOrder order() {
@@ -207,7 +282,10 @@ public final class Planner {
 
         /** Leaves out what came in last; never what the therapist put in. */
         boolean dropLast() {
-            Optional<TestId> last = reasons.values().stream().filter(reason -> reason.why() != Why.BY_HAND).map(Reason::test).reduce((earlier, later) -> later);
+            Optional<TestId> last = reasons.values().stream()
+                    .filter(reason -> reason.why() != Why.BY_HAND)
+                    .map(Reason::test)
+                    .reduce((earlier, later) -> later);
             last.ifPresent(reasons::remove);
             return last.isPresent();
         }

@@ -39,55 +39,102 @@ final class Purposes {
 
     /** What belongs to every examination of the region. */
     List<Reason> always() {
-        return open(catalogue.routine(situation.visit().region()).always().stream().map(test -> Reason.of(test, Why.SAFETY)).toList());
+        return open(catalogue.routine(situation.visit().region()).always().stream()
+                .map(test -> Reason.of(test, Why.SAFETY))
+                .toList());
     }
 
     /** Measures that provoking would spoil; none where nothing provokes. */
     List<Reason> measures() {
-        boolean provokes = situation.doable().stream().anyMatch(test -> catalogue.test(test).provocation() >= PROVOKES);
-        return provokes ? open(catalogue.routine(situation.visit().region()).first().stream().map(test -> Reason.of(test, Why.MEASURE)).toList()) : List.of();
+        boolean provokes = situation.doable().stream()
+                .anyMatch(test -> catalogue.test(test).provocation() >= PROVOKES);
+        return provokes
+                ? open(catalogue.routine(situation.visit().region()).first().stream()
+                        .map(test -> Reason.of(test, Why.MEASURE))
+                        .toList())
+                : List.of();
     }
 
     /** Tests that the story or a finding asks for. */
     List<Reason> lookedFor() {
-        return open(situation.looking().first().entrySet().stream().map(each -> Reason.of(each.getKey(), Why.SERIOUS, each.getValue())).toList());
+        return open(situation.looking().first().entrySet().stream()
+                .map(each -> Reason.of(each.getKey(), Why.SERIOUS, each.getValue()))
+                .toList());
     }
 
-    /** For each serious condition that is looked for the test that tells most about it for its time, the most telling first. */
+    /**
+     * For each serious condition that is looked for the test that tells most about it for its time, the most telling
+     * first.
+     */
     List<Reason> serious() {
-        return bestFor(inPlay(standing -> standing.condition().serious().isPresent() && standing.now() >= situation.looking().from().applyAsDouble(standing.condition().id()), 0), Why.SERIOUS).stream()
-                .sorted(Comparator.comparingDouble((Reason reason) -> nothing.gain(reason.test(), reason.about().orElseThrow()) / seconds.applyAsDouble(reason.test())).reversed()).toList();
+        return bestFor(
+                        inPlay(
+                                standing -> standing.condition().serious().isPresent()
+                                        && standing.now()
+                                                >= situation
+                                                        .looking()
+                                                        .from()
+                                                        .applyAsDouble(standing.condition()
+                                                                .id()),
+                                0),
+                        Why.SERIOUS)
+                .stream()
+                .sorted(Comparator.comparingDouble((Reason reason) ->
+                                nothing.gain(reason.test(), reason.about().orElseThrow())
+                                        / seconds.applyAsDouble(reason.test()))
+                        .reversed())
+                .toList();
     }
 
     /** The same for the likeliest conditions, one of each family. */
     List<Reason> spread() {
         Map<ConditionId, Standing> families = new LinkedHashMap<>();
-        inPlay(standing -> true, least()).stream().filter(standing -> situation.doable().stream().anyMatch(test -> nothing.gain(test, standing.condition().id()) > 0))
-                .forEach(standing -> families.putIfAbsent(nothing.family(standing.condition().id()), standing));
+        inPlay(standing -> true, least()).stream()
+                .filter(standing -> situation.doable().stream()
+                        .anyMatch(
+                                test -> nothing.gain(test, standing.condition().id()) > 0))
+                .forEach(standing ->
+                        families.putIfAbsent(nothing.family(standing.condition().id()), standing));
         return bestFor(families.values().stream().limit(LIKELIEST).toList(), Why.SPREAD);
     }
 
     /** Whether some tests already tell something worth having about what a further one is in for. */
     boolean served(Reason reason, Collection<TestId> tests) {
-        return reason.about().stream().anyMatch(condition -> tests.stream().anyMatch(test -> nothing.gain(test, condition) >= catalogue.effort().leastBits()));
+        return reason.about().stream()
+                .anyMatch(condition -> tests.stream()
+                        .anyMatch(test -> nothing.gain(test, condition)
+                                >= catalogue.effort().leastBits()));
     }
 
     /** Open tests by which a condition in play is defined, the likeliest condition first. */
     List<Reason> defining() {
-        return open(inPlay(standing -> true, least()).stream().flatMap(standing -> pattern(standing).stream().flatMap(pattern -> pattern.defining().stream())
-                .map(expected -> Reason.of(expected.test(), Why.DEFINITION, standing.condition().id()))).toList());
+        return open(inPlay(standing -> true, least()).stream()
+                .flatMap(standing -> pattern(standing).stream()
+                        .flatMap(pattern -> pattern.defining().stream())
+                        .map(expected -> Reason.of(
+                                expected.test(),
+                                Why.DEFINITION,
+                                standing.condition().id())))
+                .toList());
     }
 
-    /** Open tests of the pictures of conditions in play that no figures speak of, what serves most of them for its time first. */
+    /**
+     * Open tests of the pictures of conditions in play that no figures speak of, what serves most of them for its time
+     * first.
+     */
     List<Reason> pictured() {
         Map<TestId, Double> serves = new LinkedHashMap<>();
         Map<TestId, ConditionId> about = new LinkedHashMap<>();
-        inPlay(standing -> !standing.informed() && !standing.measured(), least()).forEach(standing -> standing.pattern().notExamined().forEach(expected -> {
-            serves.merge(expected.test(), standing.before(), Double::sum);
-            about.putIfAbsent(expected.test(), standing.condition().id());
-        }));
-        return open(serves.keySet().stream().sorted(Comparator.comparingDouble((TestId test) -> serves.get(test) / seconds.applyAsDouble(test)).reversed())
-                .map(test -> Reason.of(test, Why.PICTURE, about.get(test))).toList());
+        inPlay(standing -> !standing.informed() && !standing.measured(), least())
+                .forEach(standing -> standing.pattern().notExamined().forEach(expected -> {
+                    serves.merge(expected.test(), standing.before(), Double::sum);
+                    about.putIfAbsent(expected.test(), standing.condition().id());
+                }));
+        return open(serves.keySet().stream()
+                .sorted(Comparator.comparingDouble((TestId test) -> serves.get(test) / seconds.applyAsDouble(test))
+                        .reversed())
+                .map(test -> Reason.of(test, Why.PICTURE, about.get(test)))
+                .toList());
     }
 
     private double least() {
@@ -95,18 +142,27 @@ final class Purposes {
     }
 
     private List<Reason> bestFor(List<Standing> standings, Why why) {
-        return standings.stream().map(Standing::condition).flatMap(condition -> best(condition.id()).map(test -> Reason.of(test, why, condition.id())).stream()).toList();
+        return standings.stream()
+                .map(Standing::condition)
+                .flatMap(condition -> best(condition.id()).map(test -> Reason.of(test, why, condition.id())).stream())
+                .toList();
     }
 
     /** The test that tells most about a condition for its time; empty where none tells enough. */
     private Optional<TestId> best(ConditionId condition) {
-        return situation.doable().stream().filter(test -> nothing.gain(test, condition) >= catalogue.effort().leastBits())
+        return situation.doable().stream()
+                .filter(test ->
+                        nothing.gain(test, condition) >= catalogue.effort().leastBits())
                 .max(Comparator.comparingDouble(test -> nothing.gain(test, condition) / seconds.applyAsDouble(test)));
     }
 
     private List<Standing> inPlay(Predicate<Standing> wanted, double least) {
-        return situation.ranking().standings().stream().filter(standing -> standing.now() >= least && !standing.pattern().unlikely()).filter(wanted)
-                .sorted(Comparator.comparingDouble(Standing::now).reversed()).toList();
+        return situation.ranking().standings().stream()
+                .filter(standing ->
+                        standing.now() >= least && !standing.pattern().unlikely())
+                .filter(wanted)
+                .sorted(Comparator.comparingDouble(Standing::now).reversed())
+                .toList();
     }
 
     private Optional<Pattern> pattern(Standing standing) {
@@ -116,15 +172,29 @@ final class Purposes {
     /** Those that may be done, each once. */
     private List<Reason> open(List<Reason> reasons) {
         Map<TestId, Reason> first = new LinkedHashMap<>();
-        reasons.stream().filter(reason -> situation.doable().contains(reason.test())).forEach(reason -> first.putIfAbsent(reason.test(), reason));
+        reasons.stream()
+                .filter(reason -> situation.doable().contains(reason.test()))
+                .forEach(reason -> first.putIfAbsent(reason.test(), reason));
         return List.copyOf(first.values());
     }
 
     /** What every open test that is for something is for. */
     Map<TestId, Reason> all() {
-        Stream<Reason> informing = situation.doable().stream().filter(test -> nothing.gain(test) >= catalogue.effort().leastBits()).map(test -> Reason.of(test, Why.INFORMATION));
+        Stream<Reason> informing = situation.doable().stream()
+                .filter(test -> nothing.gain(test) >= catalogue.effort().leastBits())
+                .map(test -> Reason.of(test, Why.INFORMATION));
         Map<TestId, Reason> all = new LinkedHashMap<>();
-        Stream.of(always().stream(), lookedFor().stream(), measures().stream(), serious().stream(), spread().stream(), defining().stream(), informing, pictured().stream()).flatMap(reasons -> reasons).forEach(reason -> all.putIfAbsent(reason.test(), reason));
+        Stream.of(
+                        always().stream(),
+                        lookedFor().stream(),
+                        measures().stream(),
+                        serious().stream(),
+                        spread().stream(),
+                        defining().stream(),
+                        informing,
+                        pictured().stream())
+                .flatMap(reasons -> reasons)
+                .forEach(reason -> all.putIfAbsent(reason.test(), reason));
         return all;
     }
 }

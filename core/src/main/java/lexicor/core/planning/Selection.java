@@ -12,13 +12,13 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.weighing.JointInformation;
 
 /**
- * Which tests tell most together in the time there is. What a set tells is not the sum of what its tests tell, so the best set
- * is sought and not added up: the test with the most further information for its time, again and again, beside the best
- * single test; then swaps of one for another, and additions, as long as any of them tells more. It can end a little short of
- * the best of all sets; how far is measured against every set of small cases.
+ * Which tests tell most together in the time there is. What a set tells is not the sum of what its tests tell, so the
+ * best set is sought and not added up: the test with the most further information for its time, again and again, beside
+ * the best single test; then swaps of one for another, and additions, as long as any of them tells more. It can end a
+ * little short of the best of all sets; how far is measured against every set of small cases.
  *
- * @param tests   beside those begun with, in the order in which they were chosen
- * @param bits    expected information of all of them together, with those begun with
+ * @param tests beside those begun with, in the order in which they were chosen
+ * @param bits expected information of all of them together, with those begun with
  * @param seconds for all of them, with those begun with and the moves that their positions need at the least
  */
 public record Selection(List<TestId> tests, double bits, double seconds) {
@@ -29,7 +29,7 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
     /**
      * A test that may be chosen.
      *
-     * @param seconds   for both sides where both are done, above 0
+     * @param seconds for both sides where both are done, above 0
      * @param positions the patient's positions in which it can be done; at least one
      */
     public record Candidate(TestId test, double seconds, List<String> positions) {
@@ -49,12 +49,18 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
     /**
      * Chooses.
      *
-     * @param so        information of the tests begun with; of no test where there are none
-     * @param begun     tests that are in already
-     * @param budget    seconds there are for all, 0 or more; infinite for as many as are worth doing
+     * @param so information of the tests begun with; of no test where there are none
+     * @param begun tests that are in already
+     * @param budget seconds there are for all, 0 or more; infinite for as many as are worth doing
      * @param leastBits further information below which a test is not worth doing
      */
-    static Selection of(JointInformation so, List<Candidate> begun, List<Candidate> candidates, double budget, double leastBits, Clock clock) {
+    static Selection of(
+            JointInformation so,
+            List<Candidate> begun,
+            List<Candidate> candidates,
+            double budget,
+            double leastBits,
+            Clock clock) {
         Chooser chooser = new Chooser(so, begun, candidates, budget, leastBits, clock);
         Set<TestId> best = chooser.improved(chooser.greedy(Set.of()));
         Optional<TestId> single = chooser.bestSingle();
@@ -78,7 +84,13 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
         private final Clock clock;
         private final Map<Set<TestId>, JointInformation> known = new LinkedHashMap<>();
 
-        Chooser(JointInformation nothing, List<Candidate> begun, List<Candidate> candidates, double budget, double leastBits, Clock clock) {
+        Chooser(
+                JointInformation nothing,
+                List<Candidate> begun,
+                List<Candidate> candidates,
+                double budget,
+                double leastBits,
+                Clock clock) {
             this.nothing = nothing;
             this.begun = begun;
             candidates.forEach(each -> this.candidates.put(each.test(), each));
@@ -92,7 +104,8 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
         }
 
         double seconds(Set<TestId> set) {
-            return clock.seconds(Stream.concat(begun.stream(), set.stream().map(candidates::get)).toList());
+            return clock.seconds(Stream.concat(begun.stream(), set.stream().map(candidates::get))
+                    .toList());
         }
 
         private JointInformation information(Set<TestId> set) {
@@ -111,7 +124,9 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
 
         /** The test that tells most by itself, whatever its time; empty where none fits. */
         Optional<TestId> bestSingle() {
-            return candidates.keySet().stream().filter(test -> seconds(Set.of(test)) <= budget && nothing.gain(test) >= leastBits).max(Comparator.comparingDouble(nothing::gain));
+            return candidates.keySet().stream()
+                    .filter(test -> seconds(Set.of(test)) <= budget && nothing.gain(test) >= leastBits)
+                    .max(Comparator.comparingDouble(nothing::gain));
         }
 
         /** A set with, again and again, the test that tells most for its time. */
@@ -163,10 +178,14 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
             for (TestId out : List.copyOf(set)) {
                 Set<TestId> without = new LinkedHashSet<>(set);
                 without.remove(out);
-                JointInformation rest = known.computeIfAbsent(Set.copyOf(without), each -> information(set).without(out));
+                JointInformation rest = known.computeIfAbsent(
+                        Set.copyOf(without), each -> information(set).without(out));
                 for (TestId in : candidates.keySet()) {
                     Set<TestId> with = with(without, in);
-                    if (!set.contains(in) && seconds(with) <= budget && rest.bits() + rest.gain(in) > now + NEXT_TO_NOTHING && bits(with) > now + NEXT_TO_NOTHING) {
+                    if (!set.contains(in)
+                            && seconds(with) <= budget
+                            && rest.bits() + rest.gain(in) > now + NEXT_TO_NOTHING
+                            && bits(with) > now + NEXT_TO_NOTHING) {
                         set.remove(out);
                         set.add(in);
                         return true;

@@ -17,19 +17,27 @@ import lexicor.core.weighing.Visit;
 /**
  * What a plan is made from.
  *
- * @param doable   tests that may be done now: neither done, nor locked, nor waiting for another
+ * @param doable tests that may be done now: neither done, nor locked, nor waiting for another
  * @param position in which the patient is; empty where it is not known
- * @param learnt   seconds that tests took in this clinic, both sides together; the catalogue's where a test has none
- * @param sparing  whether only the most valuable tests are to be done
- * @param looking  what is looked for before all else
+ * @param learnt seconds that tests took in this clinic, both sides together; the catalogue's where a test has none
+ * @param sparing whether only the most valuable tests are to be done
+ * @param looking what is looked for before all else
  */
-public record Situation(Visit visit, List<TestReading> found, Ranking ranking, Collection<TestId> doable, Optional<String> position, Map<TestId, Double> learnt, boolean sparing, Looking looking) {
+public record Situation(
+        Visit visit,
+        List<TestReading> found,
+        Ranking ranking,
+        Collection<TestId> doable,
+        Optional<String> position,
+        Map<TestId, Double> learnt,
+        boolean sparing,
+        Looking looking) {
 
     /**
      * What is looked for before all else.
      *
      * @param first tests that the story or a finding asks for, each with the condition that it is for
-     * @param from  chance from which a serious condition is looked for
+     * @param from chance from which a serious condition is looked for
      */
     public record Looking(Map<TestId, ConditionId> first, ToDoubleFunction<ConditionId> from) {
 
@@ -39,7 +47,6 @@ public record Situation(Visit visit, List<TestReading> found, Ranking ranking, C
         }
     }
 
-
     public Situation {
         found = List.copyOf(found);
         doable = List.copyOf(doable);
@@ -48,6 +55,9 @@ public record Situation(Visit visit, List<TestReading> found, Ranking ranking, C
 
     /** Tests that have an answer already. */
     public Set<TestId> done() {
-        return found.stream().filter(TestReading::answered).map(TestReading::test).collect(Collectors.toSet());
+        return found.stream()
+                .filter(TestReading::answered)
+                .map(TestReading::test)
+                .collect(Collectors.toSet());
     }
 }

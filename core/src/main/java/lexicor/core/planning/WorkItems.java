@@ -16,6 +16,7 @@ public final class WorkItems {
 
     /** Looking, what belongs to every examination, and measures that provoking would spoil. */
     static final int FIRST = 0;
+
     static final int BETWEEN = 1;
     /** Instability, and what is likely to hurt or frighten. */
     static final int LAST = 2;
@@ -23,22 +24,36 @@ public final class WorkItems {
     /** Provocation that is likely to hurt or frighten. */
     private static final int FRIGHTENS = 3;
 
-    private WorkItems() {
-    }
+    private WorkItems() {}
 
     /** Tests of a region as they may stand in an order; those that follow on another of them come after it. */
     public static List<WorkItem> of(Catalogue catalogue, String region, Collection<TestId> tests) {
         Routine routine = catalogue.routine(region);
-        return tests.stream().map(catalogue::test).map(test -> {
-            Set<TestId> after = test.conduct().after().stream().map(Conduct.After::test).collect(Collectors.toSet());
-            return new WorkItem(test.id(), test.positions(), test.stage(), Set.copyOf(test.conduct().equipment()), level(test, routine), after);
-        }).toList();
+        return tests.stream()
+                .map(catalogue::test)
+                .map(test -> {
+                    Set<TestId> after = test.conduct().after().stream()
+                            .map(Conduct.After::test)
+                            .collect(Collectors.toSet());
+                    return new WorkItem(
+                            test.id(),
+                            test.positions(),
+                            test.stage(),
+                            Set.copyOf(test.conduct().equipment()),
+                            level(test, routine),
+                            after);
+                })
+                .toList();
     }
 
     private static int level(ExaminationTest test, Routine routine) {
         if (test.stage() == Stage.INSTABILITY || test.provocation() >= FRIGHTENS) {
             return LAST;
         }
-        return test.stage() == Stage.LOOK || routine.first().contains(test.id()) || routine.always().contains(test.id()) ? FIRST : BETWEEN;
+        return test.stage() == Stage.LOOK
+                        || routine.first().contains(test.id())
+                        || routine.always().contains(test.id())
+                ? FIRST
+                : BETWEEN;
     }
 }

@@ -15,17 +15,19 @@ import java.util.stream.Stream;
 import lexicor.core.catalogue.TestId;
 
 /**
- * The order in which tests are done. Hard: levels one after the other, and every test after those it follows on. Then the
- * patient changes position as seldom as can be; among such orders, the work steps back to an earlier stage as seldom as can
- * be; among such, what looks before what provokes. All by dynamic programming over sets of alike tests (M. Held and R. M. Karp, J. SIAM 10:196, 1962), so exactly. Of what is
- * alike, tests with the same equipment stand together.
+ * The order in which tests are done. Hard: levels one after the other, and every test after those it follows on. Then
+ * the patient changes position as seldom as can be; among such orders, the work steps back to an earlier stage as
+ * seldom as can be; among such, what looks before what provokes. All by dynamic programming over sets of alike tests
+ * (M. Held and R. M. Karp, J. SIAM 10:196, 1962), so exactly. Of what is alike, tests with the same equipment stand
+ * together.
  *
- * <p>Tests with the same positions, stage and level that follow on the same tests, and that no other follows on, are alike: done one after the other they cost
- * nothing, and taking one out from between others never costs more, so they can always stand together.
+ * <p>Tests with the same positions, stage and level that follow on the same tests, and that no other follows on, are
+ * alike: done one after the other they cost nothing, and taking one out from between others never costs more, so they
+ * can always stand together.
  *
  * @param steps the tests in order, each with the position it is done in
  * @param moves how often the patient changes position
- * @param back  how often the work steps back to an earlier stage
+ * @param back how often the work steps back to an earlier stage
  */
 public record WorkOrder(List<Step> steps, int moves, int back) {
 
@@ -36,8 +38,7 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
     private static final int MOVE = 1000 * BACK;
 
     /** A test in its place. */
-    public record Step(TestId test, String position) {
-    }
+    public record Step(TestId test, String position) {}
 
     public WorkOrder {
         steps = List.copyOf(steps);
@@ -61,8 +62,11 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
         for (List<Alike> level : levels.values()) {
             ways = new Level(level, ways).ways();
         }
-        Way best = ways.values().stream().min(Comparator.comparingInt(Way::cost)).orElseThrow();
-        List<Step> steps = best.stops().stream().flatMap(stop -> stop.alike().inOrder().stream().map(item -> new Step(item.test(), stop.position()))).toList();
+        Way best =
+                ways.values().stream().min(Comparator.comparingInt(Way::cost)).orElseThrow();
+        List<Step> steps = best.stops().stream()
+                .flatMap(stop -> stop.alike().inOrder().stream().map(item -> new Step(item.test(), stop.position())))
+                .toList();
         return new WorkOrder(steps, best.cost() / MOVE, best.cost() % MOVE / BACK);
     }
 
@@ -71,7 +75,10 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
         return steps.stream().map(Step::test).mapToDouble(ofTest).sum() + moves * changePosition;
     }
 
-    /** Tests in the order in which they are given, each in the position with which the patient moves least; stages are not counted. */
+    /**
+     * Tests in the order in which they are given, each in the position with which the patient moves least; stages are
+     * not counted.
+     */
     static WorkOrder asGiven(List<WorkItem> items, Optional<String> position) {
         Map<String, Given> ways = new LinkedHashMap<>();
         Given start = new Given(List.of(), position, 0);
@@ -79,17 +86,28 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
             Collection<Given> before = ways.isEmpty() ? List.of(start) : List.copyOf(ways.values());
             ways = new LinkedHashMap<>();
             for (String where : item.positions()) {
-                ways.put(where, before.stream().map(given -> given.with(item.test(), where)).min(Comparator.comparingInt(Given::moves)).orElseThrow());
+                ways.put(
+                        where,
+                        before.stream()
+                                .map(given -> given.with(item.test(), where))
+                                .min(Comparator.comparingInt(Given::moves))
+                                .orElseThrow());
             }
         }
-        Given best = ways.values().stream().min(Comparator.comparingInt(Given::moves)).orElse(start);
+        Given best = ways.values().stream()
+                .min(Comparator.comparingInt(Given::moves))
+                .orElse(start);
         return new WorkOrder(best.steps(), best.moves(), 0);
     }
 
     private record Given(List<Step> steps, Optional<String> position, int moves) {
 
         Given with(TestId test, String where) {
-            return new Given(Stream.concat(steps.stream(), Stream.of(new Step(test, where))).toList(), Optional.of(where), moves + (position.isEmpty() || position.get().equals(where) ? 0 : 1));
+            return new Given(
+                    Stream.concat(steps.stream(), Stream.of(new Step(test, where)))
+                            .toList(),
+                    Optional.of(where),
+                    moves + (position.isEmpty() || position.get().equals(where) ? 0 : 1));
         }
     }
 
@@ -101,15 +119,13 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
         }
     }
 
-    private record Stop(Alike alike, String position) {
-    }
+    private record Stop(Alike alike, String position) {}
 
-    private record Way(List<Stop> stops, int cost) {
-    }
+    private record Way(List<Stop> stops, int cost) {}
 
     /**
-     * One level: for every set of alikes done, the last of them and the position it was done in, the least cost from wherever
-     * the level before could end.
+     * One level: for every set of alikes done, the last of them and the position it was done in, the least cost from
+     * wherever the level before could end.
      */
     private static final class Level {
 
@@ -129,7 +145,8 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
 
         Level(List<Alike> alikes, Map<Place, Way> before) {
             if (alikes.size() > MOST_ALIKE) {
-                throw new IllegalArgumentException(alikes.size() + " kinds of tests in one level; allowed: " + MOST_ALIKE);
+                throw new IllegalArgumentException(
+                        alikes.size() + " kinds of tests in one level; allowed: " + MOST_ALIKE);
             }
             this.alikes = alikes;
             this.before = List.copyOf(before.values());
@@ -161,9 +178,16 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
                 }
             }
             this.needs = needs();
-            List<String> known = ends.stream().map(end -> end.position().orElseThrow()).distinct().toList();
-            this.positionOf = ends.stream().mapToInt(end -> 1 << known.indexOf(end.position().orElseThrow())).toArray();
-            this.onlyPosition = alikes.stream().mapToInt(alike -> alike.positions.size() == 1 ? 1 << known.indexOf(alike.positions.get(0)) : 0).toArray();
+            List<String> known = ends.stream()
+                    .map(end -> end.position().orElseThrow())
+                    .distinct()
+                    .toList();
+            this.positionOf = ends.stream()
+                    .mapToInt(end -> 1 << known.indexOf(end.position().orElseThrow()))
+                    .toArray();
+            this.onlyPosition = alikes.stream()
+                    .mapToInt(alike -> alike.positions.size() == 1 ? 1 << known.indexOf(alike.positions.get(0)) : 0)
+                    .toArray();
         }
 
         private static int step(Place from, Place to) {
@@ -214,8 +238,9 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
         }
 
         /**
-         * The ends of a set from which to go on. From any end the next step costs at most a move and a step back, so one that is
-         * dearer than the cheapest by as much is worth nothing; nor is one from which the positions still needed cost too much.
+         * The ends of a set from which to go on. From any end the next step costs at most a move and a step back, so
+         * one that is dearer than the cheapest by as much is worth nothing; nor is one from which the positions still
+         * needed cost too much.
          */
         private int worthGoingOn(int mask, int[] cost, int[] lasts, int most) {
             int from = mask * ends.size();
@@ -229,7 +254,8 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
             }
             int count = 0;
             for (int end = 0; end < ends.size() && least != NEVER; end++) {
-                if (cost[from + end] <= Math.min(least + MOVE + BACK, most - MOVE * Integer.bitCount(needed & ~positionOf[end]))) {
+                if (cost[from + end]
+                        <= Math.min(least + MOVE + BACK, most - MOVE * Integer.bitCount(needed & ~positionOf[end]))) {
                     lasts[count++] = end;
                 }
             }
@@ -253,7 +279,9 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
             for (int mask = 1 << owner[first]; mask != (1 << alikes.size()) - 1; mask |= 1 << owner[at]) {
                 int next = -1;
                 for (int end = 0; end < ends.size(); end++) {
-                    if ((mask >> owner[end] & 1) == 0 && (needs[owner[end]] & ~mask) == 0 && (next < 0 || between[end][at] < between[next][at])) {
+                    if ((mask >> owner[end] & 1) == 0
+                            && (needs[owner[end]] & ~mask) == 0
+                            && (next < 0 || between[end][at] < between[next][at])) {
                         next = end;
                     }
                 }
@@ -265,7 +293,8 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
 
         private void go(int mask, int next, int[] cost, byte[] cameFrom, int[] lasts, int count) {
             int from = mask * ends.size();
-            int late = (alikes.size() - Integer.bitCount(mask)) * alikes.get(next).rank; // the further on in the stages, the later it comes
+            int late = (alikes.size() - Integer.bitCount(mask))
+                    * alikes.get(next).rank; // the further on in the stages, the later it comes
             for (int end = firstEnd[next]; end < firstEnd[next + 1]; end++) {
                 int to = (mask | 1 << next) * ends.size() + end;
                 if (mask == 0) {
@@ -288,7 +317,9 @@ public record WorkOrder(List<Step> steps, int moves, int back) {
             int left = all;
             int at = end;
             while (true) {
-                stops.add(0, new Stop(alikes.get(owner[at]), ends.get(at).position().orElseThrow()));
+                stops.add(
+                        0,
+                        new Stop(alikes.get(owner[at]), ends.get(at).position().orElseThrow()));
                 int without = left & ~(1 << owner[at]);
                 if (without == 0) {
                     break;

@@ -9,8 +9,8 @@ import java.util.stream.Collectors;
 import lexicor.core.catalogue.TestId;
 
 /**
- * An order of work with a name, ready-made or a clinic's own. As text it is its name in the first line, then a test a line,
- * with its seconds where the clinic set them.
+ * An order of work with a name, ready-made or a clinic's own. As text it is its name in the first line, then a test a
+ * line, with its seconds where the clinic set them.
  */
 public record WorkRoutine(String id, String name, String region, List<Entry> entries) {
 
@@ -30,8 +30,7 @@ public record WorkRoutine(String id, String name, String region, List<Entry> ent
      *
      * @param seconds set by the clinic, both sides together; empty where they are the usual ones
      */
-    public record Entry(TestId test, OptionalInt seconds) {
-    }
+    public record Entry(TestId test, OptionalInt seconds) {}
 
     /** A text that is no routine. */
     public static final class Unreadable extends RuntimeException {
@@ -54,7 +53,11 @@ public record WorkRoutine(String id, String name, String region, List<Entry> ent
 
     /** Reads a routine from its text, or {@link Unreadable} with the line at fault. Tests need not be known. */
     public static WorkRoutine read(String id, String region, String text) {
-        List<String> lines = text.strip().lines().map(String::strip).filter(line -> !line.isEmpty()).toList();
+        List<String> lines = text.strip()
+                .lines()
+                .map(String::strip)
+                .filter(line -> !line.isEmpty())
+                .toList();
         if (lines.isEmpty() || lines.get(0).length() > LONGEST_NAME) {
             throw new Unreadable("line 1 is the name; allowed: 1 to " + LONGEST_NAME + " characters");
         }
@@ -71,9 +74,12 @@ public record WorkRoutine(String id, String name, String region, List<Entry> ent
     private static Entry entry(int number, String line) {
         Matcher matcher = LINE.matcher(line);
         if (!matcher.matches()) {
-            throw new Unreadable("line " + number + ", '" + line + "', is no test; allowed: the id of a test, and its seconds if they are your own, such as sh-arc 40");
+            throw new Unreadable(
+                    "line " + number + ", '" + line
+                            + "', is no test; allowed: the id of a test, and its seconds if they are your own, such as sh-arc 40");
         }
-        OptionalInt seconds = matcher.group(2) == null ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(matcher.group(2)));
+        OptionalInt seconds =
+                matcher.group(2) == null ? OptionalInt.empty() : OptionalInt.of(Integer.parseInt(matcher.group(2)));
         if (seconds.orElse(1) > MOST_SECONDS) {
             throw new Unreadable("line " + number + ": " + seconds.getAsInt() + " s; allowed: 1 to " + MOST_SECONDS);
         }
@@ -82,6 +88,12 @@ public record WorkRoutine(String id, String name, String region, List<Entry> ent
 
     /** The routine as text. */
     public String text() {
-        return name + "\n" + entries.stream().map(entry -> entry.test().value() + (entry.seconds().isPresent() ? " " + entry.seconds().getAsInt() : "")).collect(Collectors.joining("\n"));
+        return name + "\n"
+                + entries.stream()
+                        .map(entry -> entry.test().value()
+                                + (entry.seconds().isPresent()
+                                        ? " " + entry.seconds().getAsInt()
+                                        : ""))
+                        .collect(Collectors.joining("\n"));
     }
 }

@@ -11,7 +11,10 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Truth;
 import lexicor.core.story.Weeks;
 
-/** The vocabulary in which the content says under what circumstances something is suspected. What is not known does not hold. */
+/**
+ * The vocabulary in which the content says under what circumstances something is suspected. What is not known does not
+ * hold.
+ */
 public sealed interface Circumstance {
 
     boolean holds(Known known);
@@ -124,7 +127,9 @@ public sealed interface Circumstance {
     record Answered(TestId test, Rule rule) implements Circumstance {
         @Override
         public boolean holds(Known known) {
-            return known.answers(test).filter(answers -> rule.truth(answers) == Truth.YES).isPresent();
+            return known.answers(test)
+                    .filter(answers -> rule.truth(answers) == Truth.YES)
+                    .isPresent();
         }
     }
 

@@ -18,12 +18,23 @@ import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
 
 /** What an examination has come to so far. */
-public record KnownSoFar(String region, HeardStory story, List<TestReading> readings, History history, Side side, OtherSide otherSide, Schools schools, Ranking ranking) implements Known {
+public record KnownSoFar(
+        String region,
+        HeardStory story,
+        List<TestReading> readings,
+        History history,
+        Side side,
+        OtherSide otherSide,
+        Schools schools,
+        Ranking ranking)
+        implements Known {
 
     @Override
     public boolean found(TestId test, CriterionId criterion, boolean positive) {
         Reading.Result wanted = positive ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE;
-        return readings.stream().filter(each -> each.test().equals(test)).flatMap(each -> each.readings().stream())
+        return readings.stream()
+                .filter(each -> each.test().equals(test))
+                .flatMap(each -> each.readings().stream())
                 .anyMatch(reading -> reading.criterion().equals(criterion) && reading.result() == wanted);
     }
 
@@ -49,11 +60,16 @@ public record KnownSoFar(String region, HeardStory story, List<TestReading> read
 
     @Override
     public boolean raised(ConditionId condition) {
-        return standing(condition).filter(standing -> !standing.pattern().present().isEmpty()
-                || standing.now() > standing.before() && standing.loads().stream().anyMatch(load -> load.positive() && load.decibans() > 0)).isPresent();
+        return standing(condition)
+                .filter(standing -> !standing.pattern().present().isEmpty()
+                        || standing.now() > standing.before()
+                                && standing.loads().stream().anyMatch(load -> load.positive() && load.decibans() > 0))
+                .isPresent();
     }
 
     private Optional<Standing> standing(ConditionId condition) {
-        return ranking.standings().stream().filter(each -> each.condition().id().equals(condition)).findFirst();
+        return ranking.standings().stream()
+                .filter(each -> each.condition().id().equals(condition))
+                .findFirst();
     }
 }

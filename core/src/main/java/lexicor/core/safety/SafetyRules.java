@@ -14,7 +14,8 @@ import lexicor.core.catalogue.TestId;
  *
  * @param revision short fingerprint of the content
  */
-public record SafetyRules(String revision, List<Referral> referrals, List<Suspicion> suspicions, List<RangeLimit> ranges) {
+public record SafetyRules(
+        String revision, List<Referral> referrals, List<Suspicion> suspicions, List<RangeLimit> ranges) {
 
     public SafetyRules {
         referrals = List.copyOf(referrals);
@@ -24,7 +25,9 @@ public record SafetyRules(String revision, List<Referral> referrals, List<Suspic
 
     /** The rule of a condition; empty where it has none. */
     public Optional<Referral> referral(ConditionId condition) {
-        return referrals.stream().filter(each -> each.condition().equals(condition)).findFirst();
+        return referrals.stream()
+                .filter(each -> each.condition().equals(condition))
+                .findFirst();
     }
 
     /** The start from which a condition is worth looking for, 0..1. */
@@ -42,19 +45,29 @@ public record SafetyRules(String revision, List<Referral> referrals, List<Suspic
         return suspicions.stream().filter(each -> each.when().holds(known)).toList();
     }
 
-    /** Tests that are looked at before all else, each with the condition that it is for; those recorded already are not among them. */
+    /**
+     * Tests that are looked at before all else, each with the condition that it is for; those recorded already are not
+     * among them.
+     */
     public Map<TestId, ConditionId> lookFirst(Known known) {
         Map<TestId, ConditionId> first = new LinkedHashMap<>();
         for (Referral referral : referrals) {
-            referral.lookFirst().filter(look -> known.ranked(referral.condition()) && look.when().holds(known))
-                    .ifPresent(look -> look.tests().stream().filter(test -> !known.recorded(test)).forEach(test -> first.putIfAbsent(test, referral.condition())));
+            referral.lookFirst()
+                    .filter(look ->
+                            known.ranked(referral.condition()) && look.when().holds(known))
+                    .ifPresent(look -> look.tests().stream()
+                            .filter(test -> !known.recorded(test))
+                            .forEach(test -> first.putIfAbsent(test, referral.condition())));
         }
         return first;
     }
 
     /** Why the recorded range leaves a test out of reach, without a full stop; empty where it does not. */
     public Optional<String> outOfReach(ExaminationTest test, Known known) {
-        return ranges.stream().filter(limit -> limit.region().equals(test.region())).flatMap(limit -> known.answers(limit.test()).flatMap(answers -> limit.whyNot(test, answers)).stream()).findFirst();
+        return ranges.stream()
+                .filter(limit -> limit.region().equals(test.region()))
+                .flatMap(limit -> known.answers(limit.test()).flatMap(answers -> limit.whyNot(test, answers)).stream())
+                .findFirst();
     }
 
     /** That a test waits until others have been done. */
@@ -68,12 +81,19 @@ public record SafetyRules(String revision, List<Referral> referrals, List<Suspic
     public Map<TestId, Wait> waiting(Known known) {
         Map<TestId, Wait> waiting = new LinkedHashMap<>();
         for (Suspicion suspicion : suspicions) {
-            Optional<Referral.LookFirst> look = suspicion.of().filter(known::ranked).flatMap(this::referral).flatMap(Referral::lookFirst).filter(each -> each.when().holds(known));
+            Optional<Referral.LookFirst> look = suspicion
+                    .of()
+                    .filter(known::ranked)
+                    .flatMap(this::referral)
+                    .flatMap(Referral::lookFirst)
+                    .filter(each -> each.when().holds(known));
             if (look.isPresent()) {
                 List<TestId> until = new ArrayList<>(look.get().tests());
                 until.removeIf(known::recorded);
                 if (!until.isEmpty()) {
-                    suspicion.waiting().stream().filter(test -> !look.get().tests().contains(test)).forEach(test -> waiting.putIfAbsent(test, new Wait(suspicion, until)));
+                    suspicion.waiting().stream()
+                            .filter(test -> !look.get().tests().contains(test))
+                            .forEach(test -> waiting.putIfAbsent(test, new Wait(suspicion, until)));
                 }
             }
         }

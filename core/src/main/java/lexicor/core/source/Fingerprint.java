@@ -9,8 +9,7 @@ import java.util.List;
 /** A short name for content: equal content, equal name. */
 public final class Fingerprint {
 
-    private Fingerprint() {
-    }
+    private Fingerprint() {}
 
     /** The first twelve hexadecimal digits of SHA-256 over the texts in order. */
     public static String of(List<String> texts) {

@@ -1,6 +1,9 @@
 package lexicor.core.source;
 
-/** A content file that cannot be used, with the place of the fault: {@code file:line: what is wrong and what is allowed}. */
+/**
+ * A content file that cannot be used, with the place of the fault: {@code file:line: what is wrong and what is
+ * allowed}.
+ */
 public final class SourceException extends RuntimeException {
 
     private final String file;

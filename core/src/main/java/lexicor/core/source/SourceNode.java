@@ -24,8 +24,8 @@ import org.snakeyaml.engine.v2.nodes.ScalarNode;
 import org.snakeyaml.engine.v2.nodes.SequenceNode;
 
 /**
- * A place in a YAML content file. Reads typed fields and, whatever is wrong, throws a {@link SourceException}
- * with the file, the line, the field and what is allowed. Never returns null.
+ * A place in a YAML content file. Reads typed fields and, whatever is wrong, throws a {@link SourceException} with the
+ * file, the line, the field and what is allowed. Never returns null.
  */
 public final class SourceNode {
 
@@ -42,9 +42,14 @@ public final class SourceNode {
 
     /** Reads one YAML document. {@code file} is the name used in messages. */
     public static SourceNode parse(String file, String yaml) {
-        LoadSettings settings = LoadSettings.builder().setLabel(file).setUseMarks(true).setMaxAliasesForCollections(MOST_ALIASES).build();
+        LoadSettings settings = LoadSettings.builder()
+                .setLabel(file)
+                .setUseMarks(true)
+                .setMaxAliasesForCollections(MOST_ALIASES)
+                .build();
         try {
-            Node root = new Compose(settings).composeReader(new StringReader(yaml))
+            Node root = new Compose(settings)
+                    .composeReader(new StringReader(yaml))
                     .orElseThrow(() -> new SourceException(file, 1, "the file is empty"));
             return new SourceNode(file, root);
         } catch (MarkedYamlEngineException fault) {
@@ -88,8 +93,10 @@ public final class SourceNode {
         Set<String> known = Set.of(allowed);
         for (Map.Entry<String, SourceNode> field : fields().entrySet()) {
             if (!known.contains(field.getKey())) {
-                throw field.getValue().fault("field '" + field.getKey() + "' is not known here; allowed: "
-                        + String.join(", ", Arrays.stream(allowed).sorted().toList()));
+                throw field.getValue()
+                        .fault("field '" + field.getKey() + "' is not known here; allowed: "
+                                + String.join(
+                                        ", ", Arrays.stream(allowed).sorted().toList()));
             }
         }
         return this;

@@ -10,7 +10,7 @@ import lexicor.core.catalogue.Pattern;
  * What was told, as the rows of the story ask for it.
  *
  * @param clues clues that are known, and whether each holds; what was not asked is not among them
- * @param ages  the ages that are possible; empty where the year of birth is not known
+ * @param ages the ages that are possible; empty where the year of birth is not known
  * @param weeks how long ago it began; empty where nobody said
  */
 public record HeardStory(Map<String, Boolean> clues, Optional<Pattern.Ages> ages, Optional<Weeks> weeks) {
@@ -32,6 +32,7 @@ public record HeardStory(Map<String, Boolean> clues, Optional<Pattern.Ages> ages
 
     /** Whether every possible age lies within. */
     public boolean aged(Pattern.Ages within) {
-        return ages.filter(possible -> within.contains(possible.from()) && within.contains(possible.to())).isPresent();
+        return ages.filter(possible -> within.contains(possible.from()) && within.contains(possible.to()))
+                .isPresent();
     }
 }

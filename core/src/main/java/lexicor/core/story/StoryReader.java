@@ -29,7 +29,8 @@ public final class StoryReader {
     static final int OLDEST = 130;
     private static final String ROWS = "story.csv";
     private static final String RULES = "story.yaml";
-    private static final List<String> COLUMNS = List.of("condition", "clue", "from", "direction", "strength", "kind", "reason");
+    private static final List<String> COLUMNS =
+            List.of("condition", "clue", "from", "direction", "strength", "kind", "reason");
     private static final Set<String> KINDS = Set.of("epidemiology", "mechanism", "site", "course");
     private static final Pattern RANGE = Pattern.compile("(age|weeks) (\\d*)\\.\\.(\\d*)");
     private static final Pattern OTHER = Pattern.compile("(with|without) (\\S+)");
@@ -48,22 +49,30 @@ public final class StoryReader {
     /**
      * The content that ships with the product.
      *
-     * @param told  words of the answers that the intake can give, by clue
+     * @param told words of the answers that the intake can give, by clue
      * @param areas ids of the areas that can be painted
      */
     public static StoryTable shipped(Catalogue catalogue, Map<String, String> told, Set<String> areas) {
-        return read(catalogue, told, areas, SourceNode.resourceText("/lexicor/catalogue/" + ROWS), SourceNode.resourceText("/lexicor/catalogue/" + RULES));
+        return read(
+                catalogue,
+                told,
+                areas,
+                SourceNode.resourceText("/lexicor/catalogue/" + ROWS),
+                SourceNode.resourceText("/lexicor/catalogue/" + RULES));
     }
 
     /** The same from other text. */
-    public static StoryTable read(Catalogue catalogue, Map<String, String> told, Set<String> areas, String rows, String rules) {
+    public static StoryTable read(
+            Catalogue catalogue, Map<String, String> told, Set<String> areas, String rows, String rules) {
         return new StoryReader(catalogue, told, areas).read(rows, rules);
     }
 
     private StoryTable read(String rows, String rules) {
-        SourceNode root = SourceNode.parse(RULES, rules).allowing("factors", "most", "groups", "painted", "person", "repeats", "occupations");
+        SourceNode root = SourceNode.parse(RULES, rules)
+                .allowing("factors", "most", "groups", "painted", "person", "repeats", "occupations");
         root.list("person").forEach(node -> label(node.allowing("clue", "label")));
-        List<StoryTable.Painted> painted = root.list("painted").stream().map(this::painted).toList();
+        List<StoryTable.Painted> painted =
+                root.list("painted").stream().map(this::painted).toList();
         Map<Integer, Double> factors = new LinkedHashMap<>();
         SourceNode given = root.child("factors").allowing("1", "2", "3");
         for (int strength = 1; strength <= 3; strength++) {
@@ -71,13 +80,22 @@ public final class StoryReader {
         }
         Map<String, String> groups = new LinkedHashMap<>();
         SourceNode grouped = root.child("groups");
-        grouped.fields().forEach((group, clues) -> clues.items().forEach(clue -> {
-            if (groups.put(known(clue), group) != null) {
-                throw clue.fault("clue '" + clue.asText() + "' stands in two groups; allowed: one");
-            }
-        }));
-        return new StoryTable(Fingerprint.of(List.of(rows, rules)), rows(rows), labels, groups, factors, root.number("most", 1, 1000), painted,
-                root.list("repeats").stream().map(this::repeat).toList(), root.list("occupations").stream().map(this::occupation).toList());
+        grouped.fields()
+                .forEach((group, clues) -> clues.items().forEach(clue -> {
+                    if (groups.put(known(clue), group) != null) {
+                        throw clue.fault("clue '" + clue.asText() + "' stands in two groups; allowed: one");
+                    }
+                }));
+        return new StoryTable(
+                Fingerprint.of(List.of(rows, rules)),
+                rows(rows),
+                labels,
+                groups,
+                factors,
+                root.number("most", 1, 1000),
+                painted,
+                root.list("repeats").stream().map(this::repeat).toList(),
+                root.list("occupations").stream().map(this::occupation).toList());
     }
 
     private void label(SourceNode node) {
@@ -109,7 +127,12 @@ public final class StoryReader {
         if (any.isEmpty()) {
             throw node.fault("field 'any' is empty; allowed: at least one list of areas");
         }
-        return new StoryTable.Painted(node.text("clue"), node.text("of"), Set.copyOf(regions(node)), any, node.has("least") ? node.whole("least", 1, any.size()) : 1,
+        return new StoryTable.Painted(
+                node.text("clue"),
+                node.text("of"),
+                Set.copyOf(regions(node)),
+                any,
+                node.has("least") ? node.whole("least", 1, any.size()) : 1,
                 node.has("none") ? areas(node.child("none")) : Set.of());
     }
 
@@ -125,21 +148,35 @@ public final class StoryReader {
     }
 
     private List<String> regions(SourceNode node) {
-        node.list("regions").stream().filter(region -> !catalogue.routines().containsKey(region.asText())).findFirst().ifPresent(region -> {
-            throw region.fault("region '" + region.asText() + "' is not known; allowed: " + catalogue.routines().keySet());
-        });
+        node.list("regions").stream()
+                .filter(region -> !catalogue.routines().containsKey(region.asText()))
+                .findFirst()
+                .ifPresent(region -> {
+                    throw region.fault("region '" + region.asText() + "' is not known; allowed: "
+                            + catalogue.routines().keySet());
+                });
         return node.texts("regions");
     }
 
     private StoryTable.Repeat repeat(SourceNode node) {
         node.allowing("test", "criterion", "shows", "clears");
-        ExaminationTest test = catalogue.tests().values().stream().filter(each -> each.id().value().equals(node.text("test"))).findFirst()
-                .orElseThrow(() -> node.child("test").fault("test '" + node.text("test") + "' is not known; allowed: a test of the catalogue"));
-        List<String> criteria = test.criteria().stream().map(criterion -> criterion.id().value()).toList();
+        ExaminationTest test = catalogue.tests().values().stream()
+                .filter(each -> each.id().value().equals(node.text("test")))
+                .findFirst()
+                .orElseThrow(() -> node.child("test")
+                        .fault("test '" + node.text("test") + "' is not known; allowed: a test of the catalogue"));
+        List<String> criteria = test.criteria().stream()
+                .map(criterion -> criterion.id().value())
+                .toList();
         if (!criteria.contains(node.text("criterion"))) {
-            throw node.child("criterion").fault("criterion '" + node.text("criterion") + "' is not known; allowed: " + criteria);
+            throw node.child("criterion")
+                    .fault("criterion '" + node.text("criterion") + "' is not known; allowed: " + criteria);
         }
-        return new StoryTable.Repeat(TestId.of(node.text("test")), CriterionId.of(node.text("criterion")), known(node, "shows"), known(node, "clears"));
+        return new StoryTable.Repeat(
+                TestId.of(node.text("test")),
+                CriterionId.of(node.text("criterion")),
+                known(node, "shows"),
+                known(node, "clears"));
     }
 
     private StoryTable.Occupation occupation(SourceNode node) {
@@ -149,13 +186,21 @@ public final class StoryReader {
 
     private Map<ConditionId, List<StoryRow>> rows(String text) {
         Map<ConditionId, List<StoryRow>> rows = new LinkedHashMap<>();
-        try (CSVParser parser = CSVParser.parse(text, CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).get())) {
+        try (CSVParser parser = CSVParser.parse(
+                text,
+                CSVFormat.RFC4180
+                        .builder()
+                        .setHeader()
+                        .setSkipHeaderRecord(true)
+                        .get())) {
             if (!parser.getHeaderNames().equals(COLUMNS)) {
-                throw new SourceException(ROWS, 1, "the columns are " + parser.getHeaderNames() + "; allowed: " + COLUMNS);
+                throw new SourceException(
+                        ROWS, 1, "the columns are " + parser.getHeaderNames() + "; allowed: " + COLUMNS);
             }
             for (CSVRecord record : parser) {
                 StoryRow row = row(record, (int) parser.getCurrentLineNumber());
-                rows.computeIfAbsent(row.condition(), condition -> new ArrayList<>()).add(row);
+                rows.computeIfAbsent(row.condition(), condition -> new ArrayList<>())
+                        .add(row);
             }
         } catch (IOException fault) {
             throw new UncheckedIOException(fault);
@@ -165,27 +210,51 @@ public final class StoryReader {
 
     private StoryRow row(CSVRecord record, int line) {
         if (record.size() != COLUMNS.size()) {
-            throw new SourceException(ROWS, line, "there are " + record.size() + " columns; allowed: " + COLUMNS.size());
+            throw new SourceException(
+                    ROWS, line, "there are " + record.size() + " columns; allowed: " + COLUMNS.size());
         }
-        ConditionId condition = catalogue.conditions().keySet().stream().filter(id -> id.value().equals(record.get("condition"))).findFirst()
-                .orElseThrow(() -> new SourceException(ROWS, line, "condition '" + record.get("condition") + "' is not known; allowed: " + catalogue.conditions().keySet()));
+        ConditionId condition = catalogue.conditions().keySet().stream()
+                .filter(id -> id.value().equals(record.get("condition")))
+                .findFirst()
+                .orElseThrow(() -> new SourceException(
+                        ROWS,
+                        line,
+                        "condition '" + record.get("condition") + "' is not known; allowed: "
+                                + catalogue.conditions().keySet()));
         boolean denied = record.get("clue").startsWith(DENIED);
         String clue = denied ? record.get("clue").substring(DENIED.length()) : record.get("clue");
         StoryRow.When when = when(record.get("from"), line);
         if (clue.startsWith(StoryRow.AGE) ? when.ages().isEmpty() : !labels.containsKey(clue)) {
-            throw new SourceException(ROWS, line, clue.startsWith(StoryRow.AGE) ? "clue '" + clue + "' says no ages in 'from'; allowed: age a..b" : "clue '" + clue + "' is not known; allowed: " + labels.keySet());
+            throw new SourceException(
+                    ROWS,
+                    line,
+                    clue.startsWith(StoryRow.AGE)
+                            ? "clue '" + clue + "' says no ages in 'from'; allowed: age a..b"
+                            : "clue '" + clue + "' is not known; allowed: " + labels.keySet());
         }
         String direction = oneOf(record, line, "direction", Set.of("up", "down"));
         int strength = Integer.parseInt(oneOf(record, line, "strength", Set.of("0", "1", "2", "3")));
         if (strength == 0 && direction.equals("up")) {
             throw new SourceException(ROWS, line, "strength is 0 and direction up; allowed: 1 to 3, or down");
         }
-        return new StoryRow(condition, clue, !denied, when, direction.equals("up"), strength, oneOf(record, line, "kind", KINDS), record.get("reason"));
+        return new StoryRow(
+                condition,
+                clue,
+                !denied,
+                when,
+                direction.equals("up"),
+                strength,
+                oneOf(record, line, "kind", KINDS),
+                record.get("reason"));
     }
 
     private static String oneOf(CSVRecord record, int line, String column, Set<String> allowed) {
         if (!allowed.contains(record.get(column))) {
-            throw new SourceException(ROWS, line, column + " is '" + record.get(column) + "'; allowed: " + String.join(", ", allowed.stream().sorted().toList()));
+            throw new SourceException(
+                    ROWS,
+                    line,
+                    column + " is '" + record.get(column) + "'; allowed: "
+                            + String.join(", ", allowed.stream().sorted().toList()));
         }
         return record.get(column);
     }
@@ -208,7 +277,11 @@ public final class StoryReader {
             } else if (other.matches() && labels.containsKey(other.group(2))) {
                 (other.group(1).equals("with") ? with : without).add(other.group(2));
             } else if (!said.isEmpty()) {
-                throw new SourceException(ROWS, line, "from is '" + said + "'; allowed: age a..b, weeks a..b, with or without a clue that is known, joined by ;");
+                throw new SourceException(
+                        ROWS,
+                        line,
+                        "from is '" + said
+                                + "'; allowed: age a..b, weeks a..b, with or without a clue that is known, joined by ;");
             }
         }
         return new StoryRow.When(ages, weeks, with, without);

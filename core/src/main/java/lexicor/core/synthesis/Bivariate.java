@@ -24,8 +24,8 @@ import org.hipparchus.optim.nonlinear.scalar.noderiv.SimplexOptimizer;
 import org.hipparchus.special.Gamma;
 
 /**
- * The bivariate binomial-normal model of a test's studies (Chu and Cole, J Clin Epidemiol 2006): logits of sensitivity and
- * specificity normal between studies, counts binomial within. Likelihood by adaptive Gauss-Hermite quadrature.
+ * The bivariate binomial-normal model of a test's studies (Chu and Cole, J Clin Epidemiol 2006): logits of sensitivity
+ * and specificity normal between studies, counts binomial within. Likelihood by adaptive Gauss-Hermite quadrature.
  */
 final class Bivariate {
 
@@ -46,7 +46,9 @@ final class Bivariate {
     static {
         GaussIntegrator hermite = new GaussIntegratorFactory(NODES).hermite(NODES);
         POINTS = IntStream.range(0, NODES).mapToDouble(hermite::getPoint).toArray();
-        LOG_WEIGHTS = IntStream.range(0, NODES).mapToDouble(i -> Math.log(hermite.getWeight(i))).toArray();
+        LOG_WEIGHTS = IntStream.range(0, NODES)
+                .mapToDouble(i -> Math.log(hermite.getWeight(i)))
+                .toArray();
     }
 
     private final double[][] positives;
@@ -59,8 +61,7 @@ final class Bivariate {
     }
 
     /** What a fit gives: means and errors of the logits, deviations between studies. */
-    record Estimate(double[] mean, double[] errors, double[] deviations, double correlation, double logLikelihood) {
-    }
+    record Estimate(double[] mean, double[] errors, double[] deviations, double correlation, double logLikelihood) {}
 
     /** Why the two sides could not be fitted together. */
     String reason() {
@@ -94,8 +95,12 @@ final class Bivariate {
             reason = "the studies do not tell all of means, spreads and correlation";
             return Optional.empty();
         }
-        double[] errors = {Math.sqrt(covariance.get().getEntry(0, 0)), Math.sqrt(covariance.get().getEntry(1, 1))};
-        return Optional.of(new Estimate(new double[] {at[0], at[1]}, errors, new double[] {Math.exp(at[2]), Math.exp(at[3])}, rho, joint(at)));
+        double[] errors = {
+            Math.sqrt(covariance.get().getEntry(0, 0)),
+            Math.sqrt(covariance.get().getEntry(1, 1))
+        };
+        return Optional.of(new Estimate(
+                new double[] {at[0], at[1]}, errors, new double[] {Math.exp(at[2]), Math.exp(at[3])}, rho, joint(at)));
     }
 
     /** Each side by itself; empty where that does not settle either. */
@@ -107,23 +112,36 @@ final class Bivariate {
         }
         double[] a = one.get();
         double[] b = other.get();
-        return Optional.of(new Estimate(new double[] {a[0], b[0]}, new double[] {a[1], b[1]}, new double[] {a[2], b[2]}, 0, a[3] + b[3]));
+        return Optional.of(new Estimate(
+                new double[] {a[0], b[0]}, new double[] {a[1], b[1]}, new double[] {a[2], b[2]}, 0, a[3] + b[3]));
     }
 
     /** Mean, its error, deviation and log-likelihood of one side. */
     private Optional<double[]> alone(int side) {
-        double positive = IntStream.range(0, sizes.length).mapToDouble(i -> positives[i][side]).sum();
-        double all = IntStream.range(0, sizes.length).mapToDouble(i -> sizes[i][side]).sum();
+        double positive = IntStream.range(0, sizes.length)
+                .mapToDouble(i -> positives[i][side])
+                .sum();
+        double all = IntStream.range(0, sizes.length)
+                .mapToDouble(i -> sizes[i][side])
+                .sum();
         double pooled = positive / all;
-        double same = IntStream.range(0, sizes.length).mapToDouble(i -> binomial(i, side, pooled)).sum();
+        double same = IntStream.range(0, sizes.length)
+                .mapToDouble(i -> binomial(i, side, pooled))
+                .sum();
         ToDoubleFunction<double[]> likelihood = at -> one(at, side);
-        Optional<double[]> found = maximum(new double[] {mean(side), Math.log(Math.max(LEAST_START_SD, deviation(side)))}, likelihood);
-        boolean none = found.isPresent() && (same >= likelihood.applyAsDouble(found.get()) - 1e-9 || found.get()[1] < Math.log(LEAST_SD));
+        Optional<double[]> found =
+                maximum(new double[] {mean(side), Math.log(Math.max(LEAST_START_SD, deviation(side)))}, likelihood);
+        boolean none = found.isPresent()
+                && (same >= likelihood.applyAsDouble(found.get()) - 1e-9 || found.get()[1] < Math.log(LEAST_SD));
         if (none && pooled > 0 && pooled < 1) {
-            return Optional.of(new double[] {Math.log(pooled / (1 - pooled)), 1 / Math.sqrt(all * pooled * (1 - pooled)), 0, same});
+            return Optional.of(
+                    new double[] {Math.log(pooled / (1 - pooled)), 1 / Math.sqrt(all * pooled * (1 - pooled)), 0, same
+                    });
         }
         return found.flatMap(at -> covariance(at, likelihood)
-                .map(covariance -> new double[] {at[0], Math.sqrt(covariance.getEntry(0, 0)), Math.exp(at[1]), likelihood.applyAsDouble(at)}));
+                .map(covariance -> new double[] {
+                    at[0], Math.sqrt(covariance.getEntry(0, 0)), Math.exp(at[1]), likelihood.applyAsDouble(at)
+                }));
     }
 
     private double binomial(int study, int side, double share) {
@@ -138,8 +156,10 @@ final class Bivariate {
     }
 
     private double[] logits(int side) {
-        return IntStream.range(0, sizes.length).filter(i -> sizes[i][side] > 0)
-                .mapToDouble(i -> Math.log((positives[i][side] + 0.5) / (sizes[i][side] - positives[i][side] + 0.5))).toArray();
+        return IntStream.range(0, sizes.length)
+                .filter(i -> sizes[i][side] > 0)
+                .mapToDouble(i -> Math.log((positives[i][side] + 0.5) / (sizes[i][side] - positives[i][side] + 0.5)))
+                .toArray();
     }
 
     private double mean(int side) {
@@ -149,7 +169,12 @@ final class Bivariate {
     private double deviation(int side) {
         double[] logits = logits(side);
         double mean = mean(side);
-        return logits.length < 2 ? 0 : Math.sqrt(Arrays.stream(logits).map(each -> (each - mean) * (each - mean)).sum() / (logits.length - 1));
+        return logits.length < 2
+                ? 0
+                : Math.sqrt(Arrays.stream(logits)
+                                .map(each -> (each - mean) * (each - mean))
+                                .sum()
+                        / (logits.length - 1));
     }
 
     private static Optional<double[]> maximum(double[] start, ToDoubleFunction<double[]> likelihood) {
@@ -163,8 +188,13 @@ final class Bivariate {
         double value = function.value(start);
         try {
             for (int run = 0; run <= MOST_RESTARTS; run++) {
-                PointValuePair best = new SimplexOptimizer(-1, CLOSE).optimize(new MaxEval(20_000), new ObjectiveFunction(function), GoalType.MAXIMIZE,
-                        new InitialGuess(at), new NelderMeadSimplex(edges));
+                PointValuePair best = new SimplexOptimizer(-1, CLOSE)
+                        .optimize(
+                                new MaxEval(20_000),
+                                new ObjectiveFunction(function),
+                                GoalType.MAXIMIZE,
+                                new InitialGuess(at),
+                                new NelderMeadSimplex(edges));
                 double gain = best.getValue() - value;
                 at = best.getPoint();
                 value = best.getValue();
@@ -183,15 +213,19 @@ final class Bivariate {
         double[][] information = new double[size][size];
         for (int i = 0; i < size; i++) {
             for (int j = 0; j <= i; j++) {
-                double second = (shifted(at, likelihood, i, 1, j, 1) - shifted(at, likelihood, i, 1, j, -1) - shifted(at, likelihood, i, -1, j, 1)
-                        + shifted(at, likelihood, i, -1, j, -1)) / (4 * DIFFERENCE * DIFFERENCE);
+                double second = (shifted(at, likelihood, i, 1, j, 1)
+                                - shifted(at, likelihood, i, 1, j, -1)
+                                - shifted(at, likelihood, i, -1, j, 1)
+                                + shifted(at, likelihood, i, -1, j, -1))
+                        / (4 * DIFFERENCE * DIFFERENCE);
                 information[i][j] = -second;
                 information[j][i] = -second;
             }
         }
         RealMatrix matrix = MatrixUtils.createRealMatrix(information);
         if (Arrays.stream(information).flatMapToDouble(Arrays::stream).anyMatch(each -> !Double.isFinite(each))
-                || Arrays.stream(new EigenDecompositionSymmetric(matrix).getEigenvalues()).anyMatch(each -> each <= 0)) {
+                || Arrays.stream(new EigenDecompositionSymmetric(matrix).getEigenvalues())
+                        .anyMatch(each -> each <= 0)) {
             return Optional.empty();
         }
         return Optional.of(new LUDecomposition(matrix).getSolver().getInverse());
@@ -217,7 +251,8 @@ final class Bivariate {
             double move = 1;
             for (int round = 0; round < 200 && Math.abs(move) > 1e-10; round++) {
                 double p = LogitNormal.logistic(eta);
-                move = Math.max(-2, Math.min(2, (x - n * p - (eta - at[0]) / variance) / (n * p * (1 - p) + 1 / variance)));
+                move = Math.max(
+                        -2, Math.min(2, (x - n * p - (eta - at[0]) / variance) / (n * p * (1 - p) + 1 / variance)));
                 eta += move;
             }
             double p = LogitNormal.logistic(eta);
@@ -225,8 +260,12 @@ final class Bivariate {
             double[] terms = new double[NODES];
             for (int i = 0; i < NODES; i++) {
                 double value = eta + Math.sqrt(2) * width * POINTS[i];
-                terms[i] = choose(n, x) + answers(n, x, value) - (value - at[0]) * (value - at[0]) / (2 * variance) - 0.5 * Math.log(2 * Math.PI * variance)
-                        + POINTS[i] * POINTS[i] + LOG_WEIGHTS[i];
+                terms[i] = choose(n, x)
+                        + answers(n, x, value)
+                        - (value - at[0]) * (value - at[0]) / (2 * variance)
+                        - 0.5 * Math.log(2 * Math.PI * variance)
+                        + POINTS[i] * POINTS[i]
+                        + LOG_WEIGHTS[i];
             }
             sum += logSum(terms) + 0.5 * Math.log(2) + Math.log(width);
         }
@@ -247,7 +286,10 @@ final class Bivariate {
         double other = Math.exp(at[3]);
         double rho = Math.tanh(at[4]);
         double determinant = one * one * other * other * (1 - rho * rho);
-        double[][] precision = {{other * other / determinant, -rho * one * other / determinant}, {-rho * one * other / determinant, one * one / determinant}};
+        double[][] precision = {
+            {other * other / determinant, -rho * one * other / determinant},
+            {-rho * one * other / determinant, one * one / determinant}
+        };
         double sum = 0;
         for (int study = 0; study < sizes.length; study++) {
             sum += study(study, at, precision, determinant);
@@ -272,7 +314,10 @@ final class Bivariate {
                 }
             }
             double size = curve[0][0] * curve[1][1] - curve[0][1] * curve[1][0];
-            double[] move = {(curve[1][1] * slope[0] - curve[0][1] * slope[1]) / size, (curve[0][0] * slope[1] - curve[1][0] * slope[0]) / size};
+            double[] move = {
+                (curve[1][1] * slope[0] - curve[0][1] * slope[1]) / size,
+                (curve[0][0] * slope[1] - curve[1][0] * slope[0]) / size
+            };
             largest = 0;
             for (int i = 0; i < 2; i++) {
                 double step = Math.max(-2, Math.min(2, move[i]));
@@ -297,9 +342,16 @@ final class Bivariate {
                 double b = eta[1] + Math.sqrt(2) * (l10 * POINTS[i] + l11 * POINTS[j]);
                 double da = a - at[0];
                 double db = b - at[1];
-                double quadratic = precision[0][0] * da * da + 2 * precision[0][1] * da * db + precision[1][1] * db * db;
-                terms[i * NODES + j] = constant + answers(n[0], x[0], a) + answers(n[1], x[1], b) - quadratic / 2 + POINTS[i] * POINTS[i] + POINTS[j] * POINTS[j]
-                        + LOG_WEIGHTS[i] + LOG_WEIGHTS[j];
+                double quadratic =
+                        precision[0][0] * da * da + 2 * precision[0][1] * da * db + precision[1][1] * db * db;
+                terms[i * NODES + j] = constant
+                        + answers(n[0], x[0], a)
+                        + answers(n[1], x[1], b)
+                        - quadratic / 2
+                        + POINTS[i] * POINTS[i]
+                        + POINTS[j] * POINTS[j]
+                        + LOG_WEIGHTS[i]
+                        + LOG_WEIGHTS[j];
             }
         }
         return logSum(terms) + Math.log(2) + Math.log(l00 * l11);
@@ -307,6 +359,9 @@ final class Bivariate {
 
     private static double logSum(double[] terms) {
         double greatest = Arrays.stream(terms).max().orElseThrow();
-        return greatest + Math.log(Arrays.stream(terms).map(each -> Math.exp(each - greatest)).sum());
+        return greatest
+                + Math.log(Arrays.stream(terms)
+                        .map(each -> Math.exp(each - greatest))
+                        .sum());
     }
 }

@@ -16,12 +16,15 @@ import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
 /**
- * The records of one condition in a fit. Row 2r holds the true positives of record r, row 2r + 1 its true negatives; a unit of
- * a spread (a condition, a criterion, a study, a record) touches its records' rows by half of it, with the sign of its kind.
+ * The records of one condition in a fit. Row 2r holds the true positives of record r, row 2r + 1 its true negatives; a
+ * unit of a spread (a condition, a criterion, a study, a record) touches its records' rows by half of it, with the sign
+ * of its kind.
  */
 final class ConditionBlock {
 
-    /** How far an answer moves in a round at most, so that a study of very many patients does not throw it out of range. */
+    /**
+     * How far an answer moves in a round at most, so that a study of very many patients does not throw it out of range.
+     */
     private static final double MOST_MOVE = 2;
 
     /** The farthest logit that an answer takes: one patient in 500 million. */
@@ -30,6 +33,7 @@ final class ConditionBlock {
     private final List<StudyRecord> records;
     /** For each spread its units, each the places of the records it touches. */
     private final List<List<int[]>> units;
+
     private final RealMatrix design;
     private final double[] positives;
     private final double[] sizes;
@@ -41,7 +45,9 @@ final class ConditionBlock {
     private RealVector pull;
 
     ConditionBlock(List<StudyRecord> unordered) {
-        records = unordered.stream().sorted(Comparator.comparing(StudyRecord::criterion).thenComparing(StudyRecord::id)).toList();
+        records = unordered.stream()
+                .sorted(Comparator.comparing(StudyRecord::criterion).thenComparing(StudyRecord::id))
+                .toList();
         int rows = 2 * records.size();
         design = rows == 0 ? null : new Array2DRowRealMatrix(rows, 4);
         positives = new double[rows];
@@ -64,16 +70,21 @@ final class ConditionBlock {
         List<int[]> criteria = unitsBy(StudyRecord::criterion);
         List<int[]> studies = unitsBy(StudyRecord::study);
         List<int[]> single = unitsBy(StudyRecord::id);
-        List<int[]> originators = single.stream().filter(unit -> records.get(unit[0]).originator()).toList();
+        List<int[]> originators = single.stream()
+                .filter(unit -> records.get(unit[0]).originator())
+                .toList();
         units = List.of(unitsBy(each -> ""), criteria, criteria, studies, studies, single, originators);
     }
 
     private List<int[]> unitsBy(Function<StudyRecord, Object> key) {
         Map<Object, List<Integer>> places = new LinkedHashMap<>();
         for (int record = 0; record < records.size(); record++) {
-            places.computeIfAbsent(key.apply(records.get(record)), unit -> new ArrayList<>()).add(record);
+            places.computeIfAbsent(key.apply(records.get(record)), unit -> new ArrayList<>())
+                    .add(record);
         }
-        return places.values().stream().map(each -> each.stream().mapToInt(Integer::intValue).toArray()).toList();
+        return places.values().stream()
+                .map(each -> each.stream().mapToInt(Integer::intValue).toArray())
+                .toList();
     }
 
     /** The entry of a unit in a row: half, and the second side turned round where the spread moves the sides apart. */
@@ -112,7 +123,9 @@ final class ConditionBlock {
                 }
             }
         }
-        inverse = new CholeskyDecomposition(MatrixUtils.createRealMatrix(covariance), 1e-10, 0).getSolver().getInverse();
+        inverse = new CholeskyDecomposition(MatrixUtils.createRealMatrix(covariance), 1e-10, 0)
+                .getSolver()
+                .getInverse();
         inverseDesign = inverse.multiply(design);
     }
 
@@ -130,7 +143,8 @@ final class ConditionBlock {
 
     /** Adds this block's part of each spread's new square, and its units. */
     void addSpreads(double[] deviations, RealMatrix betaCovariance, double[] sums, int[] counts) {
-        RealMatrix projection = inverse.subtract(inverseDesign.multiply(betaCovariance).multiplyTransposed(inverseDesign));
+        RealMatrix projection =
+                inverse.subtract(inverseDesign.multiply(betaCovariance).multiplyTransposed(inverseDesign));
         for (int j = 0; j < deviations.length; j++) {
             double variance = deviations[j] * deviations[j];
             for (int[] unit : units.get(j)) {
@@ -159,7 +173,8 @@ final class ConditionBlock {
         for (int row = 0; row < eta.length; row++) {
             double move = working.getEntry(row) - pull.getEntry(row) / weights[row] - eta[row];
             largest = Math.max(largest, Math.abs(move));
-            eta[row] = Math.max(-FARTHEST, Math.min(FARTHEST, eta[row] + Math.max(-MOST_MOVE, Math.min(MOST_MOVE, move))));
+            eta[row] =
+                    Math.max(-FARTHEST, Math.min(FARTHEST, eta[row] + Math.max(-MOST_MOVE, Math.min(MOST_MOVE, move))));
         }
         return largest;
     }

@@ -6,8 +6,7 @@ final class LogitNormal {
     private static final double REACH = 8;
     private static final double STEP = 0.25;
 
-    private LogitNormal() {
-    }
+    private LogitNormal() {}
 
     /** The mean of logistic(x) for x ~ N(mean, variance), on the nodes -8, -7.75 ... 8 of the standard normal. */
     static double mean(double mean, double variance) {

@@ -11,24 +11,28 @@ import java.util.Optional;
  * @param heterogeneity empty for one study
  * @param logLikelihood of the bivariate fit
  */
-public record Pooled(String method, Optional<String> reason, Proportion sensitivity, Proportion specificity, Optional<Between> between,
-        Optional<Heterogeneity> heterogeneity, Optional<Double> logLikelihood) {
+public record Pooled(
+        String method,
+        Optional<String> reason,
+        Proportion sensitivity,
+        Proportion specificity,
+        Optional<Between> between,
+        Optional<Heterogeneity> heterogeneity,
+        Optional<Double> logLikelihood) {
 
     /** A proportion with its 95 % limits. */
-    public record Proportion(double estimate, double lower, double upper) {
-    }
+    public record Proportion(double estimate, double lower, double upper) {}
 
     /**
      * Standard deviations of the true logits between studies.
      *
-     * @param floored for sensitivity and specificity, whether the least spread was put in place of the estimate; empty where
-     *        there is no floor
+     * @param floored for sensitivity and specificity, whether the least spread was put in place of the estimate; empty
+     *     where there is no floor
      * @param correlation of the two; empty where they were not fitted together
      */
-    public record Between(double sdSensitivity, double sdSpecificity, Optional<boolean[]> floored, Optional<Double> correlation) {
-    }
+    public record Between(
+            double sdSensitivity, double sdSpecificity, Optional<boolean[]> floored, Optional<Double> correlation) {}
 
     /** Cochran's Q, and the percentage of it beyond chance. */
-    public record Heterogeneity(double qSensitivity, double i2Sensitivity, double qSpecificity, double i2Specificity) {
-    }
+    public record Heterogeneity(double qSensitivity, double i2Sensitivity, double qSpecificity, double i2Specificity) {}
 }

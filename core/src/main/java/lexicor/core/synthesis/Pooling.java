@@ -18,12 +18,9 @@ public final class Pooling {
 
     private static final int BIVARIATE_FROM = 4;
 
-    private Pooling() {
-    }
+    private Pooling() {}
 
-    /**
-     * @throws IllegalArgumentException if there is no study, or no study has patients on one of the sides
-     */
+    /** @throws IllegalArgumentException if there is no study, or no study has patients on one of the sides */
     public static Pooled pool(List<Counts> studies) {
         if (studies.isEmpty()) {
             throw new IllegalArgumentException("there is no study");
@@ -31,11 +28,19 @@ public final class Pooling {
         Side sensitivity = Side.of(studies, 0);
         Side specificity = Side.of(studies, 1);
         if (studies.size() == 1) {
-            return new Pooled("single", Optional.empty(), sensitivity.wilson(), specificity.wilson(), Optional.empty(), Optional.empty(), Optional.empty());
+            return new Pooled(
+                    "single",
+                    Optional.empty(),
+                    sensitivity.wilson(),
+                    specificity.wilson(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty());
         }
         Moments one = sensitivity.moments();
         Moments other = specificity.moments();
-        Pooled.Heterogeneity heterogeneity = new Pooled.Heterogeneity(one.q(), one.inconsistency(), other.q(), other.inconsistency());
+        Pooled.Heterogeneity heterogeneity =
+                new Pooled.Heterogeneity(one.q(), one.inconsistency(), other.q(), other.inconsistency());
         if (studies.size() < BIVARIATE_FROM) {
             return sideBySide(Optional.empty(), one, other, heterogeneity);
         }
@@ -43,34 +48,64 @@ public final class Pooling {
         Optional<Bivariate.Estimate> together = bivariate.together();
         Optional<Bivariate.Estimate> apart = together.isPresent() ? Optional.empty() : bivariate.apart();
         if (together.isEmpty() && apart.isEmpty()) {
-            return sideBySide(Optional.of(bivariate.reason() + "; each side by itself did not settle either"), one, other, heterogeneity);
+            return sideBySide(
+                    Optional.of(bivariate.reason() + "; each side by itself did not settle either"),
+                    one,
+                    other,
+                    heterogeneity);
         }
         Bivariate.Estimate estimate = together.or(() -> apart).orElseThrow();
-        return new Pooled(together.isPresent() ? "bivariate" : "bivariate, correlation 0", together.isPresent() ? Optional.empty() : Optional.of(bivariate.reason()),
-                proportion(estimate.mean()[0], estimate.errors()[0]), proportion(estimate.mean()[1], estimate.errors()[1]),
-                Optional.of(new Pooled.Between(estimate.deviations()[0], estimate.deviations()[1], Optional.empty(), Optional.of(estimate.correlation()))),
-                Optional.of(heterogeneity), Optional.of(estimate.logLikelihood()));
+        return new Pooled(
+                together.isPresent() ? "bivariate" : "bivariate, correlation 0",
+                together.isPresent() ? Optional.empty() : Optional.of(bivariate.reason()),
+                proportion(estimate.mean()[0], estimate.errors()[0]),
+                proportion(estimate.mean()[1], estimate.errors()[1]),
+                Optional.of(new Pooled.Between(
+                        estimate.deviations()[0],
+                        estimate.deviations()[1],
+                        Optional.empty(),
+                        Optional.of(estimate.correlation()))),
+                Optional.of(heterogeneity),
+                Optional.of(estimate.logLikelihood()));
     }
 
-    private static Pooled sideBySide(Optional<String> reason, Moments one, Moments other, Pooled.Heterogeneity heterogeneity) {
-        Pooled.Between between = new Pooled.Between(Math.sqrt(one.floored()), Math.sqrt(other.floored()),
-                Optional.of(new boolean[] {one.between() < LEAST_VARIANCE, other.between() < LEAST_VARIANCE}), Optional.empty());
-        return new Pooled("dersimonian-laird", reason, one.pooled(), other.pooled(), Optional.of(between), Optional.of(heterogeneity), Optional.empty());
+    private static Pooled sideBySide(
+            Optional<String> reason, Moments one, Moments other, Pooled.Heterogeneity heterogeneity) {
+        Pooled.Between between = new Pooled.Between(
+                Math.sqrt(one.floored()),
+                Math.sqrt(other.floored()),
+                Optional.of(new boolean[] {one.between() < LEAST_VARIANCE, other.between() < LEAST_VARIANCE}),
+                Optional.empty());
+        return new Pooled(
+                "dersimonian-laird",
+                reason,
+                one.pooled(),
+                other.pooled(),
+                Optional.of(between),
+                Optional.of(heterogeneity),
+                Optional.empty());
     }
 
     static Pooled.Proportion proportion(double logit, double error) {
-        return new Pooled.Proportion(LogitNormal.logistic(logit), LogitNormal.logistic(logit - NORMAL_95 * error), LogitNormal.logistic(logit + NORMAL_95 * error));
+        return new Pooled.Proportion(
+                LogitNormal.logistic(logit),
+                LogitNormal.logistic(logit - NORMAL_95 * error),
+                LogitNormal.logistic(logit + NORMAL_95 * error));
     }
 
     /** One side of all studies that have patients on it. */
     private record Side(double[] positives, double[] sizes) {
 
         static Side of(List<Counts> studies, int side) {
-            List<Counts> known = studies.stream().filter(each -> each.sizes()[side] > 0).toList();
+            List<Counts> known =
+                    studies.stream().filter(each -> each.sizes()[side] > 0).toList();
             if (known.isEmpty()) {
-                throw new IllegalArgumentException("no study has patients " + (side == 0 ? "with" : "without") + " the condition");
+                throw new IllegalArgumentException(
+                        "no study has patients " + (side == 0 ? "with" : "without") + " the condition");
             }
-            return new Side(known.stream().mapToDouble(each -> each.positives()[side]).toArray(), known.stream().mapToDouble(each -> each.sizes()[side]).toArray());
+            return new Side(
+                    known.stream().mapToDouble(each -> each.positives()[side]).toArray(),
+                    known.stream().mapToDouble(each -> each.sizes()[side]).toArray());
         }
 
         Pooled.Proportion wilson() {
@@ -119,7 +154,8 @@ public final class Pooling {
         }
 
         Pooled.Proportion pooled() {
-            double weights = Arrays.stream(v).map(each -> 1 / (each + floored())).sum();
+            double weights =
+                    Arrays.stream(v).map(each -> 1 / (each + floored())).sum();
             double sum = 0;
             for (int i = 0; i < y.length; i++) {
                 sum += y[i] / (v[i] + floored());

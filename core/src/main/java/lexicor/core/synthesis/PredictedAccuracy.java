@@ -13,8 +13,8 @@ import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
 /**
- * What a clinic would find for all criteria of one condition, jointly: normal over the logits, in the order sensitivity and
- * specificity of the first criterion, of the second, and so on.
+ * What a clinic would find for all criteria of one condition, jointly: normal over the logits, in the order sensitivity
+ * and specificity of the first criterion, of the second, and so on.
  */
 public final class PredictedAccuracy {
 
@@ -40,7 +40,10 @@ public final class PredictedAccuracy {
     /** What is predicted for one criterion. */
     public record Of(Criterion criterion, double[] mean, double[][] posterior, double[][] predictive) {
 
-        /** The same where the clinic's way of doing the test may differ from the studied one as much as clinics differ from each other. */
+        /**
+         * The same where the clinic's way of doing the test may differ from the studied one as much as clinics differ
+         * from each other.
+         */
         public Of wider() {
             double[][] more = new double[2][2];
             for (int i = 0; i < 2; i++) {
@@ -100,14 +103,16 @@ public final class PredictedAccuracy {
     /** One criterion of them by its place. */
     public Of at(int place) {
         int row = 2 * place;
-        return new Of(criteria.get(place), new double[] {mean.getEntry(row), mean.getEntry(row + 1)},
+        return new Of(
+                criteria.get(place),
+                new double[] {mean.getEntry(row), mean.getEntry(row + 1)},
                 posterior.getSubMatrix(row, row + 1, row, row + 1).getData(),
                 predictive.getSubMatrix(row, row + 1, row, row + 1).getData());
     }
 
     /**
-     * The Cholesky factor of what is uncertain of one clinic, with what differs between clinics multiplied: draws of all
-     * criteria are the mean plus the factor times independent standard normals.
+     * The Cholesky factor of what is uncertain of one clinic, with what differs between clinics multiplied: draws of
+     * all criteria are the mean plus the factor times independent standard normals.
      *
      * @param clinics factor on the variance between clinics, 0 or more; 1 as the ledger has it
      */
@@ -120,12 +125,14 @@ public final class PredictedAccuracy {
 
     /** All criteria one by one. */
     public List<Of> each() {
-        return java.util.stream.IntStream.range(0, criteria.size()).mapToObj(this::at).toList();
+        return java.util.stream.IntStream.range(0, criteria.size())
+                .mapToObj(this::at)
+                .toList();
     }
 
     /**
-     * After the clinic's own counts, taken in turn; a side without patients says nothing. Through what the clinic's tests
-     * share they move its other criteria too.
+     * After the clinic's own counts, taken in turn; a side without patients says nothing. Through what the clinic's
+     * tests share they move its other criteria too.
      */
     public PredictedAccuracy after(Map<Criterion, Counts> own) {
         RealVector movedMean = mean.copy();
@@ -134,8 +141,12 @@ public final class PredictedAccuracy {
             Counts counts = own.get(criteria.get(place));
             if (counts != null) {
                 int at = place;
-                int[] sides = java.util.stream.IntStream.range(0, 2).filter(side -> counts.sizes()[side] > 0).toArray();
-                int[] rows = java.util.Arrays.stream(sides).map(side -> 2 * at + side).toArray();
+                int[] sides = java.util.stream.IntStream.range(0, 2)
+                        .filter(side -> counts.sizes()[side] > 0)
+                        .toArray();
+                int[] rows = java.util.Arrays.stream(sides)
+                        .map(side -> 2 * at + side)
+                        .toArray();
                 if (rows.length > 0) {
                     Update update = updated(movedMean, moved, rows, sides, counts);
                     movedMean = update.mean();
@@ -146,8 +157,7 @@ public final class PredictedAccuracy {
         return new PredictedAccuracy(criteria, movedMean, posterior, moved);
     }
 
-    private record Update(RealVector mean, RealMatrix covariance) {
-    }
+    private record Update(RealVector mean, RealMatrix covariance) {}
 
     private static Update updated(RealVector mean, RealMatrix covariance, int[] rows, int[] sides, Counts counts) {
         int size = rows.length;

@@ -4,14 +4,27 @@ import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 
 /**
- * How much accuracy differs, as standard deviations on the logit. "D" moves sensitivity and specificity together by half of it
- * (how well a test separates), "S" moves them apart (how readily it is called positive).
+ * How much accuracy differs, as standard deviations on the logit. "D" moves sensitivity and specificity together by
+ * half of it (how well a test separates), "S" moves them apart (how readily it is called positive).
  */
-public record Spread(double conditionD, double criterionD, double criterionS, double studyD, double studyS, double recordS,
+public record Spread(
+        double conditionD,
+        double criterionD,
+        double criterionS,
+        double studyD,
+        double studyS,
+        double recordS,
         double originatorD) {
 
     static Spread of(double[] deviations) {
-        return new Spread(deviations[0], deviations[1], deviations[2], deviations[3], deviations[4], deviations[5], deviations[6]);
+        return new Spread(
+                deviations[0],
+                deviations[1],
+                deviations[2],
+                deviations[3],
+                deviations[4],
+                deviations[5],
+                deviations[6]);
     }
 
     double[] deviations() {

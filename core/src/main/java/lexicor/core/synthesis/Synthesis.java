@@ -14,13 +14,17 @@ import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
 /**
- * The hierarchical synthesis of a ledger: the population of tests, how conditions, criteria and studies differ in it, and how
- * much better those who proposed a test find it, all estimated from the records, with the start as prior. Each condition is a
- * block of its own; the blocks share the population. Penalised quasi-likelihood with EM steps for the spreads, deterministic.
+ * The hierarchical synthesis of a ledger: the population of tests, how conditions, criteria and studies differ in it,
+ * and how much better those who proposed a test find it, all estimated from the records, with the start as prior. Each
+ * condition is a block of its own; the blocks share the population. Penalised quasi-likelihood with EM steps for the
+ * spreads, deterministic.
  */
 public final class Synthesis {
 
-    /** Logit sensitivity and specificity of an average test, and what originators add to each: the prior means, each SD 1. */
+    /**
+     * Logit sensitivity and specificity of an average test, and what originators add to each: the prior means, each SD
+     * 1.
+     */
     private static final double[] START = {0.4, 1.15, 1.65, 0.7};
 
     private static final Spread START_SPREAD = new Spread(0.5, 0.7, 1.5, 0.85, 1.15, 0.7, 1.1);
@@ -49,8 +53,12 @@ public final class Synthesis {
 
     /** Fits the model. The order of the records does not matter. */
     public static Synthesis of(Collection<StudyRecord> records) {
-        Map<String, ConditionBlock> blocks = new TreeMap<>(records.stream().collect(Collectors.groupingBy(each -> each.criterion().condition()))
-                .entrySet().stream().collect(Collectors.toMap(Map.Entry::getKey, entry -> new ConditionBlock(entry.getValue()))));
+        Map<String, ConditionBlock> blocks = new TreeMap<>(
+                records.stream()
+                        .collect(Collectors.groupingBy(each -> each.criterion().condition()))
+                        .entrySet()
+                        .stream()
+                        .collect(Collectors.toMap(Map.Entry::getKey, entry -> new ConditionBlock(entry.getValue()))));
         Fit fit = new Fit(blocks);
         int round = 0;
         boolean settled = false;
@@ -146,8 +154,8 @@ public final class Synthesis {
     }
 
     /**
-     * What a clinic would find for all criteria of a condition. Those of {@code more} without a record are predicted as an
-     * unseen criterion of that condition: the population's accuracy with its full width.
+     * What a clinic would find for all criteria of a condition. Those of {@code more} without a record are predicted as
+     * an unseen criterion of that condition: the population's accuracy with its full width.
      */
     public PredictedAccuracy predict(String condition, Collection<Criterion> more) {
         ConditionBlock block = blocks.get(condition);
@@ -155,6 +163,7 @@ public final class Synthesis {
         if (block != null) {
             criteria.addAll(block.criteria());
         }
-        return (block == null ? new ConditionBlock(List.of()) : block).predict(List.copyOf(criteria), spread, beta, betaCovariance);
+        return (block == null ? new ConditionBlock(List.of()) : block)
+                .predict(List.copyOf(criteria), spread, beta, betaCovariance);
     }
 }

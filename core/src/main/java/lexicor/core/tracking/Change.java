@@ -7,13 +7,20 @@ import java.util.OptionalInt;
 /**
  * One measure at two visits.
  *
- * @param label  what was measured, with position or direction where there are several
+ * @param label what was measured, with position or direction where there are several
  * @param before at the earlier visit; empty where it was not measured
- * @param now    at the later visit; empty where it was not measured
- * @param least  the least difference that counts, in {@code unit}; empty where no noise is known
+ * @param now at the later visit; empty where it was not measured
+ * @param least the least difference that counts, in {@code unit}; empty where no noise is known
  * @param because why both cannot be compared; empty where they can
  */
-public record Change(String label, String unit, OptionalDouble before, OptionalDouble now, OptionalDouble least, Verdict verdict, String because) {
+public record Change(
+        String label,
+        String unit,
+        OptionalDouble before,
+        OptionalDouble now,
+        OptionalDouble least,
+        Verdict verdict,
+        String because) {
 
     /** What a change is. */
     public enum Verdict {
@@ -29,16 +36,38 @@ public record Change(String label, String unit, OptionalDouble before, OptionalD
 
     /** Two measures with their noise. A difference of exactly the noise is within it. */
     static Change of(String label, String unit, double before, double now, OptionalDouble least, Noise.Better better) {
-        return new Change(label, unit, OptionalDouble.of(before), OptionalDouble.of(now), least, verdict(now - before, least, better), "");
+        return new Change(
+                label,
+                unit,
+                OptionalDouble.of(before),
+                OptionalDouble.of(now),
+                least,
+                verdict(now - before, least, better),
+                "");
     }
 
     /** A scale that was told at the earlier visit, and perhaps now. */
     public static Change ofScale(String label, String unit, int before, OptionalInt now, Optional<Noise> noise) {
         if (now.isEmpty()) {
-            return new Change(label, unit, OptionalDouble.of(before), OptionalDouble.empty(), OptionalDouble.empty(), Verdict.NOT_COMPARABLE, "not asked yet");
+            return new Change(
+                    label,
+                    unit,
+                    OptionalDouble.of(before),
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    Verdict.NOT_COMPARABLE,
+                    "not asked yet");
         }
-        OptionalDouble least = noise.isPresent() ? OptionalDouble.of(noise.get().least(before, now.getAsInt(), unit)) : OptionalDouble.empty();
-        return of(label, unit, before, now.getAsInt(), least, noise.map(Noise::better).orElse(Noise.Better.LESS));
+        OptionalDouble least = noise.isPresent()
+                ? OptionalDouble.of(noise.get().least(before, now.getAsInt(), unit))
+                : OptionalDouble.empty();
+        return of(
+                label,
+                unit,
+                before,
+                now.getAsInt(),
+                least,
+                noise.map(Noise::better).orElse(Noise.Better.LESS));
     }
 
     private static Verdict verdict(double difference, OptionalDouble least, Noise.Better better) {

@@ -8,17 +8,21 @@ import lexicor.core.catalogue.TestId;
  * How far two measures of the same person may part though nothing has changed.
  *
  * @param amount least difference that counts, in {@code unit}; 0 where only a share is known
- * @param share  least difference that counts, in percent of the larger of both measures; 0 where only an amount is known.
- *               Where both are known the larger counts, so that nothing is called a change too soon.
+ * @param share least difference that counts, in percent of the larger of both measures; 0 where only an amount is
+ *     known. Where both are known the larger counts, so that nothing is called a change too soon.
  * @param better which way is better
- * @param taken  where it is measured
+ * @param taken where it is measured
  */
-public record Noise(String id, String label, double amount, String unit, double share, Better better, List<Taken> taken) {
+public record Noise(
+        String id, String label, double amount, String unit, double share, Better better, List<Taken> taken) {
 
     private static final double NEWTONS_PER_KILOGRAM = 9.80665;
 
     /** Which way of a change is better. */
-    public enum Better { MORE, LESS }
+    public enum Better {
+        MORE,
+        LESS
+    }
 
     /** Parts of tests, or of all tests where none is named; or a question of the intake. */
     public record Taken(Set<TestId> tests, Set<String> parts, Set<String> questions) {
@@ -36,7 +40,9 @@ public record Noise(String id, String label, double amount, String unit, double 
 
     /** Whether it speaks of a part of a test. */
     boolean of(TestId test, String part) {
-        return taken.stream().anyMatch(each -> each.parts().contains(part) && (each.tests().isEmpty() || each.tests().contains(test)));
+        return taken.stream()
+                .anyMatch(each -> each.parts().contains(part)
+                        && (each.tests().isEmpty() || each.tests().contains(test)));
     }
 
     /** Whether it speaks of a question of the intake. */

@@ -49,7 +49,8 @@ public final class NoiseTable {
         double amount = node.has("amount") ? node.number("amount", 0, MOST_AMOUNT) : 0;
         double share = node.has("share") ? node.number("share", 0, 100) : 0;
         if (amount == 0 && share == 0) {
-            throw node.fault("noise '" + node.text("noise") + "' has no figure; allowed: an amount, a share in percent, or both");
+            throw node.fault("noise '" + node.text("noise")
+                    + "' has no figure; allowed: an amount, a share in percent, or both");
         }
         List<Noise.Taken> taken = new ArrayList<>();
         for (SourceNode each : node.list("of")) {
@@ -58,39 +59,61 @@ public final class NoiseTable {
             each.list("tests").forEach(test -> tests.add(known(test, catalogue)));
             Set<String> parts = new LinkedHashSet<>();
             each.list("parts").forEach(part -> parts.add(measured(part, tests, catalogue)));
-            each.list("questions").stream().filter(question -> form.questions().stream().noneMatch(asked -> asked.id().equals(question.asText()) && asked.scale().isPresent())).findFirst().ifPresent(question -> {
-                throw question.fault("'" + question.asText() + "' is no scale of the intake");
-            });
+            each.list("questions").stream()
+                    .filter(question -> form.questions().stream()
+                            .noneMatch(asked -> asked.id().equals(question.asText())
+                                    && asked.scale().isPresent()))
+                    .findFirst()
+                    .ifPresent(question -> {
+                        throw question.fault("'" + question.asText() + "' is no scale of the intake");
+                    });
             taken.add(new Noise.Taken(tests, parts, Set.copyOf(each.texts("questions"))));
         }
-        return new Noise(node.text("noise"), node.text("label"), amount, node.text("unit", ""), share, node.oneOf("better", Noise.Better.class), taken);
+        return new Noise(
+                node.text("noise"),
+                node.text("label"),
+                amount,
+                node.text("unit", ""),
+                share,
+                node.oneOf("better", Noise.Better.class),
+                taken);
     }
 
     private static TestId known(SourceNode node, Catalogue catalogue) {
-        return catalogue.tests().keySet().stream().filter(test -> test.value().equals(node.asText())).findFirst()
+        return catalogue.tests().keySet().stream()
+                .filter(test -> test.value().equals(node.asText()))
+                .findFirst()
                 .orElseThrow(() -> node.fault("test '" + node.asText() + "' is not in the catalogue"));
     }
 
     private static String measured(SourceNode node, Set<TestId> tests, Catalogue catalogue) {
-        boolean everywhere = tests.isEmpty() ? catalogue.tests().values().stream().anyMatch(test -> measures(test, node.asText()))
+        boolean everywhere = tests.isEmpty()
+                ? catalogue.tests().values().stream().anyMatch(test -> measures(test, node.asText()))
                 : tests.stream().allMatch(test -> measures(catalogue.test(test), node.asText()));
         if (!everywhere) {
-            throw node.fault("'" + node.asText() + "' is not measured there; allowed: a measured part of every test named");
+            throw node.fault(
+                    "'" + node.asText() + "' is not measured there; allowed: a measured part of every test named");
         }
         return node.asText();
     }
 
     private static boolean measures(ExaminationTest test, String part) {
-        return test.parts().stream().anyMatch(each -> each instanceof PartDefinition.Measure && each.key().equals(part));
+        return test.parts().stream()
+                .anyMatch(each ->
+                        each instanceof PartDefinition.Measure && each.key().equals(part));
     }
 
     /** One measure has one noise. */
     private static void requireOnce(SourceNode node, Noise noise, List<Noise> earlier, Catalogue catalogue) {
         for (ExaminationTest test : catalogue.tests().values()) {
             for (PartDefinition part : test.parts()) {
-                earlier.stream().filter(other -> noise.of(test.id(), part.key()) && other.of(test.id(), part.key())).findFirst().ifPresent(other -> {
-                    throw node.fault("'" + part.key() + "' of " + test.id().value() + " has the noise '" + other.id() + "' already");
-                });
+                earlier.stream()
+                        .filter(other -> noise.of(test.id(), part.key()) && other.of(test.id(), part.key()))
+                        .findFirst()
+                        .ifPresent(other -> {
+                            throw node.fault("'" + part.key() + "' of "
+                                    + test.id().value() + " has the noise '" + other.id() + "' already");
+                        });
             }
         }
     }

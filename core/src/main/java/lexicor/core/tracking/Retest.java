@@ -17,7 +17,7 @@ import lexicor.core.examination.Part;
 /**
  * A test that was chosen to be done again, at the earlier visit and now.
  *
- * @param done    whether it was done at the later visit
+ * @param done whether it was done at the later visit
  * @param changes its measures; what neither visit has is left out
  */
 public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
@@ -33,12 +33,20 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
     public record Visit(Optional<Attempt> attempt, ForceTries.Counts counts) {
 
         private OptionalDouble value(String part, Part.Context at) {
-            List<Part.Measured> tries = attempt.stream().flatMap(each -> each.parts().stream()).filter(Part.Measured.class::isInstance).map(Part.Measured.class::cast)
-                    .filter(measured -> measured.key().equals(part) && at.position().equals(measured.context().position()) && at.direction().equals(measured.context().direction())).toList();
+            List<Part.Measured> tries = attempt.stream()
+                    .flatMap(each -> each.parts().stream())
+                    .filter(Part.Measured.class::isInstance)
+                    .map(Part.Measured.class::cast)
+                    .filter(measured -> measured.key().equals(part)
+                            && at.position().equals(measured.context().position())
+                            && at.direction().equals(measured.context().direction()))
+                    .toList();
             if (tries.size() < 2) {
                 return tries.stream().mapToDouble(Part.Measured::value).findFirst();
             }
-            return OptionalDouble.of(ForceTries.of(tries.stream().map(Part.Measured::value).toList()).counted(counts));
+            return OptionalDouble.of(
+                    ForceTries.of(tries.stream().map(Part.Measured::value).toList())
+                            .counted(counts));
         }
 
         private Set<String> quality() {
@@ -71,27 +79,52 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
     private static Set<Part.Context> contexts(PartDefinition part, Visit before, Visit now) {
         Set<Part.Context> contexts = new LinkedHashSet<>();
         for (Visit visit : List.of(before, now)) {
-            visit.attempt().stream().flatMap(each -> each.parts().stream()).filter(each -> each instanceof Part.Measured && each.key().equals(part.key()))
-                    .forEach(each -> contexts.add(new Part.Context(each.context().position(), 1, each.context().direction())));
+            visit.attempt().stream()
+                    .flatMap(each -> each.parts().stream())
+                    .filter(each -> each instanceof Part.Measured && each.key().equals(part.key()))
+                    .forEach(each -> contexts.add(new Part.Context(
+                            each.context().position(), 1, each.context().direction())));
         }
         return contexts;
     }
 
-    private static Optional<Change> change(ExaminationTest test, PartDefinition.Measure measure, Part.Context at, Visit before, Visit now, NoiseTable noise) {
-        String label = measure.label() + (at.position().isEmpty() ? "" : ", " + at.position().replace('-', ' ')) + (at.direction().isEmpty() ? "" : ", on the way back");
+    private static Optional<Change> change(
+            ExaminationTest test,
+            PartDefinition.Measure measure,
+            Part.Context at,
+            Visit before,
+            Visit now,
+            NoiseTable noise) {
+        String label = measure.label()
+                + (at.position().isEmpty() ? "" : ", " + at.position().replace('-', ' '))
+                + (at.direction().isEmpty() ? "" : ", on the way back");
         OptionalDouble then = before.value(measure.key(), at);
         OptionalDouble today = now.value(measure.key(), at);
         Optional<Noise> known = noise.of(test.id(), measure.key());
-        OptionalDouble least = known.isEmpty() || then.isEmpty() || today.isEmpty() ? OptionalDouble.empty()
+        OptionalDouble least = known.isEmpty() || then.isEmpty() || today.isEmpty()
+                ? OptionalDouble.empty()
                 : OptionalDouble.of(known.get().least(then.getAsDouble(), today.getAsDouble(), measure.unit()));
         Optional<String> because = notComparable(test, measure, then, today, before, now);
         if (because.isPresent()) {
-            return Optional.of(new Change(label, measure.unit(), then, today, least, Change.Verdict.NOT_COMPARABLE, because.get()));
+            return Optional.of(new Change(
+                    label, measure.unit(), then, today, least, Change.Verdict.NOT_COMPARABLE, because.get()));
         }
-        return Optional.of(Change.of(label, measure.unit(), then.getAsDouble(), today.getAsDouble(), least, known.map(Noise::better).orElse(Noise.Better.MORE)));
+        return Optional.of(Change.of(
+                label,
+                measure.unit(),
+                then.getAsDouble(),
+                today.getAsDouble(),
+                least,
+                known.map(Noise::better).orElse(Noise.Better.MORE)));
     }
 
-    private static Optional<String> notComparable(ExaminationTest test, PartDefinition.Measure measure, OptionalDouble then, OptionalDouble today, Visit before, Visit now) {
+    private static Optional<String> notComparable(
+            ExaminationTest test,
+            PartDefinition.Measure measure,
+            OptionalDouble then,
+            OptionalDouble today,
+            Visit before,
+            Visit now) {
         if (then.isEmpty()) {
             return Optional.of(missing(measure, before) + " last time");
         }
@@ -99,16 +132,23 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
             return Optional.of(now.attempt().isEmpty() ? "not done yet" : missing(measure, now) + " this time");
         }
         if (!before.quality().isEmpty() || !now.quality().isEmpty()) {
-            return Optional.of(quality(test, now.quality().isEmpty() ? before.quality() : now.quality()) + (now.quality().isEmpty() ? " last time" : " this time"));
+            return Optional.of(quality(test, now.quality().isEmpty() ? before.quality() : now.quality())
+                    + (now.quality().isEmpty() ? " last time" : " this time"));
         }
-        return test.parts().stream().filter(PartDefinition.Choice.class::isInstance).map(PartDefinition.Choice.class::cast).filter(Retest::placed)
-                .filter(part -> !before.chosen(part).equals(now.chosen(part))).findFirst()
-                .map(part -> part.label().toLowerCase(Locale.UK) + " " + words(part, now.chosen(part)) + ", last time " + words(part, before.chosen(part)));
+        return test.parts().stream()
+                .filter(PartDefinition.Choice.class::isInstance)
+                .map(PartDefinition.Choice.class::cast)
+                .filter(Retest::placed)
+                .filter(part -> !before.chosen(part).equals(now.chosen(part)))
+                .findFirst()
+                .map(part -> part.label().toLowerCase(Locale.UK) + " " + words(part, now.chosen(part)) + ", last time "
+                        + words(part, before.chosen(part)));
     }
 
     /** A hold that ended without an onset says more than that nothing was measured. */
     private static String missing(PartDefinition.Measure measure, Visit visit) {
-        OptionalDouble held = measure.key().equals("onset") ? visit.value("held-for", Part.Context.PLAIN) : OptionalDouble.empty();
+        OptionalDouble held =
+                measure.key().equals("onset") ? visit.value("held-for", Part.Context.PLAIN) : OptionalDouble.empty();
         return held.isEmpty() ? "not measured" : "nothing came on within " + Math.round(held.getAsDouble()) + " s";
     }
 
@@ -118,11 +158,17 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
     }
 
     private static String quality(ExaminationTest test, Set<String> quality) {
-        return test.parts().stream().filter(part -> part.key().equals("quality")).map(part -> words((PartDefinition.Choice) part, quality)).collect(Collectors.joining());
+        return test.parts().stream()
+                .filter(part -> part.key().equals("quality"))
+                .map(part -> words((PartDefinition.Choice) part, quality))
+                .collect(Collectors.joining());
     }
 
     private static String words(PartDefinition.Choice part, Set<String> chosen) {
-        String words = part.options().stream().filter(option -> chosen.contains(option.value())).map(option -> option.label().toLowerCase(Locale.UK)).collect(Collectors.joining(", "));
+        String words = part.options().stream()
+                .filter(option -> chosen.contains(option.value()))
+                .map(option -> option.label().toLowerCase(Locale.UK))
+                .collect(Collectors.joining(", "));
         return words.isEmpty() ? "not said" : words;
     }
 }

@@ -8,22 +8,26 @@ import lexicor.core.catalogue.Thresholds;
 /**
  * What a weighing assumes that no study of this patient says.
  *
- * @param link           correlation between findings of different groups, since they come from one body, 0..0.5
+ * @param link correlation between findings of different groups, since they come from one body, 0..0.5
  * @param betweenStudies standard deviation on each logit by which a study's figures differ elsewhere, 0..2
- * @param correlations   correlations set by hand, by dependency group, 0..0.95; the others are as learnt or assumed
- * @param thresholds     where a chance begins to mean something
- * @param estimates      the clinic's own estimates in use
- * @param borrowing      whether a finding that nobody has measured weighs like an average test; else it is noted only
+ * @param correlations correlations set by hand, by dependency group, 0..0.95; the others are as learnt or assumed
+ * @param thresholds where a chance begins to mean something
+ * @param estimates the clinic's own estimates in use
+ * @param borrowing whether a finding that nobody has measured weighs like an average test; else it is noted only
  */
-public record Assumptions(double link, double betweenStudies, Map<String, Double> correlations, Thresholds thresholds, List<OwnEstimate> estimates, boolean borrowing) {
+public record Assumptions(
+        double link,
+        double betweenStudies,
+        Map<String, Double> correlations,
+        Thresholds thresholds,
+        List<OwnEstimate> estimates,
+        boolean borrowing) {
 
     public static final double USUAL_LINK = 0.1;
     public static final double MOST_LINK = 0.5;
     public static final double MOST_BETWEEN_STUDIES = 2;
 
-    /**
-     * @throws IllegalArgumentException if a number is out of its range
-     */
+    /** @throws IllegalArgumentException if a number is out of its range */
     public Assumptions {
         require("link", link, MOST_LINK);
         require("betweenStudies", betweenStudies, MOST_BETWEEN_STUDIES);
@@ -34,7 +38,8 @@ public record Assumptions(double link, double betweenStudies, Map<String, Double
 
     /** As they ship. */
     public static Assumptions usual(Catalogue catalogue) {
-        return new Assumptions(USUAL_LINK, WeighingSettings.USUAL.betweenStudies(), Map.of(), catalogue.thresholds(), List.of(), true);
+        return new Assumptions(
+                USUAL_LINK, WeighingSettings.USUAL.betweenStudies(), Map.of(), catalogue.thresholds(), List.of(), true);
     }
 
     /** The same with other correlations set by hand. */

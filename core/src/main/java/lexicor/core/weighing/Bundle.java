@@ -7,7 +7,7 @@ import java.util.Optional;
  * Findings that share a factor.
  *
  * @param correlation how far they repeat each other; empty for a finding that belongs to no group
- * @param loads       at least one, each known by shares of positives
+ * @param loads at least one, each known by shares of positives
  */
 record Bundle(Optional<Correlation> correlation, List<Load> loads) {
 
@@ -20,8 +20,8 @@ record Bundle(Optional<Correlation> correlation, List<Load> loads) {
     }
 
     /**
-     * Latent correlation of the answers. A finding without a group is as correlated with itself as with the rest: the link
-     * between groups.
+     * Latent correlation of the answers. A finding without a group is as correlated with itself as with the rest: the
+     * link between groups.
      */
     double rho(boolean withCondition, double link) {
         return correlation.map(known -> known.rho(withCondition)).orElse(link);

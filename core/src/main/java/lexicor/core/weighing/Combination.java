@@ -9,8 +9,8 @@ import java.util.stream.Stream;
 import lexicor.core.catalogue.ConditionId;
 
 /**
- * Findings as they are added up for one condition: bundles that are weakly linked, and findings that stand alone because
- * they tell next to nothing or are known by a ratio only.
+ * Findings as they are added up for one condition: bundles that are weakly linked, and findings that stand alone
+ * because they tell next to nothing or are known by a ratio only.
  */
 record Combination(List<Bundle> bundles, List<Load> alone) {
 
@@ -31,18 +31,23 @@ record Combination(List<Bundle> bundles, List<Load> alone) {
                 alone.add(load);
                 continue;
             }
-            Optional<Correlation> correlation = load.tests().size() == 1 ? correlations.of(load.tests().get(0), condition) : Optional.empty();
+            Optional<Correlation> correlation =
+                    load.tests().size() == 1 ? correlations.of(load.tests().get(0), condition) : Optional.empty();
             String group = correlation.map(each -> each.group().id()).orElseGet(() -> "single " + byGroup.size());
             correlation.ifPresent(each -> known.put(group, each));
             byGroup.computeIfAbsent(group, id -> new ArrayList<>()).add(load);
         }
-        List<Bundle> bundles = byGroup.entrySet().stream().map(entry -> new Bundle(Optional.ofNullable(known.get(entry.getKey())), entry.getValue())).toList();
+        List<Bundle> bundles = byGroup.entrySet().stream()
+                .map(entry -> new Bundle(Optional.ofNullable(known.get(entry.getKey())), entry.getValue()))
+                .toList();
         return new Combination(bundles, alone);
     }
 
     /** One finding by itself. */
     static Combination single(Load load) {
-        return load.grouped() ? new Combination(List.of(Bundle.single(load)), List.of()) : new Combination(List.of(), List.of(load));
+        return load.grouped()
+                ? new Combination(List.of(Bundle.single(load)), List.of())
+                : new Combination(List.of(), List.of(load));
     }
 
     Stream<Load> loads() {
@@ -55,6 +60,8 @@ record Combination(List<Bundle> bundles, List<Load> alone) {
 
     /** log of the product of what stands alone. */
     double logAlone() {
-        return alone.stream().mapToDouble(load -> Math.log(load.likelihoodRatio())).sum();
+        return alone.stream()
+                .mapToDouble(load -> Math.log(load.likelihoodRatio()))
+                .sum();
     }
 }

@@ -5,16 +5,22 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.DependencyGroup;
 
 /**
- * How far the answers of a dependency group repeat each other: their latent correlation among those with the condition and
- * among those without it.
+ * How far the answers of a dependency group repeat each other: their latent correlation among those with the condition
+ * and among those without it.
  *
- * @param present  point value with the condition, 0..0.95
- * @param absent   point value without it
- * @param origin   where it comes from
+ * @param present point value with the condition, 0..0.95
+ * @param absent point value without it
+ * @param origin where it comes from
  * @param interval middle 95 % of what is believed; the point itself where somebody chose it
- * @param lessons  what each published set taught; empty where none did
+ * @param lessons what each published set taught; empty where none did
  */
-public record Correlation(DependencyGroup group, double present, double absent, Origin origin, Interval interval, List<RhoLesson> lessons,
+public record Correlation(
+        DependencyGroup group,
+        double present,
+        double absent,
+        Origin origin,
+        Interval interval,
+        List<RhoLesson> lessons,
         Beliefs beliefs) {
 
     /** The highest that can be chosen. */
@@ -33,12 +39,10 @@ public record Correlation(DependencyGroup group, double present, double absent, 
     }
 
     /** Both ends within 0..0.95. */
-    public record Interval(double lower, double upper) {
-    }
+    public record Interval(double lower, double upper) {}
 
     /** What is drawn from. */
-    record Beliefs(RhoBelief present, RhoBelief absent) {
-    }
+    record Beliefs(RhoBelief present, RhoBelief absent) {}
 
     public Correlation {
         lessons = List.copyOf(lessons);
@@ -46,16 +50,31 @@ public record Correlation(DependencyGroup group, double present, double absent, 
 
     static Correlation assumed(DependencyGroup group) {
         RhoBelief belief = RhoBelief.assumed(group.rho());
-        return new Correlation(group, group.rho(), group.rho(), Origin.ASSUMED, interval(belief), List.of(), new Beliefs(belief, belief));
+        return new Correlation(
+                group,
+                group.rho(),
+                group.rho(),
+                Origin.ASSUMED,
+                interval(belief),
+                List.of(),
+                new Beliefs(belief, belief));
     }
 
     /** What findings of a condition's picture share that nobody has measured: assumed, as for tests of one tissue. */
     static Correlation ofPattern(ConditionId condition) {
-        return assumed(new DependencyGroup("pattern " + condition, "the picture of it", List.of(condition), List.of(), PATTERN_RHO, List.of()));
+        return assumed(new DependencyGroup(
+                "pattern " + condition, "the picture of it", List.of(condition), List.of(), PATTERN_RHO, List.of()));
     }
 
     static Correlation learnt(DependencyGroup group, RhoBelief present, RhoBelief absent, List<RhoLesson> lessons) {
-        return new Correlation(group, present.median(), absent.median(), Origin.LEARNT, interval(present), lessons, new Beliefs(present, absent));
+        return new Correlation(
+                group,
+                present.median(),
+                absent.median(),
+                Origin.LEARNT,
+                interval(present),
+                lessons,
+                new Beliefs(present, absent));
     }
 
     /** The same group with a correlation set by hand, without doubt. */
@@ -64,7 +83,8 @@ public record Correlation(DependencyGroup group, double present, double absent, 
             throw new IllegalArgumentException("rho of " + group.id() + " is " + rho + "; allowed: 0 to " + MOST);
         }
         RhoBelief belief = RhoBelief.fixed(rho);
-        return new Correlation(group, rho, rho, Origin.CHOSEN, new Interval(rho, rho), lessons, new Beliefs(belief, belief));
+        return new Correlation(
+                group, rho, rho, Origin.CHOSEN, new Interval(rho, rho), lessons, new Beliefs(belief, belief));
     }
 
     private static Interval interval(RhoBelief belief) {

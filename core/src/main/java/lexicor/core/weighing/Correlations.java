@@ -60,7 +60,10 @@ public final class Correlations {
 
     /** The correlation of the group in which a test stands for a condition; empty where it stands alone. */
     Optional<Correlation> of(TestId test, ConditionId condition) {
-        return byGroup.values().stream().filter(each -> each.group().tests().contains(test)
-                && (each.group().conditions().isEmpty() || each.group().conditions().contains(condition))).findFirst();
+        return byGroup.values().stream()
+                .filter(each -> each.group().tests().contains(test)
+                        && (each.group().conditions().isEmpty()
+                                || each.group().conditions().contains(condition)))
+                .findFirst();
     }
 }

@@ -9,8 +9,7 @@ import lexicor.core.evidence.TwoByTwo;
 public record CountedTest(TwoByTwo counts, boolean positive) {
 
     /** Median and the middle 95 % of the chances that the counts allow. */
-    public record Interval(double median, double lower, double upper) {
-    }
+    public record Interval(double median, double lower, double upper) {}
 
     /**
      * The chance after independent tests, drawn from what their counts allow: sensitivity and specificity from their
@@ -27,7 +26,11 @@ public record CountedTest(TwoByTwo counts, boolean positive) {
         double[] sums = new double[draws];
         Arrays.fill(sums, LogOdds.ofChance(prior).value());
         for (int test = 0; test < tests.size(); test++) {
-            double[] ratios = Draws.logLikelihoodRatios(Belief.of(tests.get(test).counts()), tests.get(test).positive(), bare, Draws.seed(seed, "test " + test));
+            double[] ratios = Draws.logLikelihoodRatios(
+                    Belief.of(tests.get(test).counts()),
+                    tests.get(test).positive(),
+                    bare,
+                    Draws.seed(seed, "test " + test));
             for (int i = 0; i < draws; i++) {
                 sums[i] += ratios[i];
             }

@@ -5,8 +5,7 @@ final class Decibans {
 
     private static final double PER_NATURAL = 10 / Math.log(10);
 
-    private Decibans() {
-    }
+    private Decibans() {}
 
     /** From a natural logarithm. */
     static double of(double logRatio) {

@@ -19,11 +19,10 @@ final class DrawStore {
     /**
      * Everything that draws depend on.
      *
-     * @param what   name of what is drawn
+     * @param what name of what is drawn
      * @param belief what it is drawn from
      */
-    record Key(String what, Object belief, int draws, double betweenStudies, long seed) {
-    }
+    record Key(String what, Object belief, int draws, double betweenStudies, long seed) {}
 
     private final Map<Key, double[]> draws = latest(MOST_DRAWS);
     private final Map<Object, JointModel> models = latest(MOST_MODELS);

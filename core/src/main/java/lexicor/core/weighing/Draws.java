@@ -13,8 +13,7 @@ final class Draws {
 
     private static final double EDGE = 1e-12;
 
-    private Draws() {
-    }
+    private Draws() {}
 
     /** Log likelihood ratios of a result. */
     static double[] logLikelihoodRatios(Belief belief, boolean positive, WeighingSettings settings, long seed) {
@@ -25,14 +24,19 @@ final class Draws {
         }
         Belief.OfCounts counts = (Belief.OfCounts) belief;
         for (int i = 0; i < values.length; i++) {
-            double sensitivity = moved(random, counts.sensitivityAlpha(), counts.sensitivityBeta(), settings.betweenStudies());
-            double specificity = moved(random, counts.specificityAlpha(), counts.specificityBeta(), settings.betweenStudies());
-            values[i] = positive ? logChance(sensitivity) - logChance(-specificity) : logChance(-sensitivity) - logChance(specificity);
+            double sensitivity =
+                    moved(random, counts.sensitivityAlpha(), counts.sensitivityBeta(), settings.betweenStudies());
+            double specificity =
+                    moved(random, counts.specificityAlpha(), counts.specificityBeta(), settings.betweenStudies());
+            values[i] = positive
+                    ? logChance(sensitivity) - logChance(-specificity)
+                    : logChance(-sensitivity) - logChance(specificity);
         }
         return values;
     }
 
-    private static double[] expected(RandomDataGenerator random, Belief.Expected expected, boolean positive, double[] values) {
+    private static double[] expected(
+            RandomDataGenerator random, Belief.Expected expected, boolean positive, double[] values) {
         PredictedAccuracy.Of one = expected.one();
         double[][] covariance = one.predictive();
         double first = Math.sqrt(covariance[0][0]);
@@ -42,7 +46,9 @@ final class Draws {
             double z = random.nextNormal(0, 1);
             double sensitivity = one.mean()[0] + first * z;
             double specificity = one.mean()[1] + along * z + rest * random.nextNormal(0, 1);
-            values[i] = positive ? logChance(sensitivity) - logChance(-specificity) : logChance(-sensitivity) - logChance(specificity);
+            values[i] = positive
+                    ? logChance(sensitivity) - logChance(-specificity)
+                    : logChance(-sensitivity) - logChance(specificity);
         }
         return values;
     }

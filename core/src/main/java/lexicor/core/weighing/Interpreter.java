@@ -25,8 +25,7 @@ public final class Interpreter {
     /** Decibans from which a finding tells anything: a ratio of 1.05. */
     private static final double TELLS = 0.21;
 
-    private record Key(Statement.Kind kind, String phrase) {
-    }
+    private record Key(Statement.Kind kind, String phrase) {}
 
     private final Catalogue catalogue;
     private final Evidence evidence;
@@ -37,8 +36,8 @@ public final class Interpreter {
     }
 
     /**
-     * The sentences about the conditions that the region ranks, strongest kind first; empty while nothing is known. Each
-     * condition stands in one at most.
+     * The sentences about the conditions that the region ranks, strongest kind first; empty while nothing is known.
+     * Each condition stands in one at most.
      */
     public List<Statement> say(String region, Schools schools, TestReading test) {
         return say(Set.copyOf(catalogue.routine(region).conditions()), schools, test, condition -> Optional.empty());
@@ -48,24 +47,40 @@ public final class Interpreter {
     public List<Statement> say(String region, Schools schools, TestReading test, Ranking ranking) {
         Set<ConditionId> ranked = new HashSet<>(catalogue.routine(region).conditions());
         ranking.standings().forEach(standing -> ranked.add(standing.condition().id()));
-        return say(ranked, schools, test, condition -> ranking.standings().stream().filter(standing -> standing.condition().id().equals(condition)).findFirst()
-                .flatMap(standing -> standing.part(test.test())));
+        return say(
+                ranked,
+                schools,
+                test,
+                condition -> ranking.standings().stream()
+                        .filter(standing -> standing.condition().id().equals(condition))
+                        .findFirst()
+                        .flatMap(standing -> standing.part(test.test())));
     }
 
-    private List<Statement> say(Set<ConditionId> ranked, Schools schools, TestReading test, Function<ConditionId, Optional<LoadGroup.Member>> parts) {
+    private List<Statement> say(
+            Set<ConditionId> ranked,
+            Schools schools,
+            TestReading test,
+            Function<ConditionId, Optional<LoadGroup.Member>> parts) {
         Map<Key, List<Condition>> grouped = new LinkedHashMap<>();
         for (ConditionReading reads : catalogue.test(test.test()).reads()) {
             if (!ranked.contains(reads.condition())) {
                 continue;
             }
             Optional<EvidenceInUse> inUse = evidence.inUse(test.test(), reads.condition(), schools);
-            CriterionId criterion = inUse.map(EvidenceInUse::criterion).orElse(reads.by().get(0));
+            CriterionId criterion =
+                    inUse.map(EvidenceInUse::criterion).orElse(reads.by().get(0));
             Reading reading = test.reading(reads.condition(), criterion);
-            kind(reading, inUse.isPresent(), parts.apply(reads.condition())).ifPresent(kind -> grouped.computeIfAbsent(new Key(kind, reading.phrase()), key -> new ArrayList<>())
-                    .add(catalogue.condition(reads.condition())));
+            kind(reading, inUse.isPresent(), parts.apply(reads.condition()))
+                    .ifPresent(
+                            kind -> grouped.computeIfAbsent(new Key(kind, reading.phrase()), key -> new ArrayList<>())
+                                    .add(catalogue.condition(reads.condition())));
         }
-        return grouped.entrySet().stream().sorted(Map.Entry.comparingByKey((a, b) -> a.kind().compareTo(b.kind())))
-                .map(entry -> new Statement(entry.getKey().kind(), entry.getValue(), entry.getKey().phrase())).toList();
+        return grouped.entrySet().stream()
+                .sorted(Map.Entry.comparingByKey((a, b) -> a.kind().compareTo(b.kind())))
+                .map(entry -> new Statement(
+                        entry.getKey().kind(), entry.getValue(), entry.getKey().phrase()))
+                .toList();
     }
 
     private static Optional<Statement.Kind> kind(Reading reading, boolean weighed, Optional<LoadGroup.Member> part) {
@@ -84,7 +99,9 @@ public final class Interpreter {
     private static Statement.Kind kind(LoadGroup.Member part, boolean positive) {
         double with = positive ? part.decibans() : -part.decibans();
         if (with >= TELLS) {
-            return part.load().borrowed() ? positive ? Statement.Kind.BORROWED_FOR : Statement.Kind.BORROWED_AGAINST : positive ? Statement.Kind.FOR : Statement.Kind.AGAINST;
+            return part.load().borrowed()
+                    ? positive ? Statement.Kind.BORROWED_FOR : Statement.Kind.BORROWED_AGAINST
+                    : positive ? Statement.Kind.FOR : Statement.Kind.AGAINST;
         }
         return Math.abs(part.load().decibans()) < TELLS ? Statement.Kind.HARDLY : Statement.Kind.NOTHING_BESIDE;
     }

@@ -18,17 +18,19 @@ import lexicor.core.dependence.Kernel;
 import lexicor.core.examination.TestReading;
 
 /**
- * What a set of open tests would tell together: the expected fall of entropy, in bits, over all that they could answer. It is
- * not the sum of what each would tell, since tests of one tissue repeat each other, and one answer makes another less or more
- * telling. As for a single test, the best condition of each family counts, serious ones double, and only conditions in play.
+ * What a set of open tests would tell together: the expected fall of entropy, in bits, over all that they could answer.
+ * It is not the sum of what each would tell, since tests of one tissue repeat each other, and one answer makes another
+ * less or more telling. As for a single test, the best condition of each family counts, serious ones double, and only
+ * conditions in play.
  *
- * <p>All answers are followed as long as a condition has at most {@value #MOST} of them; then those that leave the condition
- * alike are taken together, which can only lose information. Immutable.
+ * <p>All answers are followed as long as a condition has at most {@value #MOST} of them; then those that leave the
+ * condition alike are taken together, which can only lose information. Immutable.
  */
 public final class JointInformation {
 
     /** Answers that are followed apart for one condition. */
     static final int MOST = 128;
+
     private static final double SERIOUS_COUNTS = 2;
 
     private final Setting setting;
@@ -37,24 +39,31 @@ public final class JointInformation {
     /**
      * What does not change as tests are added.
      *
-     * @param start  of no test yet
+     * @param start of no test yet
      * @param splits what a test does to the conditions that it speaks of by figures, worked out once
-     * @param asked  information of sets about a condition, worked out once
+     * @param asked information of sets about a condition, worked out once
      */
-    private record Setting(Weighing weighing, Visit visit, Map<ConditionId, Weighing.Model> models, Map<ConditionId, ConditionId> families, Kernel.Rule rule,
-            Map<ConditionId, Outlook> start, Map<TestId, Map<ConditionId, Split>> splits, Map<Asked, Double> asked) {
+    private record Setting(
+            Weighing weighing,
+            Visit visit,
+            Map<ConditionId, Weighing.Model> models,
+            Map<ConditionId, ConditionId> families,
+            Kernel.Rule rule,
+            Map<ConditionId, Outlook> start,
+            Map<TestId, Map<ConditionId, Split>> splits,
+            Map<Asked, Double> asked) {
 
         Map<ConditionId, Split> splits(TestId test, Collection<ConditionId> conditions) {
             return splits.computeIfAbsent(test, id -> {
                 Map<ConditionId, Split> all = new LinkedHashMap<>();
-                conditions.forEach(condition -> Split.of(weighing, visit, models.get(condition), id, rule).ifPresent(split -> all.put(condition, split)));
+                conditions.forEach(condition -> Split.of(weighing, visit, models.get(condition), id, rule)
+                        .ifPresent(split -> all.put(condition, split)));
                 return all;
             });
         }
     }
 
-    private record Asked(ConditionId condition, Set<TestId> tests) {
-    }
+    private record Asked(ConditionId condition, Set<TestId> tests) {}
 
     /** One way things could go for a condition: its chance with and without the condition, and what stands then. */
     private record Leaf(double present, double absent, Possible with, Possible without) {
@@ -68,7 +77,7 @@ public final class JointInformation {
      * Every way things could go for a condition that stands at {@code now}.
      *
      * @param tests those that speak of it, of all that were added
-     * @param bits  expected fall of its entropy
+     * @param bits expected fall of its entropy
      */
     private record Outlook(double now, Set<TestId> tests, List<Leaf> leaves, double bits) {
 
@@ -97,7 +106,8 @@ public final class JointInformation {
             for (Leaf leaf : leaves) {
                 double with = split.positiveWith(leaf.with());
                 double without = split.positiveWithout(leaf.without());
-                left += left(now, leaf.present() * with, leaf.absent() * without) + left(now, leaf.present() * (1 - with), leaf.absent() * (1 - without));
+                left += left(now, leaf.present() * with, leaf.absent() * without)
+                        + left(now, leaf.present() * (1 - with), leaf.absent() * (1 - without));
             }
             return Math.max(0, Foresight.entropy(now) - left);
         }
@@ -108,8 +118,11 @@ public final class JointInformation {
                 double with = split.positiveWith(leaf.with());
                 double without = split.positiveWithout(leaf.without());
                 for (boolean positive : new boolean[] {true, false}) {
-                    further.add(new Leaf(leaf.present() * (positive ? with : 1 - with), leaf.absent() * (positive ? without : 1 - without),
-                            split.with(leaf.with(), positive), split.without(leaf.without(), positive)));
+                    further.add(new Leaf(
+                            leaf.present() * (positive ? with : 1 - with),
+                            leaf.absent() * (positive ? without : 1 - without),
+                            split.with(leaf.with(), positive),
+                            split.without(leaf.without(), positive)));
                 }
             }
             return of(now, testsWith(test), further.size() > MOST ? together(further) : further);
@@ -126,28 +139,59 @@ public final class JointInformation {
      *
      * @param candidates tests that might be added; a condition that none of them could bring into play is left out
      */
-    public static JointInformation of(Weighing weighing, Visit visit, List<TestReading> found, Collection<TestId> candidates) {
+    public static JointInformation of(
+            Weighing weighing, Visit visit, List<TestReading> found, Collection<TestId> candidates) {
         return of(weighing, visit, found, candidates, Kernel.Rule.COARSE);
     }
 
-    static JointInformation of(Weighing weighing, Visit visit, List<TestReading> found, Collection<TestId> candidates, Kernel.Rule rule) {
+    static JointInformation of(
+            Weighing weighing, Visit visit, List<TestReading> found, Collection<TestId> candidates, Kernel.Rule rule) {
         Foresight foresight = Foresight.of(weighing, visit, found);
         Map<ConditionId, Boolean> live = new HashMap<>();
-        candidates.forEach(test -> foresight.value(test, Optional.empty()).changes().forEach(change -> live.merge(change.condition().id(), change.live(), Boolean::logicalOr)));
+        candidates.forEach(test -> foresight
+                .value(test, Optional.empty())
+                .changes()
+                .forEach(change -> live.merge(change.condition().id(), change.live(), Boolean::logicalOr)));
         Map<ConditionId, Weighing.Model> models = new LinkedHashMap<>();
-        weighing.models(visit, found).forEach(model -> models.put(model.condition().id(), model));
+        weighing.models(visit, found)
+                .forEach(model -> models.put(model.condition().id(), model));
         Map<ConditionId, ConditionId> families = new HashMap<>();
-        models.keySet().forEach(id -> families.put(id, weighing.catalogue().widerThan(id).stream().filter(models::containsKey).reduce((first, last) -> last).orElse(id)));
+        models.keySet()
+                .forEach(id -> families.put(
+                        id,
+                        weighing.catalogue().widerThan(id).stream()
+                                .filter(models::containsKey)
+                                .reduce((first, last) -> last)
+                                .orElse(id)));
         JointModel joint = weighing.jointModel(visit, found);
         Map<ConditionId, Outlook> outlooks = new LinkedHashMap<>();
         double link = visit.assumptions().link();
         models.forEach((id, model) -> {
             if (live.getOrDefault(id, false)) {
                 Combination combination = model.points().combination();
-                outlooks.put(id, Outlook.of(joint.now(id), Set.of(), List.of(new Leaf(1, 1, Possible.of(combination, link, true, rule), Possible.of(combination, link, false, rule)))));
+                outlooks.put(
+                        id,
+                        Outlook.of(
+                                joint.now(id),
+                                Set.of(),
+                                List.of(new Leaf(
+                                        1,
+                                        1,
+                                        Possible.of(combination, link, true, rule),
+                                        Possible.of(combination, link, false, rule)))));
             }
         });
-        return new JointInformation(new Setting(weighing, visit, models, families, rule, outlooks, new ConcurrentHashMap<>(), new ConcurrentHashMap<>()), outlooks);
+        return new JointInformation(
+                new Setting(
+                        weighing,
+                        visit,
+                        models,
+                        families,
+                        rule,
+                        outlooks,
+                        new ConcurrentHashMap<>(),
+                        new ConcurrentHashMap<>()),
+                outlooks);
     }
 
     /** Expected information of all tests added, in bits; 0 of none. */
@@ -158,7 +202,8 @@ public final class JointInformation {
     /** The best of each family, since what a test says of a part it says of the whole too. */
     private double sum(Map<ConditionId, Double> instead) {
         Map<ConditionId, Double> byFamily = new HashMap<>();
-        outlooks.forEach((id, outlook) -> byFamily.merge(setting.families().get(id), instead.getOrDefault(id, outlook.bits()) * counts(id), Math::max));
+        outlooks.forEach((id, outlook) -> byFamily.merge(
+                setting.families().get(id), instead.getOrDefault(id, outlook.bits()) * counts(id), Math::max));
         return byFamily.values().stream().mapToDouble(Double::doubleValue).sum();
     }
 
@@ -177,7 +222,10 @@ public final class JointInformation {
         Map<ConditionId, Double> further = new HashMap<>();
         setting.splits(test, outlooks.keySet()).forEach((id, split) -> {
             Outlook outlook = outlooks.get(id);
-            further.put(id, setting.asked().computeIfAbsent(new Asked(id, outlook.testsWith(test)), asked -> outlook.bitsWith(split)));
+            further.put(
+                    id,
+                    setting.asked()
+                            .computeIfAbsent(new Asked(id, outlook.testsWith(test)), asked -> outlook.bitsWith(split)));
         });
         return further.isEmpty() ? 0 : sum(further) - bits();
     }
@@ -185,7 +233,10 @@ public final class JointInformation {
     /** What a test would add about one condition, not doubled; 0 where it does not speak of it by figures. */
     public double gain(TestId test, ConditionId condition) {
         Split split = setting.splits(test, outlooks.keySet()).get(condition);
-        return split == null ? 0 : outlooks.get(condition).bitsWith(split) - outlooks.get(condition).bits();
+        return split == null
+                ? 0
+                : outlooks.get(condition).bitsWith(split)
+                        - outlooks.get(condition).bits();
     }
 
     /** The widest condition that a condition belongs to, itself where it belongs to none. */
@@ -196,20 +247,27 @@ public final class JointInformation {
     /** The same with a test more. A test that has no figures in play changes nothing. */
     public JointInformation with(TestId test) {
         Map<ConditionId, Outlook> further = new LinkedHashMap<>(outlooks);
-        setting.splits(test, outlooks.keySet()).forEach((id, split) -> further.put(id, outlooks.get(id).with(test, split)));
+        setting.splits(test, outlooks.keySet())
+                .forEach((id, split) -> further.put(id, outlooks.get(id).with(test, split)));
         return new JointInformation(setting, further);
     }
 
     /** The same without one of the tests added. */
     public JointInformation without(TestId test) {
         Map<ConditionId, Outlook> fewer = new LinkedHashMap<>(outlooks);
-        setting.splits(test, outlooks.keySet()).keySet().stream().filter(id -> outlooks.get(id).tests().contains(test)).forEach(id -> {
-            Outlook rest = setting.start().get(id);
-            for (TestId other : outlooks.get(id).tests()) {
-                rest = other.equals(test) ? rest : rest.with(other, setting.splits(other, outlooks.keySet()).get(id));
-            }
-            fewer.put(id, rest);
-        });
+        setting.splits(test, outlooks.keySet()).keySet().stream()
+                .filter(id -> outlooks.get(id).tests().contains(test))
+                .forEach(id -> {
+                    Outlook rest = setting.start().get(id);
+                    for (TestId other : outlooks.get(id).tests()) {
+                        rest = other.equals(test)
+                                ? rest
+                                : rest.with(
+                                        other,
+                                        setting.splits(other, outlooks.keySet()).get(id));
+                    }
+                    fewer.put(id, rest);
+                });
         return new JointInformation(setting, fewer);
     }
 
@@ -224,7 +282,9 @@ public final class JointInformation {
 
     /** Neighbours by what they say of the condition, two by two; the likelier one stands for both from then on. */
     private static List<Leaf> together(List<Leaf> leaves) {
-        List<Leaf> sorted = leaves.stream().sorted(Comparator.comparingDouble(Leaf::logRatio)).toList();
+        List<Leaf> sorted = leaves.stream()
+                .sorted(Comparator.comparingDouble(Leaf::logRatio))
+                .toList();
         List<Leaf> pairs = new ArrayList<>();
         for (int i = 0; i < sorted.size(); i += 2) {
             Leaf one = sorted.get(i);
@@ -234,7 +294,11 @@ public final class JointInformation {
             }
             Leaf other = sorted.get(i + 1);
             Leaf likelier = one.present() + one.absent() >= other.present() + other.absent() ? one : other;
-            pairs.add(new Leaf(one.present() + other.present(), one.absent() + other.absent(), likelier.with(), likelier.without()));
+            pairs.add(new Leaf(
+                    one.present() + other.present(),
+                    one.absent() + other.absent(),
+                    likelier.with(),
+                    likelier.without()));
         }
         return pairs;
     }

@@ -21,8 +21,8 @@ import lexicor.core.evidence.Belief;
 import lexicor.core.synthesis.PredictedAccuracy;
 
 /**
- * The joint differential of a visit: what was found, as findings about states of families. An answer of a test is one finding
- * for each family that it speaks about; the conditions of a family for which it reads the same are its targets.
+ * The joint differential of a visit: what was found, as findings about states of families. An answer of a test is one
+ * finding for each family that it speaks about; the conditions of a family for which it reads the same are its targets.
  */
 final class JointModel {
 
@@ -40,7 +40,15 @@ final class JointModel {
      * @param seen what is added up for each ranked condition
      * @param fits of findings over these conditions
      */
-    JointModel(Visit visit, Forest forest, List<ConditionId> ids, Fits fits, Map<ConditionId, List<Load>> seen, Correlations correlations, double worthless, Kernel.Rule rule) {
+    JointModel(
+            Visit visit,
+            Forest forest,
+            List<ConditionId> ids,
+            Fits fits,
+            Map<ConditionId, List<Load>> seen,
+            Correlations correlations,
+            double worthless,
+            Kernel.Rule rule) {
         this.visit = visit;
         this.forest = forest;
         this.ids = ids;
@@ -49,16 +57,30 @@ final class JointModel {
         List<Finding.Ratio> known = new ArrayList<>();
         seen.forEach((condition, loads) -> loads.forEach(load -> {
             if (load.weight() instanceof Weight.Proportions && load.tests().size() <= 1) {
-                answered.computeIfAbsent(key(load, condition), id -> new LinkedHashMap<>()).put(condition, load);
+                answered.computeIfAbsent(key(load, condition), id -> new LinkedHashMap<>())
+                        .put(condition, load);
             } else {
                 String id = "ratio " + condition + " " + load.source() + " " + load.phrase();
                 ratios.put(id, load);
                 known.add(new Finding.Ratio(id, condition.value(), load.likelihoodRatio()));
             }
         }));
-        List<Finding> findings = answered.entrySet().stream().map(each -> finding(each.getKey(), said(each.getValue().values().iterator().next()), each.getValue())).toList();
-        double[] starts = ids.stream().mapToDouble(id -> visit.starts().get(id).chance()).toArray();
-        differential = new Differential(new Differential.Question(fits, starts, List.copyOf(groups.values()), visit.assumptions().link(), worthless, findings, known), rule);
+        List<Finding> findings = answered.entrySet().stream()
+                .map(each -> finding(
+                        each.getKey(), said(each.getValue().values().iterator().next()), each.getValue()))
+                .toList();
+        double[] starts =
+                ids.stream().mapToDouble(id -> visit.starts().get(id).chance()).toArray();
+        differential = new Differential(
+                new Differential.Question(
+                        fits,
+                        starts,
+                        List.copyOf(groups.values()),
+                        visit.assumptions().link(),
+                        worthless,
+                        findings,
+                        known),
+                rule);
     }
 
     /** The ranked conditions by what they lie within: the nearest wider one that is ranked. */
@@ -66,18 +88,26 @@ final class JointModel {
         List<String> ids = ranked.stream().map(each -> each.id().value()).toList();
         List<String> within = new ArrayList<>();
         for (Condition each : ranked) {
-            within.add(catalogue.widerThan(each.id()).stream().map(ConditionId::value).filter(ids::contains).findFirst().orElse(null));
+            within.add(catalogue.widerThan(each.id()).stream()
+                    .map(ConditionId::value)
+                    .filter(ids::contains)
+                    .findFirst()
+                    .orElse(null));
         }
         return new Forest(ids, within);
     }
 
     /** The mix of patients at which studies measure: mostly in specialist care. */
     static double[] references(List<Condition> ranked) {
-        return ranked.stream().mapToDouble(each -> each.start().get(Setting.SPECIALIST)).toArray();
+        return ranked.stream()
+                .mapToDouble(each -> each.start().get(Setting.SPECIALIST))
+                .toArray();
     }
 
     private String key(Load load, ConditionId condition) {
-        return source(load) + (load.positive() ? " + " : " - ") + forest.id(forest.root(forest.place(condition.value())));
+        return source(load)
+                + (load.positive() ? " + " : " - ")
+                + forest.id(forest.root(forest.place(condition.value())));
     }
 
     private static Finding.Said said(Load load) {
@@ -88,22 +118,29 @@ final class JointModel {
         List<Target> targets = new ArrayList<>();
         Optional<String> group = Optional.empty();
         for (Map.Entry<ConditionId, Load> each : loads.entrySet()) {
-            targets.add(figures(each.getKey(), ((Weight.Proportions) each.getValue().weight()).belief()));
+            targets.add(
+                    figures(each.getKey(), ((Weight.Proportions) each.getValue().weight()).belief()));
             group = group.isPresent() ? group : group(each.getKey(), each.getValue());
         }
         return new Finding(id, said, group, targets);
     }
 
     private Optional<String> group(ConditionId condition, Load load) {
-        Optional<Correlation> correlation = load.tests().isEmpty() ? Optional.empty() : correlations.of(load.tests().get(0), condition);
+        Optional<Correlation> correlation = load.tests().isEmpty()
+                ? Optional.empty()
+                : correlations.of(load.tests().get(0), condition);
         if (correlation.isPresent()) {
             String id = correlation.get().group().id();
-            groups.put(id, new Finding.Group(id, (correlation.get().present() + correlation.get().absent()) / 2, Optional.empty()));
+            groups.put(
+                    id,
+                    new Finding.Group(
+                            id, (correlation.get().present() + correlation.get().absent()) / 2, Optional.empty()));
             return Optional.of(id);
         }
         if (load.borrowed()) {
             Correlation pattern = Correlation.ofPattern(condition);
-            groups.put(pattern.group().id(), new Finding.Group(pattern.group().id(), pattern.present(), Optional.empty()));
+            groups.put(
+                    pattern.group().id(), new Finding.Group(pattern.group().id(), pattern.present(), Optional.empty()));
             return Optional.of(pattern.group().id());
         }
         return Optional.empty();
@@ -113,7 +150,13 @@ final class JointModel {
         if (belief instanceof Belief.Expected expected) {
             PredictedAccuracy.Of one = expected.one();
             Target.Variances variances = new Target.Variances(variance(one, 0), variance(one, 1));
-            return new Target.Figures(condition.value(), LogOdds.chance(one.mean()[0]), LogOdds.chance(one.mean()[1]), Optional.empty(), Optional.empty(), Optional.empty(),
+            return new Target.Figures(
+                    condition.value(),
+                    LogOdds.chance(one.mean()[0]),
+                    LogOdds.chance(one.mean()[1]),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
                     Optional.of(variances));
         }
         return Target.Figures.of(condition.value(), belief.sensitivity(), belief.specificity());
@@ -144,13 +187,17 @@ final class JointModel {
             @Override
             public double[] start(int condition) {
                 ConditionId id = ids.get(condition);
-                return sampler.starts(id.value(), LogOdds.ofChance(0.5), visit.starts().get(id).deviation());
+                return sampler.starts(
+                        id.value(),
+                        LogOdds.ofChance(0.5),
+                        visit.starts().get(id).deviation());
             }
 
             @Override
             public double[] rho(Finding.Group group) {
                 Optional<Correlation> known = correlations.byId(group.id());
-                byte[] steps = known.map(each -> sampler.rhos(each, true)).orElseGet(() -> sampler.rhos(group.id(), RhoBelief.assumed(group.rho())));
+                byte[] steps = known.map(each -> sampler.rhos(each, true))
+                        .orElseGet(() -> sampler.rhos(group.id(), RhoBelief.assumed(group.rho())));
                 double[] values = new double[steps.length];
                 Arrays.setAll(values, i -> steps[i] * Sampler.RHO_GRID);
                 return values;
@@ -174,14 +221,17 @@ final class JointModel {
         Map<String, Map<ConditionId, Load>> bySource = new LinkedHashMap<>();
         Map<String, Load> first = new LinkedHashMap<>(ratios);
         answered.forEach((id, loads) -> {
-            bySource.computeIfAbsent(source(id), source -> new LinkedHashMap<>()).putAll(loads);
+            bySource.computeIfAbsent(source(id), source -> new LinkedHashMap<>())
+                    .putAll(loads);
             first.putIfAbsent(source(id), loads.values().iterator().next());
         });
         for (Differential.Contribution each : differential.contributions(this::source)) {
             ConditionId condition = ids.get(each.condition());
             Load own = bySource.getOrDefault(each.finding(), Map.of()).get(condition);
             boolean direct = own != null || each.finding().startsWith("ratio " + condition + " ");
-            moved.computeIfAbsent(condition, id -> new ArrayList<>()).add(new Moved(own != null ? own : first.get(each.finding()), direct, each.alone(), each.inPlace()));
+            moved.computeIfAbsent(condition, id -> new ArrayList<>())
+                    .add(new Moved(
+                            own != null ? own : first.get(each.finding()), direct, each.alone(), each.inPlace()));
         }
         return moved;
     }
@@ -193,38 +243,46 @@ final class JointModel {
     }
 
     private static String source(Load load) {
-        return load.tests().isEmpty() ? "told " + load.phrase() : load.tests().get(0).value();
+        return load.tests().isEmpty()
+                ? "told " + load.phrase()
+                : load.tests().get(0).value();
     }
 
     /**
      * What a finding has moved.
      *
-     * @param direct whether it speaks about the condition itself, not about one that is wider, narrower or joined by a finding
+     * @param direct whether it speaks about the condition itself, not about one that is wider, narrower or joined by a
+     *     finding
      */
-    record Moved(Load load, boolean direct, double alone, double inPlace) {
-    }
+    record Moved(Load load, boolean direct, double alone, double inPlace) {}
 
     /** For each pair of widest conditions that findings have joined, the chance of both. */
     List<Ranking.Together> together() {
-        return differential.together().stream().map(each -> new Ranking.Together(ids.get(each.one()), ids.get(each.other()), each.both())).toList();
+        return differential.together().stream()
+                .map(each -> new Ranking.Together(ids.get(each.one()), ids.get(each.other()), each.both()))
+                .toList();
     }
 
     /** Where conditions would stand after either answer of a finding. */
-    record Ahead(double positive, Map<ConditionId, double[]> after) {
-    }
+    record Ahead(double positive, Map<ConditionId, double[]> after) {}
 
     /** What the answers of an open test would do; one entry for each part that is weighed by itself. */
     List<Ahead> ahead(Map<ConditionId, Load> loads) {
         Map<String, Map<ConditionId, Load>> byFamily = new LinkedHashMap<>();
-        loads.forEach((condition, load) -> byFamily.computeIfAbsent(key(load, condition), id -> new LinkedHashMap<>()).put(condition, load));
+        loads.forEach((condition, load) -> byFamily.computeIfAbsent(key(load, condition), id -> new LinkedHashMap<>())
+                .put(condition, load));
         List<Ahead> ahead = new ArrayList<>();
-        byFamily.forEach((id, family) -> differential.ahead(finding("open " + id, Finding.Said.OPEN, family)).forEach(each -> {
-            Map<ConditionId, double[]> after = new LinkedHashMap<>();
-            for (int i = 0; i < each.conditions().size(); i++) {
-                after.put(ids.get(each.conditions().get(i)), new double[] {each.ifPositive()[i], each.ifNegative()[i]});
-            }
-            ahead.add(new Ahead(each.positive(), after));
-        }));
+        byFamily.forEach((id, family) -> differential
+                .ahead(finding("open " + id, Finding.Said.OPEN, family))
+                .forEach(each -> {
+                    Map<ConditionId, double[]> after = new LinkedHashMap<>();
+                    for (int i = 0; i < each.conditions().size(); i++) {
+                        after.put(
+                                ids.get(each.conditions().get(i)),
+                                new double[] {each.ifPositive()[i], each.ifNegative()[i]});
+                    }
+                    ahead.add(new Ahead(each.positive(), after));
+                }));
         return ahead;
     }
 }

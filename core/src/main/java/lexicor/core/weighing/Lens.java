@@ -6,7 +6,10 @@ import lexicor.core.catalogue.Schools;
 public enum Lens {
     /** Every finding, what tests of one group share counted once. */
     CHAIN,
-    /** A decided set in place of its tests, and what does not share ground with it; the strongest finding where no set is decided. */
+    /**
+     * A decided set in place of its tests, and what does not share ground with it; the strongest finding where no set
+     * is decided.
+     */
     CLUSTER,
     /** The strongest single finding and nothing else. */
     STRONGEST_SINGLE,

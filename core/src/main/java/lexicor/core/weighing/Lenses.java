@@ -17,8 +17,7 @@ final class Lenses {
      *
      * @param by in words, without a full stop
      */
-    record Seen(Combination combination, String by) {
-    }
+    record Seen(Combination combination, String by) {}
 
     private final Condition condition;
     private final List<Load> loads;
@@ -29,11 +28,19 @@ final class Lenses {
     private final Map<Lens, Seen> seen = new HashMap<>();
     private final Map<Combination, PointModel> models = new HashMap<>();
 
-    Lenses(Condition condition, List<Load> loads, Correlations correlations, List<ClusterCount> clusters, LoadBuilder builder, double link) {
+    Lenses(
+            Condition condition,
+            List<Load> loads,
+            Correlations correlations,
+            List<ClusterCount> clusters,
+            LoadBuilder builder,
+            double link) {
         this.condition = condition;
         this.loads = loads;
         this.correlations = correlations;
-        this.clusters = clusters.stream().filter(count -> count.cluster().condition().equals(condition.id())).toList();
+        this.clusters = clusters.stream()
+                .filter(count -> count.cluster().condition().equals(condition.id()))
+                .toList();
         this.builder = builder;
         this.link = link;
     }
@@ -44,9 +51,15 @@ final class Lenses {
 
     Seen through(Lens lens) {
         return seen.computeIfAbsent(lens, each -> switch (each) {
-            case CHAIN, TALLY -> new Seen(Combination.of(condition.id(), loads, correlations), loads.size() == 1 ? "one finding" : loads.size() + " findings");
+            case CHAIN, TALLY ->
+                new Seen(
+                        Combination.of(condition.id(), loads, correlations),
+                        loads.size() == 1 ? "one finding" : loads.size() + " findings");
             case STRONGEST_SINGLE -> strongest();
-            case CLUSTER -> set().orElseGet(() -> new Seen(strongest().combination(), "no set is decided, so the strongest: " + strongest().by()));
+            case CLUSTER ->
+                set().orElseGet(() -> new Seen(
+                        strongest().combination(),
+                        "no set is decided, so the strongest: " + strongest().by()));
         });
     }
 
@@ -64,8 +77,10 @@ final class Lenses {
     }
 
     private Seen strongest() {
-        return loads.stream().max(Comparator.comparingDouble(load -> Math.abs(load.decibans())))
-                .map(load -> new Seen(Combination.single(load), load.phrase())).orElse(new Seen(Combination.NOTHING, "nothing weighed"));
+        return loads.stream()
+                .max(Comparator.comparingDouble(load -> Math.abs(load.decibans())))
+                .map(load -> new Seen(Combination.single(load), load.phrase()))
+                .orElse(new Seen(Combination.NOTHING, "nothing weighed"));
     }
 
     /**
@@ -73,22 +88,28 @@ final class Lenses {
      * ground with the set has been counted by it.
      */
     private Optional<Seen> set() {
-        record Decided(ClusterCount count, Load level) {
-        }
-        Optional<Decided> best = clusters.stream().flatMap(count -> builder.level(condition, count).map(level -> new Decided(count, level)).stream())
-                .min(Comparator.comparing((Decided decided) -> decided.level().record().orElseThrow().originator())
-                        .thenComparing(decided -> -decided.level().record().orElseThrow().patients()));
+        record Decided(ClusterCount count, Load level) {}
+        Optional<Decided> best = clusters.stream()
+                .flatMap(count -> builder.level(condition, count).map(level -> new Decided(count, level)).stream())
+                .min(Comparator.comparing((Decided decided) ->
+                                decided.level().record().orElseThrow().originator())
+                        .thenComparing(decided ->
+                                -decided.level().record().orElseThrow().patients()));
         return best.map(decided -> {
             List<Load> kept = new ArrayList<>();
             kept.add(decided.level());
             loads.stream().filter(load -> !sharesGround(load, decided.count())).forEach(kept::add);
-            return new Seen(Combination.of(condition.id(), kept, correlations), decided.count().cluster().name() + ": " + decided.level().phrase());
+            return new Seen(
+                    Combination.of(condition.id(), kept, correlations),
+                    decided.count().cluster().name() + ": " + decided.level().phrase());
         });
     }
 
     private boolean sharesGround(Load load, ClusterCount count) {
         if (load.tests().isEmpty()) {
-            return count.cluster().components().stream().anyMatch(component -> component.clue().isPresent() && load.phrase().startsWith(component.clue().get().label()));
+            return count.cluster().components().stream()
+                    .anyMatch(component -> component.clue().isPresent()
+                            && load.phrase().startsWith(component.clue().get().label()));
         }
         TestId test = load.tests().get(0);
         if (count.cluster().counts(test)) {

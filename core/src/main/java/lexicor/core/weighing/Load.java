@@ -8,18 +8,26 @@ import lexicor.core.evidence.AccuracyRecord;
 /**
  * One finding that is weighed: a test's answer, something told, or the level of a whole set.
  *
- * @param tests       the test, or the set's tests that were done; none where it was told before the hands
- * @param positive    whether the finding, or the set's level, is positive
- * @param phrase      what was found, without a full stop
- * @param weight      what it weighs alone
- * @param record      where its figures come from; empty where they are the clinic's own estimate
+ * @param tests the test, or the set's tests that were done; none where it was told before the hands
+ * @param positive whether the finding, or the set's level, is positive
+ * @param phrase what was found, without a full stop
+ * @param weight what it weighs alone
+ * @param record where its figures come from; empty where they are the clinic's own estimate
  * @param frequencies what this answer alone means at the examination's start; empty where only a ratio is known
- * @param caution     why its figures may not fit this setting; empty where they do
- * @param worthless   whether the test tells next to nothing, so that it stands in no group
- * @param borrowed    whether nobody has measured it, so that it weighs like an average test with its full width
+ * @param caution why its figures may not fit this setting; empty where they do
+ * @param worthless whether the test tells next to nothing, so that it stands in no group
+ * @param borrowed whether nobody has measured it, so that it weighs like an average test with its full width
  */
-public record Load(List<TestId> tests, boolean positive, String phrase, Weight weight, Optional<AccuracyRecord> record,
-        Optional<NaturalFrequencies> frequencies, String caution, boolean worthless, boolean borrowed) {
+public record Load(
+        List<TestId> tests,
+        boolean positive,
+        String phrase,
+        Weight weight,
+        Optional<AccuracyRecord> record,
+        Optional<NaturalFrequencies> frequencies,
+        String caution,
+        boolean worthless,
+        boolean borrowed) {
 
     public Load {
         tests = List.copyOf(tests);

@@ -27,14 +27,13 @@ import lexicor.core.examination.TestReading;
 final class LoadBuilder {
 
     /**
-     * What is kept of the logarithm of a set's ratio: every set is known from those who derived it alone, and this is assumed of
-     * it until somebody has repeated it.
+     * What is kept of the logarithm of a set's ratio: every set is known from those who derived it alone, and this is
+     * assumed of it until somebody has repeated it.
      */
     private static final double OF_DERIVERS = 0.4;
 
     /** What was found for one condition. */
-    record Findings(List<Load> loads, List<Unweighed> unweighed) {
-    }
+    record Findings(List<Load> loads, List<Unweighed> unweighed) {}
 
     private final Catalogue catalogue;
     private final Evidence evidence;
@@ -51,8 +50,14 @@ final class LoadBuilder {
     Findings findings(Condition condition, Collection<TestReading> done) {
         List<Load> loads = new ArrayList<>();
         List<Unweighed> unweighed = new ArrayList<>();
-        visit.clues().forEach((clue, holds) -> evidence.inUse(clue, condition.id())
-                .ifPresent(inUse -> loads.add(load(condition, List.of(), holds, catalogue.clues().get(clue).label() + (holds ? "" : ": no"), inUse))));
+        visit.clues()
+                .forEach((clue, holds) -> evidence.inUse(clue, condition.id())
+                        .ifPresent(inUse -> loads.add(load(
+                                condition,
+                                List.of(),
+                                holds,
+                                catalogue.clues().get(clue).label() + (holds ? "" : ": no"),
+                                inUse))));
         for (TestReading test : done) {
             Optional<ConditionReading> reads = catalogue.test(test.test()).readingFor(condition.id());
             if (reads.isPresent()) {
@@ -62,37 +67,74 @@ final class LoadBuilder {
         return new Findings(loads, unweighed);
     }
 
-    private void finding(Condition condition, TestReading test, ConditionReading reads, List<Load> loads, List<Unweighed> unweighed) {
+    private void finding(
+            Condition condition,
+            TestReading test,
+            ConditionReading reads,
+            List<Load> loads,
+            List<Unweighed> unweighed) {
         Optional<EvidenceInUse> inUse = evidence.inUse(test.test(), condition.id(), visit.schools());
-        CriterionId criterion = inUse.map(EvidenceInUse::criterion).orElse(reads.by(visit.schools()).get(0));
+        CriterionId criterion = inUse.map(EvidenceInUse::criterion)
+                .orElse(reads.by(visit.schools()).get(0));
         Reading reading = test.reading(condition.id(), criterion);
         Optional<OwnEstimate> own = own(test.test(), condition.id());
         boolean positive = reading.result() == Reading.Result.POSITIVE;
         if (reading.definite() && inUse.isPresent()) {
-            loads.add(done(condition, test, load(condition, List.of(test.test()), positive, reading.phrase(), inUse.get())));
+            loads.add(done(
+                    condition, test, load(condition, List.of(test.test()), positive, reading.phrase(), inUse.get())));
         } else if (reading.definite() && own.isPresent()) {
-            Weight weight = new Weight.Ratio(positive ? own.get().ifPositive() : own.get().ifNegative(), Weight.Ratio.UNKNOWN_SD);
-            loads.add(new Load(List.of(test.test()), positive, reading.phrase(), weight, Optional.empty(), Optional.empty(), "the clinic's own estimate, no study", false, false));
-        } else if (reading.definite() && visit.assumptions().borrowing() && reads.by().contains(criterion) && (positive || !reads.absenceSaysNothing())) {
+            Weight weight = new Weight.Ratio(
+                    positive ? own.get().ifPositive() : own.get().ifNegative(), Weight.Ratio.UNKNOWN_SD);
+            loads.add(new Load(
+                    List.of(test.test()),
+                    positive,
+                    reading.phrase(),
+                    weight,
+                    Optional.empty(),
+                    Optional.empty(),
+                    "the clinic's own estimate, no study",
+                    false,
+                    false));
+        } else if (reading.definite()
+                && visit.assumptions().borrowing()
+                && reads.by().contains(criterion)
+                && (positive || !reads.absenceSaysNothing())) {
             loads.add(done(condition, test, borrowed(condition, test.test(), criterion, positive, reading.phrase())));
         } else if (reading.result() != Reading.Result.NOT_YET_KNOWN) {
-            String because = reading.definite() ? evidence.whyNotWeighed(test.test(), condition.id()) : "not interpretable: " + reading.phrase();
+            String because = reading.definite()
+                    ? evidence.whyNotWeighed(test.test(), condition.id())
+                    : "not interpretable: " + reading.phrase();
             unweighed.add(new Unweighed(test.test(), reading.result(), reading.phrase(), because));
         }
     }
 
     /** What a finding weighs when the test was done in a way that may change how often it is positive. */
     private Load done(Condition condition, TestReading test, Load load) {
-        return test.way().filter(way -> evidence.effect(way, test.test(), condition.id()) == Way.Effect.WIDER).map(way -> {
-            Belief belief = ((Weight.Proportions) load.weight()).belief().widened();
-            String caution = (load.caution().isEmpty() ? "" : load.caution() + "; ") + "less certain, since " + way.reason();
-            return new Load(load.tests(), load.positive(), load.phrase(), new Weight.Proportions(belief, load.positive()), load.record(),
-                    Optional.of(frequencies(condition, belief, load.positive())), caution, load.worthless(), load.borrowed());
-        }).orElse(load);
+        return test.way()
+                .filter(way -> evidence.effect(way, test.test(), condition.id()) == Way.Effect.WIDER)
+                .map(way -> {
+                    Belief belief =
+                            ((Weight.Proportions) load.weight()).belief().widened();
+                    String caution = (load.caution().isEmpty() ? "" : load.caution() + "; ") + "less certain, since "
+                            + way.reason();
+                    return new Load(
+                            load.tests(),
+                            load.positive(),
+                            load.phrase(),
+                            new Weight.Proportions(belief, load.positive()),
+                            load.record(),
+                            Optional.of(frequencies(condition, belief, load.positive())),
+                            caution,
+                            load.worthless(),
+                            load.borrowed());
+                })
+                .orElse(load);
     }
 
     private Optional<OwnEstimate> own(TestId test, ConditionId condition) {
-        return visit.assumptions().estimates().stream().filter(each -> each.test().equals(test) && each.condition().equals(condition)).findFirst();
+        return visit.assumptions().estimates().stream()
+                .filter(each -> each.test().equals(test) && each.condition().equals(condition))
+                .findFirst();
     }
 
     /** The weight of a cluster whose level is known; empty before that, or where its figures cannot be weighed. */
@@ -100,29 +142,61 @@ final class LoadBuilder {
         if (!count.barred().isEmpty()) {
             return Optional.empty();
         }
-        return count.level().flatMap(level -> ClusterLevels.figure(count.cluster(), level, evidence).map(figure -> {
-            String phrase = count.positives().size() + " of " + count.counted() + " positive, so " + level.name() + " of " + count.cluster().components().size();
-            return level(condition, count, level, figure, phrase);
-        }));
+        return count.level()
+                .flatMap(level -> ClusterLevels.figure(count.cluster(), level, evidence)
+                        .map(figure -> {
+                            String phrase = count.positives().size() + " of " + count.counted() + " positive, so "
+                                    + level.name() + " of "
+                                    + count.cluster().components().size();
+                            return level(condition, count, level, figure, phrase);
+                        }));
     }
 
-    private Load level(Condition condition, ClusterCount count, Cluster.Level level, LevelFigure figure, String phrase) {
+    private Load level(
+            Condition condition, ClusterCount count, Cluster.Level level, LevelFigure figure, String phrase) {
         String caution = caution(figure.series());
-        double published = figure instanceof LevelFigure.Shares shares ? shares.belief().likelihoodRatio(shares.positive()) : ((LevelFigure.RatioOnly) figure).likelihoodRatio();
+        double published = figure instanceof LevelFigure.Shares shares
+                ? shares.belief().likelihoodRatio(shares.positive())
+                : ((LevelFigure.RatioOnly) figure).likelihoodRatio();
         double ratio = Math.pow(published, OF_DERIVERS);
-        return new Load(count.tests(), ratio >= 1, phrase, new Weight.Ratio(ratio, Weight.Ratio.UNKNOWN_SD), Optional.of(figure.record()), Optional.empty(), caution, false, false);
+        return new Load(
+                count.tests(),
+                ratio >= 1,
+                phrase,
+                new Weight.Ratio(ratio, Weight.Ratio.UNKNOWN_SD),
+                Optional.of(figure.record()),
+                Optional.empty(),
+                caution,
+                false,
+                false);
     }
 
     private Load load(Condition condition, List<TestId> tests, boolean positive, String phrase, EvidenceInUse inUse) {
         Belief belief = inUse.belief();
-        return new Load(tests, positive, phrase, new Weight.Proportions(belief, positive), Optional.of(inUse.record()),
-                Optional.of(frequencies(condition, belief, positive)), caution(inUse.series()), worthless(belief), false);
+        return new Load(
+                tests,
+                positive,
+                phrase,
+                new Weight.Proportions(belief, positive),
+                Optional.of(inUse.record()),
+                Optional.of(frequencies(condition, belief, positive)),
+                caution(inUse.series()),
+                worthless(belief),
+                false);
     }
 
     private Load borrowed(Condition condition, TestId test, CriterionId criterion, boolean positive, String phrase) {
         Belief belief = evidence.expected(test, criterion, condition.id());
-        return new Load(List.of(test), positive, phrase, new Weight.Proportions(belief, positive), Optional.empty(),
-                Optional.of(frequencies(condition, belief, positive)), "nobody has measured it: weighed like an average test", false, true);
+        return new Load(
+                List.of(test),
+                positive,
+                phrase,
+                new Weight.Proportions(belief, positive),
+                Optional.empty(),
+                Optional.of(frequencies(condition, belief, positive)),
+                "nobody has measured it: weighed like an average test",
+                false,
+                true);
     }
 
     /** What an open test would weigh for each of these conditions if it were positive. */
@@ -134,8 +208,16 @@ final class LoadBuilder {
                 Optional<EvidenceInUse> inUse = evidence.inUse(id, condition.id(), visit.schools());
                 if (inUse.isPresent()) {
                     loads.put(condition.id(), load(condition, List.of(id), true, "", inUse.get()));
-                } else if (visit.assumptions().borrowing() && own(id, condition.id()).isEmpty()) {
-                    loads.put(condition.id(), borrowed(condition, id, reads.get().by(visit.schools()).get(0), true, ""));
+                } else if (visit.assumptions().borrowing()
+                        && own(id, condition.id()).isEmpty()) {
+                    loads.put(
+                            condition.id(),
+                            borrowed(
+                                    condition,
+                                    id,
+                                    reads.get().by(visit.schools()).get(0),
+                                    true,
+                                    ""));
                 }
             }
         }
@@ -143,7 +225,8 @@ final class LoadBuilder {
     }
 
     private NaturalFrequencies frequencies(Condition condition, Belief belief, boolean positive) {
-        return NaturalFrequencies.of(visit.starts().get(condition.id()).chance(), belief.sensitivity(), belief.specificity(), positive);
+        return NaturalFrequencies.of(
+                visit.starts().get(condition.id()).chance(), belief.sensitivity(), belief.specificity(), positive);
     }
 
     private String caution(Series series) {

@@ -7,19 +7,18 @@ import java.util.Optional;
  * Findings that share a factor, and what each adds to the sum.
  *
  * @param correlation how far they repeat each other; empty where a finding stands by itself
- * @param members     at least one
- * @param decibans    what the group adds beside all the others: the sum of its members' parts
+ * @param members at least one
+ * @param decibans what the group adds beside all the others: the sum of its members' parts
  */
 public record LoadGroup(Optional<Correlation> correlation, List<Member> members, double decibans) {
 
     /**
      * A finding of the group.
      *
-     * @param decibans its part of what the group adds, by averaging over the orders in which the findings could have come
-     *                 (Shapley, in Contributions to the Theory of Games II, 1953)
+     * @param decibans its part of what the group adds, by averaging over the orders in which the findings could have
+     *     come (Shapley, in Contributions to the Theory of Games II, 1953)
      */
-    public record Member(Load load, double decibans) {
-    }
+    public record Member(Load load, double decibans) {}
 
     public LoadGroup {
         members = List.copyOf(members);

@@ -9,7 +9,8 @@ public record LogOdds(double value) {
      */
     public static LogOdds ofChance(double chance) {
         if (!(chance > 0 && chance < 1)) {
-            throw new IllegalArgumentException("prior is " + chance + "; allowed: between 0 and 1, not 0 or 1 themselves");
+            throw new IllegalArgumentException(
+                    "prior is " + chance + "; allowed: between 0 and 1, not 0 or 1 themselves");
         }
         return new LogOdds(Math.log(chance) - Math.log1p(-chance));
     }

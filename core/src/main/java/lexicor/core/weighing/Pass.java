@@ -24,20 +24,20 @@ final class Pass {
     private static final double LEAST_BY_WAY = 0.2;
 
     /** Everything that the points of a joint weighing depend on. */
-    private record Asked(Map<ConditionId, Visit.Start> starts, Map<ConditionId, List<Load>> seen, Correlations correlations, Assumptions assumptions) {
-    }
+    private record Asked(
+            Map<ConditionId, Visit.Start> starts,
+            Map<ConditionId, List<Load>> seen,
+            Correlations correlations,
+            Assumptions assumptions) {}
 
     /** A joint weighing with how its doubt is drawn. */
-    private record Drawn(JointModel model, WeighingSettings settings, long seed) {
-    }
+    private record Drawn(JointModel model, WeighingSettings settings, long seed) {}
 
     /** Findings of a condition, and what of them is added up. */
-    private record Seen(LoadBuilder.Findings findings, Lenses lenses, Combination combination) {
-    }
+    private record Seen(LoadBuilder.Findings findings, Lenses lenses, Combination combination) {}
 
     /** What takes longer: the draws, and what each finding has moved. */
-    record Joined(Map<ConditionId, double[]> plausible, Map<ConditionId, List<JointModel.Moved>> moved) {
-    }
+    record Joined(Map<ConditionId, double[]> plausible, Map<ConditionId, List<JointModel.Moved>> moved) {}
 
     private final Weighing weighing;
     private final Catalogue catalogue;
@@ -72,11 +72,16 @@ final class Pass {
         patterns = new PatternReader(done);
         sampler = new Sampler(store, settings.draws(), assumed.betweenStudies(), seed);
         lens = Lens.of(visit.schools());
-        clusters = catalogue.routine(visit.region()).clusters().stream().map(catalogue::cluster).map(this::count).toList();
+        clusters = catalogue.routine(visit.region()).clusters().stream()
+                .map(catalogue::cluster)
+                .map(this::count)
+                .toList();
         for (Condition condition : weighing.ranked(visit)) {
             LoadBuilder.Findings findings = builder.findings(condition, done.values());
             Lenses lenses = new Lenses(condition, findings.loads(), inForce, clusters, builder, link());
-            seen.put(condition, new Seen(findings, lenses, lenses.through(lens.forChance()).combination()));
+            seen.put(
+                    condition,
+                    new Seen(findings, lenses, lenses.through(lens.forChance()).combination()));
         }
     }
 
@@ -84,25 +89,37 @@ final class Pass {
     JointModel joint() {
         if (model == null) {
             Map<ConditionId, List<Load>> loads = new LinkedHashMap<>();
-            seen.forEach((condition, each) -> loads.put(condition.id(), each.combination().loads().toList()));
-            model = store.model(new Asked(visit.starts(), loads, inForce, visit.assumptions()), () -> weighing.jointModel(visit, loads, inForce));
+            seen.forEach((condition, each) ->
+                    loads.put(condition.id(), each.combination().loads().toList()));
+            model = store.model(
+                    new Asked(visit.starts(), loads, inForce, visit.assumptions()),
+                    () -> weighing.jointModel(visit, loads, inForce));
         }
         return model;
     }
 
     private Joined joined() {
         if (joined == null) {
-            joined = settings.draws() == 0 ? new Joined(Map.of(), Map.of())
-                    : store.joined(new Drawn(joint(), settings, seed), () -> new Joined(joint().plausible(sampler), joint().moved()));
+            joined = settings.draws() == 0
+                    ? new Joined(Map.of(), Map.of())
+                    : store.joined(
+                            new Drawn(joint(), settings, seed),
+                            () -> new Joined(joint().plausible(sampler), joint().moved()));
         }
         return joined;
     }
 
     private ClusterCount count(Cluster cluster) {
         ClusterCount count = ClusterCount.of(cluster, component -> result(cluster, component));
-        return cluster.asCounted(visit.schools()).map(Cluster.AsCounted::because)
-                .or(() -> cluster.components().stream().flatMap(component -> component.clue().stream()).filter(clue -> shifted(clue, cluster.condition())).findFirst()
-                        .map(clue -> "“" + clue.label() + "” has moved the start already and is not counted twice")).map(count::barred).orElse(count);
+        return cluster.asCounted(visit.schools())
+                .map(Cluster.AsCounted::because)
+                .or(() -> cluster.components().stream()
+                        .flatMap(component -> component.clue().stream())
+                        .filter(clue -> shifted(clue, cluster.condition()))
+                        .findFirst()
+                        .map(clue -> "“" + clue.label() + "” has moved the start already and is not counted twice"))
+                .map(count::barred)
+                .orElse(count);
     }
 
     private boolean shifted(Pattern.Clue clue, ConditionId condition) {
@@ -117,12 +134,23 @@ final class Pass {
     private Reading.Result result(Cluster cluster, Cluster.Component component) {
         if (component.clue().isPresent()) {
             Boolean holds = visit.clues().get(component.clue().get().id());
-            return holds == null ? Reading.Result.NOT_YET_KNOWN : holds ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE;
+            return holds == null
+                    ? Reading.Result.NOT_YET_KNOWN
+                    : holds ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE;
         }
-        Map<TestId, CriterionId> other = cluster.asCounted(visit.schools()).map(Cluster.AsCounted::criteria).orElse(Map.of());
-        List<Reading.Result> each = component.anyOf().stream().map(finding -> Optional.ofNullable(done.get(finding.test()))
-                .map(test -> test.reading(cluster.condition(), other.getOrDefault(finding.test(), finding.criterion())).result()).orElse(Reading.Result.NOT_YET_KNOWN)).toList();
-        for (Reading.Result first : new Reading.Result[] {Reading.Result.POSITIVE, Reading.Result.NOT_YET_KNOWN, Reading.Result.NOT_INTERPRETABLE}) {
+        Map<TestId, CriterionId> other = cluster.asCounted(visit.schools())
+                .map(Cluster.AsCounted::criteria)
+                .orElse(Map.of());
+        List<Reading.Result> each = component.anyOf().stream()
+                .map(finding -> Optional.ofNullable(done.get(finding.test()))
+                        .map(test -> test.reading(
+                                        cluster.condition(), other.getOrDefault(finding.test(), finding.criterion()))
+                                .result())
+                        .orElse(Reading.Result.NOT_YET_KNOWN))
+                .toList();
+        for (Reading.Result first : new Reading.Result[] {
+            Reading.Result.POSITIVE, Reading.Result.NOT_YET_KNOWN, Reading.Result.NOT_INTERPRETABLE
+        }) {
             if (each.contains(first)) {
                 return first;
             }
@@ -131,8 +159,14 @@ final class Pass {
     }
 
     Weighing.Model model(Condition condition) {
-        Combination chain = Combination.of(condition.id(), builder.findings(condition, done.values()).loads(), inForce);
-        return new Weighing.Model(condition, LogOdds.ofChance(visit.starts().get(condition.id()).chance()), new PointModel(chain, link()), builder, inForce);
+        Combination chain = Combination.of(
+                condition.id(), builder.findings(condition, done.values()).loads(), inForce);
+        return new Weighing.Model(
+                condition,
+                LogOdds.ofChance(visit.starts().get(condition.id()).chance()),
+                new PointModel(chain, link()),
+                builder,
+                inForce);
     }
 
     private double link() {
@@ -143,60 +177,104 @@ final class Pass {
     Chance chance(Condition condition) {
         double now = joint().now(condition.id());
         double start = joint().start(condition.id());
-        boolean tested = seen.values().stream().flatMap(each -> each.combination().loads()).anyMatch(load -> !load.tests().isEmpty());
-        boolean moved = Math.abs(Decibans.of(LogOdds.ofChance(now).value() - LogOdds.ofChance(start).value())) >= Standing.MOVES;
-        return new Chance(now, tested && (moved || seen.get(condition).combination().loads().anyMatch(load -> !load.tests().isEmpty())));
+        boolean tested = seen.values().stream()
+                .flatMap(each -> each.combination().loads())
+                .anyMatch(load -> !load.tests().isEmpty());
+        boolean moved = Math.abs(Decibans.of(
+                        LogOdds.ofChance(now).value() - LogOdds.ofChance(start).value()))
+                >= Standing.MOVES;
+        return new Chance(
+                now,
+                tested
+                        && (moved
+                                || seen.get(condition)
+                                        .combination()
+                                        .loads()
+                                        .anyMatch(load -> !load.tests().isEmpty())));
     }
 
     /** Whether a condition is unlikely by definition. */
     boolean unlikely(Condition condition) {
-        return pattern(condition.id()).map(known -> patterns.read(condition, known).unlikely()).orElse(false);
+        return pattern(condition.id())
+                .map(known -> patterns.read(condition, known).unlikely())
+                .orElse(false);
     }
 
     /** A chance, 0..1. */
-    record Chance(double now, boolean byHands) {
-    }
+    record Chance(double now, boolean byHands) {}
 
     Standing standing(Condition condition) {
         Seen of = seen.get(condition);
         double before = joint().start(condition.id());
         double now = joint().now(condition.id());
         double[] odds = joined().plausible().get(condition.id());
-        List<Load> held = of.findings().loads().stream().filter(load -> of.combination().loads().noneMatch(load::equals)).toList();
-        PatternReading pattern = pattern(condition.id()).map(known -> patterns.read(condition, known))
-                .orElseGet(() -> new PatternReading(List.of(), List.of(), List.of(), List.of(), List.of(), false, false));
-        return new Standing(condition, before, now, odds == null ? new Range(now, now) : Range.ofLogOdds(odds), 0, lens, sum(condition, before, now), held, of.findings().unweighed(),
-                lenses(of, before, now), tally(condition), pattern, weighing.measured(condition.id()));
+        List<Load> held = of.findings().loads().stream()
+                .filter(load -> of.combination().loads().noneMatch(load::equals))
+                .toList();
+        PatternReading pattern = pattern(condition.id())
+                .map(known -> patterns.read(condition, known))
+                .orElseGet(
+                        () -> new PatternReading(List.of(), List.of(), List.of(), List.of(), List.of(), false, false));
+        return new Standing(
+                condition,
+                before,
+                now,
+                odds == null ? new Range(now, now) : Range.ofLogOdds(odds),
+                0,
+                lens,
+                sum(condition, before, now),
+                held,
+                of.findings().unweighed(),
+                lenses(of, before, now),
+                tally(condition),
+                pattern,
+                weighing.measured(condition.id()));
     }
 
     /** Every way of adding up, the one in force as it stands among the others. */
     private List<LensResult> lenses(Seen of, double before, double now) {
-        double odds = Math.exp(LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
-        return of.lenses().all(LogOdds.ofChance(before)).stream().map(each -> each.lens() == lens.forChance() ? new LensResult(each.lens(), now, odds, each.by()) : each).toList();
+        double odds = Math.exp(
+                LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
+        return of.lenses().all(LogOdds.ofChance(before)).stream()
+                .map(each -> each.lens() == lens.forChance() ? new LensResult(each.lens(), now, odds, each.by()) : each)
+                .toList();
     }
 
     private Standing.Sum sum(Condition condition, double before, double now) {
-        double total = Decibans.of(LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
+        double total = Decibans.of(
+                LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
         List<JointModel.Moved> moved = joined().moved().getOrDefault(condition.id(), List.of());
         List<Load> own = seen.get(condition).combination().loads().toList();
         Map<Optional<Correlation>, List<LoadGroup.Member>> grouped = new LinkedHashMap<>();
         List<LoadGroup> groups = new ArrayList<>();
         double parts = 0;
         for (Load load : own) {
-            double part = moved.stream().filter(each -> each.direct() && each.load().equals(load)).mapToDouble(JointModel.Moved::inPlace).findFirst()
+            double part = moved.stream()
+                    .filter(each -> each.direct() && each.load().equals(load))
+                    .mapToDouble(JointModel.Moved::inPlace)
+                    .findFirst()
                     .orElse(settings.draws() == 0 ? load.decibans() : 0);
             parts += part;
             LoadGroup.Member member = new LoadGroup.Member(load, part);
-            Optional<Correlation> correlation = load.grouped() && load.tests().size() == 1 ? inForce.of(load.tests().get(0), condition.id()) : Optional.empty();
+            Optional<Correlation> correlation = load.grouped() && load.tests().size() == 1
+                    ? inForce.of(load.tests().get(0), condition.id())
+                    : Optional.empty();
             if (correlation.isPresent()) {
                 grouped.computeIfAbsent(correlation, known -> new ArrayList<>()).add(member);
             } else {
                 groups.add(new LoadGroup(Optional.empty(), List.of(member), part));
             }
         }
-        grouped.forEach((correlation, members) -> groups.add(0, new LoadGroup(correlation, members, members.stream().mapToDouble(LoadGroup.Member::decibans).sum())));
-        List<LoadGroup.Member> byWay = moved.stream().filter(each -> !each.direct() && Math.abs(each.inPlace()) >= LEAST_BY_WAY)
-                .map(each -> new LoadGroup.Member(each.load(), each.inPlace())).toList();
+        grouped.forEach((correlation, members) -> groups.add(
+                0,
+                new LoadGroup(
+                        correlation,
+                        members,
+                        members.stream().mapToDouble(LoadGroup.Member::decibans).sum())));
+        List<LoadGroup.Member> byWay = moved.stream()
+                .filter(each -> !each.direct() && Math.abs(each.inPlace()) >= LEAST_BY_WAY)
+                .map(each -> new LoadGroup.Member(each.load(), each.inPlace()))
+                .toList();
         parts += byWay.stream().mapToDouble(LoadGroup.Member::decibans).sum();
         return new Standing.Sum(groups, byWay, groups.isEmpty() && byWay.isEmpty() ? 0 : total - parts);
     }
@@ -211,7 +289,11 @@ final class Pass {
             Optional<ConditionReading> reads = catalogue.test(test).readingFor(condition.id());
             if (reads.isPresent()) {
                 Reading.Result result = Optional.ofNullable(done.get(test))
-                        .map(known -> known.reading(condition.id(), reads.get().by(visit.schools()).get(0)).result()).orElse(Reading.Result.NOT_YET_KNOWN);
+                        .map(known -> known.reading(
+                                        condition.id(),
+                                        reads.get().by(visit.schools()).get(0))
+                                .result())
+                        .orElse(Reading.Result.NOT_YET_KNOWN);
                 positives += result == Reading.Result.POSITIVE ? 1 : 0;
                 counted += result == Reading.Result.POSITIVE || result == Reading.Result.NEGATIVE ? 1 : 0;
                 size += result == Reading.Result.NOT_INTERPRETABLE ? 0 : 1;

@@ -14,7 +14,11 @@ import lexicor.core.examination.TestReading;
 /** Compares findings with what is expected of a condition. */
 final class PatternReader {
 
-    private enum Found { YES, NO, UNKNOWN }
+    private enum Found {
+        YES,
+        NO,
+        UNKNOWN
+    }
 
     private final Map<TestId, TestReading> done;
 
@@ -29,8 +33,14 @@ final class PatternReader {
         List<Pattern.Expected> missing = those(pattern, typical, Found.NO);
         List<Pattern.Expected> against = those(pattern, pattern.against(), Found.YES);
         List<Pattern.Expected> defining = those(pattern, pattern.defining(), Found.NO);
-        return new PatternReading(present, missing, against, those(pattern, typical, Found.UNKNOWN), defining,
-                !defining.isEmpty() && condition.serious().isEmpty(), !those(pattern, pattern.defining(), Found.YES).isEmpty());
+        return new PatternReading(
+                present,
+                missing,
+                against,
+                those(pattern, typical, Found.UNKNOWN),
+                defining,
+                !defining.isEmpty() && condition.serious().isEmpty(),
+                !those(pattern, pattern.defining(), Found.YES).isEmpty());
     }
 
     private List<Pattern.Expected> those(Pattern pattern, Iterable<Pattern.Expected> expected, Found wanted) {
@@ -49,8 +59,11 @@ final class PatternReader {
             return Found.UNKNOWN;
         }
         Reading.Result result = test.readings().stream()
-                .filter(reading -> reading.criterion().equals(expected.criterion()) && reading.condition().equals(pattern.condition()))
-                .findFirst().map(Reading::result).orElse(Reading.Result.NOT_YET_KNOWN);
+                .filter(reading -> reading.criterion().equals(expected.criterion())
+                        && reading.condition().equals(pattern.condition()))
+                .findFirst()
+                .map(Reading::result)
+                .orElse(Reading.Result.NOT_YET_KNOWN);
         return switch (result) {
             case POSITIVE -> expected.positive() ? Found.YES : Found.NO;
             case NEGATIVE -> expected.positive() ? Found.NO : Found.YES;

@@ -3,8 +3,7 @@ package lexicor.core.weighing;
 /** A chance in words that promise no more than it holds: whole numbers in 100, and never 0 or 100. */
 public final class Percent {
 
-    private Percent() {
-    }
+    private Percent() {}
 
     /** Such as "38", "under 1" or "over 99". */
     public static String of(double chance) {

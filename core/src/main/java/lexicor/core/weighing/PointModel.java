@@ -42,7 +42,7 @@ final class PointModel {
      * The chance of a positive by a test that is still open, given all that was found.
      *
      * @param correlation of its group; empty where it belongs to none
-     * @param share       shares of positives with and without the condition
+     * @param share shares of positives with and without the condition
      */
     Predicted predict(Optional<Correlation> correlation, Weight.Proportions share) {
         return new Predicted(present.positiveNext(correlation, share), absent.positiveNext(correlation, share));
@@ -121,7 +121,8 @@ final class PointModel {
 
         double positiveNext(Optional<Correlation> correlation, Weight.Proportions share) {
             int bundle = bundleOf(correlation);
-            Kernel kernel = kernel(correlation.map(known -> known.rho(withCondition)).orElse(link));
+            Kernel kernel =
+                    kernel(correlation.map(known -> known.rho(withCondition)).orElse(link));
             double[] answer = kernel.answer(share.share(withCondition), true);
             if (bundle >= 0) {
                 times(answer, products.get(bundle));
@@ -131,7 +132,12 @@ final class PointModel {
 
         private int bundleOf(Optional<Correlation> correlation) {
             for (int g = 0; g < combination.bundles().size() && correlation.isPresent(); g++) {
-                if (combination.bundles().get(g).correlation().filter(known -> known.group().equals(correlation.get().group())).isPresent()) {
+                if (combination
+                        .bundles()
+                        .get(g)
+                        .correlation()
+                        .filter(known -> known.group().equals(correlation.get().group()))
+                        .isPresent()) {
                     return g;
                 }
             }

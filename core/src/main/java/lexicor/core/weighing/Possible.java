@@ -6,7 +6,10 @@ import java.util.List;
 import java.util.Optional;
 import lexicor.core.dependence.Kernel;
 
-/** What was found of one condition, and what is supposed to be found next, given that it is present or that it is absent. Immutable. */
+/**
+ * What was found of one condition, and what is supposed to be found next, given that it is present or that it is
+ * absent. Immutable.
+ */
 final class Possible {
 
     private final Kernel.Rule rule;
@@ -15,8 +18,7 @@ final class Possible {
     private final double chance;
 
     /** Answers of one group, or one answer that belongs to none. */
-    private record Part(String group, Kernel kernel, double[] product, double[] profile) {
-    }
+    private record Part(String group, Kernel kernel, double[] product, double[] profile) {}
 
     private Possible(Kernel.Rule rule, List<Part> parts) {
         this.rule = rule;
@@ -35,7 +37,11 @@ final class Possible {
                 Weight.Proportions weight = (Weight.Proportions) load.weight();
                 times(product, kernel.answer(weight.share(withCondition), weight.positive()));
             }
-            parts.add(new Part(bundle.correlation().map(known -> known.group().id()).orElse(""), kernel, product, kernel.at(product)));
+            parts.add(new Part(
+                    bundle.correlation().map(known -> known.group().id()).orElse(""),
+                    kernel,
+                    product,
+                    kernel.at(product)));
         }
         return new Possible(rule, parts);
     }
@@ -45,17 +51,21 @@ final class Possible {
      *
      * @param alone the part that a positive makes where its group has not spoken
      */
-    record Next(String group, Kernel kernel, double[] positive, double[] negative, Part alone) {
-    }
+    record Next(String group, Kernel kernel, double[] positive, double[] negative, Part alone) {}
 
-    /**
-     * @param share of positives in this state of the world
-     */
-    static Next next(Optional<Correlation> correlation, double link, boolean withCondition, double share, Kernel.Rule rule) {
-        Kernel kernel = Kernel.of(correlation.map(known -> known.rho(withCondition)).orElse(link), link, rule);
+    /** @param share of positives in this state of the world */
+    static Next next(
+            Optional<Correlation> correlation, double link, boolean withCondition, double share, Kernel.Rule rule) {
+        Kernel kernel =
+                Kernel.of(correlation.map(known -> known.rho(withCondition)).orElse(link), link, rule);
         String group = correlation.map(known -> known.group().id()).orElse("");
         double[] positive = kernel.answer(share, true);
-        return new Next(group, kernel, positive, kernel.answer(share, false), new Part(group, kernel, positive, kernel.at(positive)));
+        return new Next(
+                group,
+                kernel,
+                positive,
+                kernel.answer(share, false),
+                new Part(group, kernel, positive, kernel.at(positive)));
     }
 
     /** Chance of a positive next, given everything here. */

@@ -18,7 +18,8 @@ public record PostTest(double chance, double likelihoodRatio) {
     /** After groups that are independent of each other; within a group the answers are correlated. */
     public static PostTest ofGroups(double prior, List<TestGroup> groups) {
         LogOdds before = LogOdds.ofChance(prior);
-        double logRatio = groups.stream().mapToDouble(TestGroup::logLikelihoodRatio).sum();
+        double logRatio =
+                groups.stream().mapToDouble(TestGroup::logLikelihoodRatio).sum();
         return new PostTest(new LogOdds(before.value() + logRatio).chance(), Math.exp(logRatio));
     }
 }

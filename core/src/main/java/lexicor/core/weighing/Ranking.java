@@ -8,23 +8,32 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Thresholds;
 
 /**
- * All conditions of a visit: the informed ones by chance, then those that nothing has informed yet, then those for which
- * nothing is measured by their pattern, and at the foot those that are unlikely by definition.
+ * All conditions of a visit: the informed ones by chance, then those that nothing has informed yet, then those for
+ * which nothing is measured by their pattern, and at the foot those that are unlikely by definition.
  *
  * @param plausible plausible log odds of each condition, one per draw, the narrower never above the wider; empty where
- *                  nothing was drawn
- * @param together  widest conditions whose findings speak about each other, in pairs
+ *     nothing was drawn
+ * @param together widest conditions whose findings speak about each other, in pairs
  */
-public record Ranking(List<Standing> standings, List<ClusterCount> clusters, Map<ConditionId, double[]> plausible, List<Together> together) {
+public record Ranking(
+        List<Standing> standings,
+        List<ClusterCount> clusters,
+        Map<ConditionId, double[]> plausible,
+        List<Together> together) {
 
     /** Two conditions that findings have joined, and the chance that both are there. */
-    public record Together(ConditionId one, ConditionId other, double both) {
-    }
+    public record Together(ConditionId one, ConditionId other, double both) {}
 
     public Ranking {
-        standings = standings.stream().sorted(Comparator.comparing(Ranking::shelf)
-                .thenComparing(Comparator.comparingInt((Standing standing) -> standing.measured() || standing.informed() ? 0 : standing.pattern().balance()).reversed())
-                .thenComparing(Comparator.comparingDouble(Standing::now).reversed())).toList();
+        standings = standings.stream()
+                .sorted(Comparator.comparing(Ranking::shelf)
+                        .thenComparing(Comparator.comparingInt(
+                                        (Standing standing) -> standing.measured() || standing.informed()
+                                                ? 0
+                                                : standing.pattern().balance())
+                                .reversed())
+                        .thenComparing(Comparator.comparingDouble(Standing::now).reversed()))
+                .toList();
         clusters = List.copyOf(clusters);
         plausible = Map.copyOf(plausible);
     }
@@ -38,16 +47,25 @@ public record Ranking(List<Standing> standings, List<ClusterCount> clusters, Map
 
     /** The standing of a condition, or {@link IllegalArgumentException}. Never null. */
     public Standing of(ConditionId condition) {
-        return standings.stream().filter(standing -> standing.condition().id().equals(condition)).findFirst()
+        return standings.stream()
+                .filter(standing -> standing.condition().id().equals(condition))
+                .findFirst()
                 .orElseThrow(() -> new IllegalArgumentException("condition '" + condition + "' is not ranked"));
     }
 
-    /** The condition that stands highest by what the hands have found and is not set aside; empty where there is none. */
+    /**
+     * The condition that stands highest by what the hands have found and is not set aside; empty where there is none.
+     */
     public Optional<Standing> first(Thresholds thresholds) {
-        return standings.stream().filter(standing -> standing.byHands() && !standing.pattern().unlikely() && standing.now() >= thresholds.setAside()).findFirst();
+        return standings.stream()
+                .filter(standing ->
+                        standing.byHands() && !standing.pattern().unlikely() && standing.now() >= thresholds.setAside())
+                .findFirst();
     }
 
-    /** Share of plausible readings of the evidence in which one condition stands above another, 0..1; half of the ties. */
+    /**
+     * Share of plausible readings of the evidence in which one condition stands above another, 0..1; half of the ties.
+     */
     public double ahead(ConditionId one, ConditionId other) {
         double[] first = plausible.get(one);
         double[] second = plausible.get(other);

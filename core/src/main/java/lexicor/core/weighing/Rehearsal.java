@@ -9,8 +9,8 @@ import lexicor.core.dependence.Kernel;
 import lexicor.core.examination.TestReading;
 
 /**
- * Patients that are drawn: the answers of open tests, one after the other, as somebody who has a condition, or has it not,
- * would give them by the figures in use and the dependence between findings.
+ * Patients that are drawn: the answers of open tests, one after the other, as somebody who has a condition, or has it
+ * not, would give them by the figures in use and the dependence between findings.
  */
 public final class Rehearsal {
 
@@ -24,10 +24,16 @@ public final class Rehearsal {
         this.model = model;
     }
 
-    /** Of one condition, from what a visit has found so far, or {@link IllegalArgumentException} where it is not ranked there. */
+    /**
+     * Of one condition, from what a visit has found so far, or {@link IllegalArgumentException} where it is not ranked
+     * there.
+     */
     public static Rehearsal of(Weighing weighing, Visit visit, List<TestReading> found, ConditionId condition) {
-        Weighing.Model model = weighing.models(visit, found).stream().filter(each -> each.condition().id().equals(condition)).findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("'" + condition.value() + "' is not ranked at this visit"));
+        Weighing.Model model = weighing.models(visit, found).stream()
+                .filter(each -> each.condition().id().equals(condition))
+                .findFirst()
+                .orElseThrow(
+                        () -> new IllegalArgumentException("'" + condition.value() + "' is not ranked at this visit"));
         return new Rehearsal(weighing, visit, model);
     }
 

@@ -12,14 +12,13 @@ import lexicor.core.examination.TestReading;
 /**
  * What would be different if one finding had been the other way: which single answer the conclusion hangs on.
  *
- * @param leader    the condition that would lead instead; empty where the leader stays
+ * @param leader the condition that would lead instead; empty where the leader stays
  * @param crossings conditions that would cross a threshold
  */
 public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> crossings) {
 
     /** A condition that would stand elsewhere, on the other side of a threshold. */
-    public record Crossing(Condition condition, double now, double then) {
-    }
+    public record Crossing(Condition condition, double now, double then) {}
 
     public Reversal {
         crossings = List.copyOf(crossings);
@@ -35,8 +34,14 @@ public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> c
         List<Reversal> reversals = new ArrayList<>();
         for (TestReading test : tests) {
             if (test.answered() && test.readings().stream().anyMatch(Reading::definite)) {
-                List<TestReading> reversed = tests.stream().map(each -> each == test ? reversed(each) : each).toList();
-                Reversal reversal = compare(test.test(), now, points.weigh(visit, reversed, 0), visit.assumptions().thresholds());
+                List<TestReading> reversed = tests.stream()
+                        .map(each -> each == test ? reversed(each) : each)
+                        .toList();
+                Reversal reversal = compare(
+                        test.test(),
+                        now,
+                        points.weigh(visit, reversed, 0),
+                        visit.assumptions().thresholds());
                 if (reversal.leader().isPresent() || !reversal.crossings().isEmpty()) {
                     reversals.add(reversal);
                 }
@@ -46,28 +51,39 @@ public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> c
     }
 
     private static TestReading reversed(TestReading test) {
-        return test.with(test.readings().stream().map(reading -> new Reading(reading.test(), reading.condition(), reading.criterion(),
-                switch (reading.result()) {
-                    case POSITIVE -> Reading.Result.NEGATIVE;
-                    case NEGATIVE -> Reading.Result.POSITIVE;
-                    default -> reading.result();
-                }, reading.phrase())).toList());
+        return test.with(test.readings().stream()
+                .map(reading -> new Reading(
+                        reading.test(),
+                        reading.condition(),
+                        reading.criterion(),
+                        switch (reading.result()) {
+                            case POSITIVE -> Reading.Result.NEGATIVE;
+                            case NEGATIVE -> Reading.Result.POSITIVE;
+                            default -> reading.result();
+                        },
+                        reading.phrase()))
+                .toList());
     }
 
     private static Reversal compare(TestId test, Ranking now, Ranking then, Thresholds thresholds) {
         List<Crossing> crossings = new ArrayList<>();
         for (Standing standing : now.standings()) {
             Standing other = then.of(standing.condition().id());
-            if (thresholds.zone(standing.condition(), standing.now()) != thresholds.zone(other.condition(), other.now())) {
+            if (thresholds.zone(standing.condition(), standing.now())
+                    != thresholds.zone(other.condition(), other.now())) {
                 crossings.add(new Crossing(standing.condition(), standing.now(), other.now()));
             }
         }
         Optional<Condition> before = leader(now);
         Optional<Condition> after = leader(then);
-        return new Reversal(test, after.filter(condition -> before.isPresent() && !condition.equals(before.get())), crossings);
+        return new Reversal(
+                test, after.filter(condition -> before.isPresent() && !condition.equals(before.get())), crossings);
     }
 
     private static Optional<Condition> leader(Ranking ranking) {
-        return ranking.standings().stream().filter(standing -> standing.informed() && !standing.pattern().unlikely()).findFirst().map(Standing::condition);
+        return ranking.standings().stream()
+                .filter(standing -> standing.informed() && !standing.pattern().unlikely())
+                .findFirst()
+                .map(Standing::condition);
     }
 }

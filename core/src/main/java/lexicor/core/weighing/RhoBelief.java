@@ -5,8 +5,8 @@ import java.util.Arrays;
 /**
  * What is believed of a latent correlation: weights on the grid 0, 0.01 .. 0.95, which sum to 1.
  *
- * <p>Where nothing has taught it, a correlation assumed to be {@code rho} is held as Beta(5 rho, 5 (1 - rho)), so that 0.4
- * is Beta(2, 3); the same belief is the prior of what a set of tests teaches.
+ * <p>Where nothing has taught it, a correlation assumed to be {@code rho} is held as Beta(5 rho, 5 (1 - rho)), so that
+ * 0.4 is Beta(2, 3); the same belief is the prior of what a set of tests teaches.
  */
 final class RhoBelief {
 
@@ -34,7 +34,8 @@ final class RhoBelief {
     /** From log weights by point of the grid, which need not be normalised. */
     static RhoBelief ofLog(double[] logs) {
         double greatest = Arrays.stream(logs).max().orElseThrow();
-        double[] weights = Arrays.stream(logs).map(log -> Math.exp(log - greatest)).toArray();
+        double[] weights =
+                Arrays.stream(logs).map(log -> Math.exp(log - greatest)).toArray();
         double sum = Arrays.stream(weights).sum();
         return new RhoBelief(Arrays.stream(weights).map(weight -> weight / sum).toArray());
     }

@@ -19,17 +19,17 @@ import lexicor.core.evidence.RecordId;
 /**
  * Learns how far tests repeat each other from the count levels that were published for sets of them.
  *
- * <p>Levels known by counts give a multinomial likelihood. Levels known by likelihood ratios alone are compared on the log
- * scale by generalised least squares: the covariance of log (q_k / p_k) for multinomial shares q with and p without the
- * condition is diag(1 / (n1 q_k) + 1 / (n0 p_k)) - (1 / n1 + 1 / n0), by the delta method, at a working correlation of
- * 0.3. Several sets of one group multiply. Correlations with and without the condition are told apart only
- * where three independent levels are known and doing so improves twice the log likelihood by more than
- * {@value #WORTH_TWO}.
+ * <p>Levels known by counts give a multinomial likelihood. Levels known by likelihood ratios alone are compared on the
+ * log scale by generalised least squares: the covariance of log (q_k / p_k) for multinomial shares q with and p without
+ * the condition is diag(1 / (n1 q_k) + 1 / (n0 p_k)) - (1 / n1 + 1 / n0), by the delta method, at a working correlation
+ * of 0.3. Several sets of one group multiply. Correlations with and without the condition are told apart only where
+ * three independent levels are known and doing so improves twice the log likelihood by more than {@value #WORTH_TWO}.
  */
 final class RhoTeacher {
 
     /** Point of the grid at which the covariance is held: correlation 0.3. */
     private static final int WORKING = 30;
+
     private static final double WORTH_TWO = 3.84;
 
     /** Upper 5 % points of chi-squared with 1 to 6 degrees of freedom. */
@@ -58,7 +58,8 @@ final class RhoTeacher {
         }
         RhoBelief common = belief(group.rho(), point -> all(sets, set -> set.logLikelihood(point, point)));
         Best best = best(sets);
-        boolean two = sets.stream().anyMatch(set -> set.levels() >= 4) && 2 * (best.apart() - best.together()) > WORTH_TWO;
+        boolean two =
+                sets.stream().anyMatch(set -> set.levels() >= 4) && 2 * (best.apart() - best.together()) > WORTH_TWO;
         if (!two) {
             return Correlation.learnt(group, common, common, lessons);
         }
@@ -69,7 +70,8 @@ final class RhoTeacher {
 
     private static RhoBelief belief(double assumed, IntToDoubleFunction logLikelihood) {
         double[] logs = new double[RhoBelief.POINTS];
-        Arrays.setAll(logs, point -> RhoBelief.logPrior(RhoBelief.at(point), assumed) + logLikelihood.applyAsDouble(point));
+        Arrays.setAll(
+                logs, point -> RhoBelief.logPrior(RhoBelief.at(point), assumed) + logLikelihood.applyAsDouble(point));
         return RhoBelief.ofLog(logs);
     }
 
@@ -78,8 +80,7 @@ final class RhoTeacher {
     }
 
     /** The best points with and without the condition, the log likelihood there, and the best with one for both. */
-    private record Best(int present, int absent, double apart, double together) {
-    }
+    private record Best(int present, int absent, double apart, double together) {}
 
     private static Best best(List<Published> sets) {
         Best best = new Best(0, 0, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY);
@@ -88,7 +89,10 @@ final class RhoTeacher {
                 int present = i;
                 int absent = j;
                 double value = all(sets, set -> set.logLikelihood(present, absent));
-                best = new Best(value > best.apart() ? i : best.present(), value > best.apart() ? j : best.absent(), Math.max(value, best.apart()),
+                best = new Best(
+                        value > best.apart() ? i : best.present(),
+                        value > best.apart() ? j : best.absent(),
+                        Math.max(value, best.apart()),
                         i == j ? Math.max(value, best.together()) : best.together());
             }
         }
@@ -109,16 +113,27 @@ final class RhoTeacher {
             misfit = Math.min(misfit, set.misfit(i));
         }
         int freedom = Math.max(1, set.levels() - 2);
-        return new RhoLesson(set.cluster().id(), set.cluster().name(), median, belief.quantile(0.025), belief.quantile(0.975), levels, misfit,
+        return new RhoLesson(
+                set.cluster().id(),
+                set.cluster().name(),
+                median,
+                belief.quantile(0.025),
+                belief.quantile(0.975),
+                levels,
+                misfit,
                 misfit > BEYOND_CHANCE[Math.min(freedom, BEYOND_CHANCE.length) - 1]);
     }
 
-    /** The levels of a set with the shares of its tests in the same study; empty where that is not enough to learn from. */
+    /**
+     * The levels of a set with the shares of its tests in the same study; empty where that is not enough to learn from.
+     */
     private Optional<Published> published(Cluster cluster) {
-        if (cluster.components().stream().anyMatch(component -> !component.single()) || cluster.levels().stream().anyMatch(level -> level.record().isEmpty())) {
+        if (cluster.components().stream().anyMatch(component -> !component.single())
+                || cluster.levels().stream().anyMatch(level -> level.record().isEmpty())) {
             return Optional.empty();
         }
-        AccuracyRecord first = evidence.record(RecordId.of(cluster.levels().get(0).record()));
+        AccuracyRecord first =
+                evidence.record(RecordId.of(cluster.levels().get(0).record()));
         if (!first.sizesKnown()) {
             return Optional.empty();
         }
@@ -127,7 +142,8 @@ final class RhoTeacher {
         for (int j = 0; j < present.length; j++) {
             Cluster.Component component = cluster.components().get(j);
             Optional<double[]> shares = sharesInStudy(component, cluster, first)
-                    .or(() -> evidence.inUse(component.test(), cluster.condition()).map(use -> shares(use.figures().belief())));
+                    .or(() -> evidence.inUse(component.test(), cluster.condition())
+                            .map(use -> shares(use.figures().belief())));
             if (shares.isEmpty()) {
                 return Optional.empty();
             }
@@ -135,18 +151,24 @@ final class RhoTeacher {
             absent[j] = shares.get()[1];
         }
         boolean byLevel = cluster.levels().stream().allMatch(level -> level.direction() == Cluster.Direction.LEVEL);
-        boolean byPair = cluster.levels().size() == 2 && first.sensitivity().isPresent() && first.specificity().isPresent()
-                && cluster.levels().stream().allMatch(level -> level.direction() == Cluster.Direction.POSITIVE || level.direction() == Cluster.Direction.NEGATIVE);
+        boolean byPair = cluster.levels().size() == 2
+                && first.sensitivity().isPresent()
+                && first.specificity().isPresent()
+                && cluster.levels().stream()
+                        .allMatch(level -> level.direction() == Cluster.Direction.POSITIVE
+                                || level.direction() == Cluster.Direction.NEGATIVE);
         if (!byLevel && !byPair) {
             return Optional.empty();
         }
-        double[] ratios = cluster.levels().stream().mapToDouble(level -> ratio(level)).toArray();
+        double[] ratios =
+                cluster.levels().stream().mapToDouble(level -> ratio(level)).toArray();
         return Optional.of(Published.of(cluster, ratios, present, absent, first, byPair));
     }
 
     private double ratio(Cluster.Level level) {
         AccuracyRecord record = evidence.record(RecordId.of(level.record()));
-        return (level.direction() == Cluster.Direction.NEGATIVE ? record.lrNegative() : record.lrPositive()).orElse(Double.NaN);
+        return (level.direction() == Cluster.Direction.NEGATIVE ? record.lrNegative() : record.lrPositive())
+                .orElse(Double.NaN);
     }
 
     private static double[] shares(Belief belief) {
@@ -155,30 +177,57 @@ final class RhoTeacher {
 
     /** Shares of positives of a component as the study of the set itself published them. */
     private Optional<double[]> sharesInStudy(Cluster.Component component, Cluster cluster, AccuracyRecord study) {
-        return evidence.records().stream().filter(record -> record.subject().equals(component.test().value())
-                        && record.condition().equals(cluster.condition().value()) && record.citation().equals(study.citation())
-                        && record.sensitivity().isPresent() && record.specificity().isPresent())
-                .findFirst().map(record -> new double[] {record.sensitivity().getAsDouble(), 1 - record.specificity().getAsDouble()});
+        return evidence.records().stream()
+                .filter(record -> record.subject().equals(component.test().value())
+                        && record.condition().equals(cluster.condition().value())
+                        && record.citation().equals(study.citation())
+                        && record.sensitivity().isPresent()
+                        && record.specificity().isPresent())
+                .findFirst()
+                .map(record -> new double[] {
+                    record.sensitivity().getAsDouble(), 1 - record.specificity().getAsDouble()
+                });
     }
 
     /**
      * The levels of one set with what they are compared with.
      *
      * @param present chances of each level with the condition, by point of the grid of correlations
-     * @param absent  the same without it
+     * @param absent the same without it
      */
-    private record Published(Cluster cluster, List<Cluster.Level> bands, double[] published, double[][] present, double[][] absent, AccuracyRecord study,
+    private record Published(
+            Cluster cluster,
+            List<Cluster.Level> bands,
+            double[] published,
+            double[][] present,
+            double[][] absent,
+            AccuracyRecord study,
             boolean byCounts) {
 
-        static Published of(Cluster cluster, double[] published, double[] sharesPresent, double[] sharesAbsent, AccuracyRecord study, boolean byCounts) {
-            return new Published(cluster, cluster.levels(), published, chances(cluster, sharesPresent), chances(cluster, sharesAbsent), study, byCounts);
+        static Published of(
+                Cluster cluster,
+                double[] published,
+                double[] sharesPresent,
+                double[] sharesAbsent,
+                AccuracyRecord study,
+                boolean byCounts) {
+            return new Published(
+                    cluster,
+                    cluster.levels(),
+                    published,
+                    chances(cluster, sharesPresent),
+                    chances(cluster, sharesAbsent),
+                    study,
+                    byCounts);
         }
 
         private static double[][] chances(Cluster cluster, double[] shares) {
             double[][] chances = new double[RhoBelief.POINTS][];
             for (int point = 0; point < chances.length; point++) {
                 double[] counts = CountChances.of(shares, RhoBelief.at(point));
-                chances[point] = cluster.levels().stream().mapToDouble(level -> CountChances.within(counts, level.from(), level.to())).toArray();
+                chances[point] = cluster.levels().stream()
+                        .mapToDouble(level -> CountChances.within(counts, level.from(), level.to()))
+                        .toArray();
             }
             return chances;
         }
@@ -194,7 +243,9 @@ final class RhoTeacher {
         }
 
         double logLikelihood(int pointPresent, int pointAbsent) {
-            return byCounts ? multinomial(present[pointPresent], absent[pointAbsent]) : -distance(present[pointPresent], absent[pointAbsent]) / 2;
+            return byCounts
+                    ? multinomial(present[pointPresent], absent[pointAbsent])
+                    : -distance(present[pointPresent], absent[pointAbsent]) / 2;
         }
 
         /** Two levels, positive and negative, known by counts. */
@@ -206,7 +257,10 @@ final class RhoTeacher {
             int positive = bands.get(0).direction() == Cluster.Direction.POSITIVE ? 0 : 1;
             double q = with[positive];
             double p = without[positive];
-            return hits * Math.log(q) + (n1 - hits) * Math.log1p(-q) + falseAlarms * Math.log(p) + (n0 - falseAlarms) * Math.log1p(-p);
+            return hits * Math.log(q)
+                    + (n1 - hits) * Math.log1p(-q)
+                    + falseAlarms * Math.log(p)
+                    + (n0 - falseAlarms) * Math.log1p(-p);
         }
 
         double misfit(int point) {

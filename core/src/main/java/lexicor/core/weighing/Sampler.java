@@ -3,7 +3,6 @@ package lexicor.core.weighing;
 import java.util.Arrays;
 import java.util.SplittableRandom;
 import lexicor.core.dependence.LogitTable;
-import lexicor.core.dependence.Normal;
 import lexicor.core.dependence.PhiTable;
 import lexicor.core.evidence.Belief;
 import lexicor.core.synthesis.PredictedAccuracy;
@@ -11,8 +10,8 @@ import lexicor.core.synthesis.StudyRecord;
 import org.hipparchus.random.RandomDataGenerator;
 
 /**
- * Draws of what a weighing is unsure of. Each kind of draw is seeded by the examination and by the name of what is drawn,
- * so that recording a finding never moves the draws of another, and draws made once are kept.
+ * Draws of what a weighing is unsure of. Each kind of draw is seeded by the examination and by the name of what is
+ * drawn, so that recording a finding never moves the draws of another, and draws made once are kept.
  */
 final class Sampler {
 
@@ -28,7 +27,7 @@ final class Sampler {
 
     /**
      * @param betweenStudies standard deviation on each logit by which a study's figures differ elsewhere
-     * @param seed           of the examination
+     * @param seed of the examination
      */
     Sampler(DrawStore store, int draws, double betweenStudies, long seed) {
         this.store = store;
@@ -46,7 +45,9 @@ final class Sampler {
         Belief belief = ((Weight.Proportions) load.weight()).belief();
         if (belief instanceof Belief.Expected expected) {
             double[] logits = logits(expected, withCondition);
-            return store.draws(key("quantiles " + load.source() + withCondition, expected), key -> Arrays.stream(logits).map(LogitTable::quantile).toArray());
+            return store.draws(
+                    key("quantiles " + load.source() + withCondition, expected),
+                    key -> Arrays.stream(logits).map(LogitTable::quantile).toArray());
         }
         Belief.OfCounts counts = (Belief.OfCounts) belief;
         return store.draws(key(load.source() + (withCondition ? " sensitivity" : " specificity"), belief), key -> {
@@ -54,7 +55,8 @@ final class Sampler {
             SplittableRandom elsewhere = new SplittableRandom(key.seed());
             double[] values = new double[draws];
             for (int i = 0; i < draws; i++) {
-                double share = withCondition ? random.nextBeta(counts.sensitivityAlpha(), counts.sensitivityBeta())
+                double share = withCondition
+                        ? random.nextBeta(counts.sensitivityAlpha(), counts.sensitivityBeta())
                         : random.nextBeta(counts.specificityBeta(), counts.specificityAlpha());
                 double inside = Math.min(1 - EDGE, Math.max(EDGE, share));
                 double logit = Math.log(inside) - Math.log1p(-inside) + betweenStudies * elsewhere.nextGaussian();
@@ -70,15 +72,17 @@ final class Sampler {
         if (belief instanceof Belief.Expected expected) {
             return logits(expected, withCondition);
         }
-        return Arrays.stream(quantiles(load, withCondition)).map(quantile -> {
-            double below = Math.min(1 - EDGE, Math.max(EDGE, PhiTable.below(quantile)));
-            return Math.log(below) - Math.log1p(-below);
-        }).toArray();
+        return Arrays.stream(quantiles(load, withCondition))
+                .map(quantile -> {
+                    double below = Math.min(1 - EDGE, Math.max(EDGE, PhiTable.below(quantile)));
+                    return Math.log(below) - Math.log1p(-below);
+                })
+                .toArray();
     }
 
     /**
-     * Drawn logits of the share of positives with or without the condition. All criteria of a condition are drawn together,
-     * since the tests of one clinic move together.
+     * Drawn logits of the share of positives with or without the condition. All criteria of a condition are drawn
+     * together, since the tests of one clinic move together.
      */
     double[] logits(Belief.Expected expected, boolean withCondition) {
         int row = 2 * expected.place() + (withCondition ? 0 : 1);
@@ -97,11 +101,15 @@ final class Sampler {
             if (expected.wider()) {
                 widen(expected, withCondition, values);
             }
-            return withCondition ? values : Arrays.stream(values).map(value -> -value).toArray();
+            return withCondition
+                    ? values
+                    : Arrays.stream(values).map(value -> -value).toArray();
         });
     }
 
-    /** Adds what another way of doing the test may change: as much again as clinics differ, for this criterion alone. */
+    /**
+     * Adds what another way of doing the test may change: as much again as clinics differ, for this criterion alone.
+     */
     private void widen(Belief.Expected expected, boolean withCondition, double[] values) {
         PredictedAccuracy.Of one = expected.all().at(expected.place());
         double clinics = WeighingSettings.clinics(betweenStudies);
@@ -116,25 +124,37 @@ final class Sampler {
     }
 
     private double[] ofWay(StudyRecord.Criterion criterion, String side) {
-        return store.draws(key("way " + criterion.condition() + " " + criterion.test() + " " + criterion.criterion() + " " + side, "standard"), key -> normals(key.seed(), 0, 1));
+        return store.draws(
+                key(
+                        "way " + criterion.condition() + " " + criterion.test() + " " + criterion.criterion() + " "
+                                + side,
+                        "standard"),
+                key -> normals(key.seed(), 0, 1));
     }
 
     private double[] normal(PredictedAccuracy all, int place) {
         StudyRecord.Criterion criterion = all.criteria().get(place / 2);
-        String what = "normal " + criterion.condition() + " " + criterion.test() + " " + criterion.criterion() + (place % 2 == 0 ? " sensitivity" : " specificity");
+        String what = "normal " + criterion.condition() + " " + criterion.test() + " " + criterion.criterion()
+                + (place % 2 == 0 ? " sensitivity" : " specificity");
         return store.draws(key(what, "standard"), key -> normals(key.seed(), 0, 1));
     }
 
     /** Log likelihood ratios of a finding by itself. */
     double[] logLikelihoodRatios(Load load) {
         if (load.weight() instanceof Weight.Ratio ratio) {
-            return store.draws(key(load.source() + " ratio", ratio), key -> normals(key.seed(), Math.log(ratio.likelihoodRatio()), ratio.logSd()));
+            return store.draws(
+                    key(load.source() + " ratio", ratio),
+                    key -> normals(key.seed(), Math.log(ratio.likelihoodRatio()), ratio.logSd()));
         }
         double[] present = quantiles(load, true);
         double[] absent = quantiles(load, false);
         boolean positive = ((Weight.Proportions) load.weight()).positive();
         double[] values = new double[draws];
-        Arrays.setAll(values, i -> positive ? Math.log(PhiTable.below(present[i]) / PhiTable.below(absent[i])) : Math.log(PhiTable.below(-present[i]) / PhiTable.below(-absent[i])));
+        Arrays.setAll(
+                values,
+                i -> positive
+                        ? Math.log(PhiTable.below(present[i]) / PhiTable.below(absent[i]))
+                        : Math.log(PhiTable.below(-present[i]) / PhiTable.below(-absent[i])));
         return values;
     }
 

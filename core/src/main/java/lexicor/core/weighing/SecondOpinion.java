@@ -10,7 +10,7 @@ import lexicor.core.pathway.Step;
 /**
  * What the weighing makes of the step at which a pathway stands.
  *
- * @param test      that the weighing would do instead
+ * @param test that the weighing would do instead
  * @param condition that the weighing puts first instead, with its standing
  */
 public record SecondOpinion(Kind kind, Optional<TestId> test, Optional<Standing> condition) {
@@ -31,18 +31,19 @@ public record SecondOpinion(Kind kind, Optional<TestId> test, Optional<Standing>
         END_NOT_MEASURED
     }
 
-    /**
-     * @param ahead what open tests could tell, the best for its time first
-     */
+    /** @param ahead what open tests could tell, the best for its time first */
     public static SecondOpinion on(Step here, List<TestValue> ahead, Ranking ranking, Thresholds thresholds) {
         if (here instanceof Step.Examine examine) {
             return examine.branches().isEmpty() ? of(Kind.SAME) : onTest(examine.test(), ahead);
         }
-        return here instanceof Step.End end && !end.conditions().isEmpty() ? onEnd(end, ranking, thresholds) : of(Kind.SAME);
+        return here instanceof Step.End end && !end.conditions().isEmpty()
+                ? onEnd(end, ranking, thresholds)
+                : of(Kind.SAME);
     }
 
     private static SecondOpinion onTest(TestId test, List<TestValue> ahead) {
-        Optional<TestValue> own = ahead.stream().filter(value -> value.test().equals(test)).findFirst();
+        Optional<TestValue> own =
+                ahead.stream().filter(value -> value.test().equals(test)).findFirst();
         if (own.isEmpty() || own.get().changes().isEmpty()) {
             return of(Kind.NO_FIGURES);
         }
@@ -50,19 +51,25 @@ public record SecondOpinion(Kind kind, Optional<TestId> test, Optional<Standing>
         if (best.isEmpty()) {
             return of(Kind.LITTLE_EXPECTED);
         }
-        return best.get().test().equals(test) ? of(Kind.SAME) : new SecondOpinion(Kind.ANOTHER_TEST, Optional.of(best.get().test()), Optional.empty());
+        return best.get().test().equals(test)
+                ? of(Kind.SAME)
+                : new SecondOpinion(Kind.ANOTHER_TEST, Optional.of(best.get().test()), Optional.empty());
     }
 
     private static SecondOpinion onEnd(Step.End end, Ranking ranking, Thresholds thresholds) {
-        if (end.conditions().stream().noneMatch(condition -> ranking.of(condition).measured())) {
+        if (end.conditions().stream()
+                .noneMatch(condition -> ranking.of(condition).measured())) {
             return of(Kind.END_NOT_MEASURED);
         }
         Optional<Standing> first = ranking.first(thresholds);
-        return first.filter(standing -> !named(end, standing.condition())).map(standing -> new SecondOpinion(Kind.ANOTHER_CONDITION, Optional.empty(), first)).orElse(of(Kind.SAME));
+        return first.filter(standing -> !named(end, standing.condition()))
+                .map(standing -> new SecondOpinion(Kind.ANOTHER_CONDITION, Optional.empty(), first))
+                .orElse(of(Kind.SAME));
     }
 
     private static boolean named(Step.End end, Condition condition) {
-        return end.conditions().contains(condition.id()) || condition.within().filter(end.conditions()::contains).isPresent();
+        return end.conditions().contains(condition.id())
+                || condition.within().filter(end.conditions()::contains).isPresent();
     }
 
     private static SecondOpinion of(Kind kind) {

@@ -10,21 +10,26 @@ import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.Evidence;
 
 /**
- * How well a test tells two conditions apart: the mean, over what it would answer in either, of
- * |log LR for A - log LR for B|, in decibans. A test that speaks of but one of the two by figures is not among them.
+ * How well a test tells two conditions apart: the mean, over what it would answer in either, of |log LR for A - log LR
+ * for B|, in decibans. A test that speaks of but one of the two by figures is not among them.
  */
 public record Separation(TestId test, double decibans) {
 
     /** Tests with figures for both, the best first. */
     public static List<Separation> between(ConditionId a, ConditionId b, Catalogue catalogue, Evidence evidence) {
-        return catalogue.tests().keySet().stream().map(test -> of(test, a, b, evidence)).filter(Objects::nonNull)
-                .sorted(Comparator.comparingDouble(Separation::decibans).reversed()).toList();
+        return catalogue.tests().keySet().stream()
+                .map(test -> of(test, a, b, evidence))
+                .filter(Objects::nonNull)
+                .sorted(Comparator.comparingDouble(Separation::decibans).reversed())
+                .toList();
     }
 
     private static Separation of(TestId test, ConditionId a, ConditionId b, Evidence evidence) {
         var forA = evidence.inUse(test, a);
         var forB = evidence.inUse(test, b);
-        if (forA.isEmpty() || forB.isEmpty() || !forA.get().criterion().equals(forB.get().criterion())) {
+        if (forA.isEmpty()
+                || forB.isEmpty()
+                || !forA.get().criterion().equals(forB.get().criterion())) {
             return null;
         }
         return new Separation(test, between(forA.get().belief(), forB.get().belief()));

@@ -9,19 +9,19 @@ public record SingleEffect(double before, Answer positive, Answer negative) {
      * One answer.
      *
      * @param likelihoodRatio at the means of the belief
-     * @param after           the chance after it
-     * @param range           where figures of other places would leave it
-     * @param frequencies     among 1000 people like this one
+     * @param after the chance after it
+     * @param range where figures of other places would leave it
+     * @param frequencies among 1000 people like this one
      */
-    public record Answer(double likelihoodRatio, double after, Range range, NaturalFrequencies frequencies) {
-    }
+    public record Answer(double likelihoodRatio, double after, Range range, NaturalFrequencies frequencies) {}
 
     /**
      * @param before strictly between 0 and 1
-     * @param seed   the same seed gives the same ranges
+     * @param seed the same seed gives the same ranges
      */
     public static SingleEffect of(double before, Belief belief, WeighingSettings settings, long seed) {
-        return new SingleEffect(before, answer(before, belief, true, settings, seed), answer(before, belief, false, settings, seed));
+        return new SingleEffect(
+                before, answer(before, belief, true, settings, seed), answer(before, belief, false, settings, seed));
     }
 
     private static Answer answer(double before, Belief belief, boolean positive, WeighingSettings settings, long seed) {
@@ -31,7 +31,10 @@ public record SingleEffect(double before, Answer positive, Answer negative) {
         for (int i = 0; i < draws.length; i++) {
             draws[i] += start.value();
         }
-        return new Answer(ratio, start.times(ratio).chance(), Range.ofLogOdds(draws),
+        return new Answer(
+                ratio,
+                start.times(ratio).chance(),
+                Range.ofLogOdds(draws),
                 NaturalFrequencies.of(before, belief.sensitivity(), belief.specificity(), positive));
     }
 }

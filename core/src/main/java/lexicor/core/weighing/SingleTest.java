@@ -8,24 +8,27 @@ package lexicor.core.weighing;
  */
 public record SingleTest(double sensitivity, double specificity, boolean positive) {
 
-    /**
-     * @throws IllegalArgumentException if a proportion is outside 0..1 or the result is impossible under it
-     */
+    /** @throws IllegalArgumentException if a proportion is outside 0..1 or the result is impossible under it */
     public SingleTest {
         require("sensitivity", sensitivity);
         require("specificity", specificity);
         if (positive && sensitivity == 0 && specificity == 1) {
-            throw new IllegalArgumentException("sensitivity is 0 and specificity 1, so a positive cannot happen; allowed: one of them within");
+            throw new IllegalArgumentException(
+                    "sensitivity is 0 and specificity 1, so a positive cannot happen; allowed: one of them within");
         }
         if (positive && specificity == 1) {
-            throw new IllegalArgumentException("specificity is 1, so a positive would be proof; allowed for a positive: below 1");
+            throw new IllegalArgumentException(
+                    "specificity is 1, so a positive would be proof; allowed for a positive: below 1");
         }
         if (!positive && specificity == 0) {
-            throw new IllegalArgumentException("specificity is 0, so a negative would be proof; allowed for a negative: above 0");
+            throw new IllegalArgumentException(
+                    "specificity is 0, so a negative would be proof; allowed for a negative: above 0");
         }
     }
 
-    /** sensitivity / (1 - specificity) of a positive, (1 - sensitivity) / specificity of a negative; 0 or more, finite. */
+    /**
+     * sensitivity / (1 - specificity) of a positive, (1 - sensitivity) / specificity of a negative; 0 or more, finite.
+     */
     public double likelihoodRatio() {
         return positive ? sensitivity / (1 - specificity) : (1 - sensitivity) / specificity;
     }

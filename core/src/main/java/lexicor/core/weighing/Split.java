@@ -13,15 +13,26 @@ record Split(boolean alone, double sensitivity, double falsely, Possible.Next wi
     /** Empty where the test has no figures for the condition. */
     static Optional<Split> of(Weighing weighing, Visit visit, Weighing.Model model, TestId test, Kernel.Rule rule) {
         ConditionId condition = model.condition().id();
-        return Optional.ofNullable(model.builder().open(test, List.of(model.condition())).get(condition)).map(load -> of(load, visit, model, test, rule));
+        return Optional.ofNullable(
+                        model.builder().open(test, List.of(model.condition())).get(condition))
+                .map(load -> of(load, visit, model, test, rule));
     }
 
     private static Split of(Load load, Visit visit, Weighing.Model model, TestId test, Kernel.Rule rule) {
         Belief belief = ((Weight.Proportions) load.weight()).belief();
-        Optional<Correlation> correlation = model.correlations().of(test, model.condition().id()).or(() -> load.borrowed() ? Optional.of(Correlation.ofPattern(model.condition().id())) : Optional.empty());
+        Optional<Correlation> correlation = model.correlations()
+                .of(test, model.condition().id())
+                .or(() -> load.borrowed()
+                        ? Optional.of(Correlation.ofPattern(model.condition().id()))
+                        : Optional.empty());
         double link = visit.assumptions().link();
         double falsely = 1 - belief.specificity();
-        return new Split(model.builder().worthless(belief), belief.sensitivity(), falsely, Possible.next(correlation, link, true, belief.sensitivity(), rule), Possible.next(correlation, link, false, falsely, rule));
+        return new Split(
+                model.builder().worthless(belief),
+                belief.sensitivity(),
+                falsely,
+                Possible.next(correlation, link, true, belief.sensitivity(), rule),
+                Possible.next(correlation, link, false, falsely, rule));
     }
 
     /** Chance of a positive with the condition. */

@@ -9,22 +9,34 @@ import lexicor.core.catalogue.Thresholds;
 /**
  * Where one condition stands.
  *
- * @param before    chance before any finding, 0..1
- * @param now       chance now, through {@code lens}
- * @param range     middle 95 % of plausible chances now
- * @param leads     share of plausible readings of the evidence in which it ranks first among one condition per family;
- *                  never its chance
- * @param lens      the way of adding up
- * @param sum       what was added up
- * @param held      findings left out of the sum because something else stands for them
+ * @param before chance before any finding, 0..1
+ * @param now chance now, through {@code lens}
+ * @param range middle 95 % of plausible chances now
+ * @param leads share of plausible readings of the evidence in which it ranks first among one condition per family;
+ *     never its chance
+ * @param lens the way of adding up
+ * @param sum what was added up
+ * @param held findings left out of the sum because something else stands for them
  * @param unweighed findings that lie on the table
- * @param lenses    the same findings by every way of adding up that gives a chance
- * @param tally     the same findings counted
- * @param pattern   how far the findings look like what is expected
- * @param measured  whether any finding about it has figures at all
+ * @param lenses the same findings by every way of adding up that gives a chance
+ * @param tally the same findings counted
+ * @param pattern how far the findings look like what is expected
+ * @param measured whether any finding about it has figures at all
  */
-public record Standing(Condition condition, double before, double now, Range range, double leads, Lens lens, Sum sum, List<Load> held,
-        List<Unweighed> unweighed, List<LensResult> lenses, Tally tally, PatternReading pattern, boolean measured) {
+public record Standing(
+        Condition condition,
+        double before,
+        double now,
+        Range range,
+        double leads,
+        Lens lens,
+        Sum sum,
+        List<Load> held,
+        List<Unweighed> unweighed,
+        List<LensResult> lenses,
+        Tally tally,
+        PatternReading pattern,
+        boolean measured) {
 
     /** Decibans from which a finding about another condition counts as having told something. */
     static final double MOVES = 0.5;
@@ -33,8 +45,9 @@ public record Standing(Condition condition, double before, double now, Range ran
      * What was added up, in decibans.
      *
      * @param groups findings that share a factor; one that stands by itself is a group of its own
-     * @param byWay  findings about other conditions that have moved this one: wider or narrower ones, or rivals that explain them
-     * @param link   what findings share with each other, or take from each other: with it the parts make up the whole
+     * @param byWay findings about other conditions that have moved this one: wider or narrower ones, or rivals that
+     *     explain them
+     * @param link what findings share with each other, or take from each other: with it the parts make up the whole
      */
     public record Sum(List<LoadGroup> groups, List<LoadGroup.Member> byWay, double link) {
 
@@ -45,7 +58,9 @@ public record Standing(Condition condition, double before, double now, Range ran
 
         /** The whole weight, 10 log10 LR. */
         public double decibans() {
-            return groups.stream().mapToDouble(LoadGroup::decibans).sum() + byWay.stream().mapToDouble(LoadGroup.Member::decibans).sum() + link;
+            return groups.stream().mapToDouble(LoadGroup::decibans).sum()
+                    + byWay.stream().mapToDouble(LoadGroup.Member::decibans).sum()
+                    + link;
         }
     }
 
@@ -57,17 +72,24 @@ public record Standing(Condition condition, double before, double now, Range ran
 
     /** Everything that was added up. */
     public List<Load> loads() {
-        return sum.groups().stream().flatMap(group -> group.members().stream()).map(LoadGroup.Member::load).toList();
+        return sum.groups().stream()
+                .flatMap(group -> group.members().stream())
+                .map(LoadGroup.Member::load)
+                .toList();
     }
 
     /** What a test has moved here beside everything else; empty where it was not weighed for this condition. */
     public Optional<LoadGroup.Member> part(TestId test) {
-        return sum.groups().stream().flatMap(group -> group.members().stream()).filter(member -> member.load().tests().equals(List.of(test))).findFirst();
+        return sum.groups().stream()
+                .flatMap(group -> group.members().stream())
+                .filter(member -> member.load().tests().equals(List.of(test)))
+                .findFirst();
     }
 
     /**
-     * What the chance means. Nothing is set aside while a finding that defines it is there, a serious condition only where the
-     * upper end of its range is low too; whether to image or refer follows from findings and not from a chance.
+     * What the chance means. Nothing is set aside while a finding that defines it is there, a serious condition only
+     * where the upper end of its range is low too; whether to image or refer follows from findings and not from a
+     * chance.
      */
     public Thresholds.Zone zone(Thresholds thresholds) {
         boolean kept = pattern.defined() || condition.serious().isPresent() && range.upper() >= thresholds.setAside();
@@ -83,7 +105,8 @@ public record Standing(Condition condition, double before, double now, Range ran
     /** Whether a test was weighed, about itself or by way of another condition, and not only what was told. */
     public boolean byHands() {
         return loads().stream().anyMatch(load -> !load.tests().isEmpty())
-                || sum.byWay().stream().anyMatch(each -> !each.load().tests().isEmpty() && Math.abs(each.decibans()) >= MOVES);
+                || sum.byWay().stream()
+                        .anyMatch(each -> !each.load().tests().isEmpty() && Math.abs(each.decibans()) >= MOVES);
     }
 
     /** The likelihood ratio of everything weighed; 1 where nothing was. */
@@ -92,6 +115,7 @@ public record Standing(Condition condition, double before, double now, Range ran
     }
 
     Standing leads(double share) {
-        return new Standing(condition, before, now, range, share, lens, sum, held, unweighed, lenses, tally, pattern, measured);
+        return new Standing(
+                condition, before, now, range, share, lens, sum, held, unweighed, lenses, tally, pattern, measured);
     }
 }

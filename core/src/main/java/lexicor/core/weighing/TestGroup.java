@@ -4,17 +4,15 @@ import java.util.List;
 import lexicor.core.dependence.SharedFactor;
 
 /**
- * Tests that provoke the same tissue in the same way, so that their answers are correlated among those with the condition
- * and among those without it.
+ * Tests that provoke the same tissue in the same way, so that their answers are correlated among those with the
+ * condition and among those without it.
  *
  * @param rhoPresent latent correlation among those with the condition, 0..0.99 or 1
- * @param rhoAbsent  the same among those without it, 0..1
+ * @param rhoAbsent the same among those without it, 0..1
  */
 public record TestGroup(double rhoPresent, double rhoAbsent, List<SingleTest> tests) {
 
-    /**
-     * @throws IllegalArgumentException if a correlation is outside that
-     */
+    /** @throws IllegalArgumentException if a correlation is outside that */
     public TestGroup {
         require("rho", rhoPresent);
         require("rhoAbsent", rhoAbsent);
@@ -27,10 +25,11 @@ public record TestGroup(double rhoPresent, double rhoAbsent, List<SingleTest> te
     }
 
     /** What all answers of a group say together. */
-    public record Answer(double givenPresent, double givenAbsent, double likelihoodRatio) {
-    }
+    public record Answer(double givenPresent, double givenAbsent, double likelihoodRatio) {}
 
-    /** Chance of these answers with and without the condition, and their ratio; the ratio is exact where both underflow. */
+    /**
+     * Chance of these answers with and without the condition, and their ratio; the ratio is exact where both underflow.
+     */
     public Answer answer() {
         double present = SharedFactor.logChance(among(true), rhoPresent);
         double absent = SharedFactor.logChance(among(false), rhoAbsent);
@@ -43,7 +42,10 @@ public record TestGroup(double rhoPresent, double rhoAbsent, List<SingleTest> te
     }
 
     List<SharedFactor.Answer> among(boolean present) {
-        return tests.stream().map(test -> new SharedFactor.Answer(present ? test.sensitivity() : 1 - test.specificity(), test.positive())).toList();
+        return tests.stream()
+                .map(test ->
+                        new SharedFactor.Answer(present ? test.sensitivity() : 1 - test.specificity(), test.positive()))
+                .toList();
     }
 
     double rho(boolean present) {

@@ -7,13 +7,14 @@ import lexicor.core.catalogue.TestId;
 /**
  * What a test that is still open could tell.
  *
- * @param bits         expected information about the live conditions, the best of each family, serious ones double
- * @param seconds      its own time and the time to change position
- * @param moves        whether the patient has to change position
- * @param worthDoing   whether it promises at least the least that is worth doing
- * @param changes      what each answer would do to the conditions that it moves, the most telling first
+ * @param bits expected information about the live conditions, the best of each family, serious ones double
+ * @param seconds its own time and the time to change position
+ * @param moves whether the patient has to change position
+ * @param worthDoing whether it promises at least the least that is worth doing
+ * @param changes what each answer would do to the conditions that it moves, the most telling first
  */
-public record TestValue(TestId test, double bits, double seconds, boolean moves, boolean worthDoing, List<Change> changes) {
+public record TestValue(
+        TestId test, double bits, double seconds, boolean moves, boolean worthDoing, List<Change> changes) {
 
     public TestValue {
         changes = List.copyOf(changes);
@@ -27,12 +28,19 @@ public record TestValue(TestId test, double bits, double seconds, boolean moves,
     /**
      * Where a condition stands now and would stand after either answer, each a chance 0..1.
      *
-     * @param positiveWith    chance of a positive with the condition, given what was found
+     * @param positiveWith chance of a positive with the condition, given what was found
      * @param positiveWithout chance of a positive without it
-     * @param bits            expected information about this condition
-     * @param live            whether it is still in play
+     * @param bits expected information about this condition
+     * @param live whether it is still in play
      */
-    public record Change(Condition condition, double now, double ifPositive, double ifNegative, double positiveWith, double positiveWithout, double bits,
+    public record Change(
+            Condition condition,
+            double now,
+            double ifPositive,
+            double ifNegative,
+            double positiveWith,
+            double positiveWithout,
+            double bits,
             boolean live) {
 
         /** Chance of a positive, as far as this condition goes. */

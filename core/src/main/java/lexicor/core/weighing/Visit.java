@@ -13,21 +13,27 @@ import lexicor.core.catalogue.Setting;
 /**
  * What a visit brings to the weighing before the first test.
  *
- * @param region      whose conditions are ranked
- * @param setting     where the patient is seen
- * @param starts      where each condition starts; one without a start is not ranked
- * @param clues       clues that were asked, and whether each holds; those with published accuracy are weighed
- * @param schools     the schools in force
+ * @param region whose conditions are ranked
+ * @param setting where the patient is seen
+ * @param starts where each condition starts; one without a start is not ranked
+ * @param clues clues that were asked, and whether each holds; those with published accuracy are weighed
+ * @param schools the schools in force
  * @param assumptions what the weighing assumes
  */
-public record Visit(String region, Setting setting, Map<ConditionId, Start> starts, Map<String, Boolean> clues, Schools schools, Assumptions assumptions) {
+public record Visit(
+        String region,
+        Setting setting,
+        Map<ConditionId, Start> starts,
+        Map<String, Boolean> clues,
+        Schools schools,
+        Assumptions assumptions) {
 
     /**
      * A start.
      *
-     * @param chance    within (0, 1)
+     * @param chance within (0, 1)
      * @param deviation how unsure it is: standard deviation on the logit, above 0
-     * @param movedBy   the catalogue's clues that have moved it, so that no set counts them again
+     * @param movedBy the catalogue's clues that have moved it, so that no set counts them again
      */
     public record Start(double chance, double deviation, Set<String> movedBy) {
         public Start(double chance, double deviation) {
@@ -55,7 +61,9 @@ public record Visit(String region, Setting setting, Map<ConditionId, Start> star
         Map<ConditionId, Start> starts = new LinkedHashMap<>();
         for (Condition condition : catalogue.conditionsOf(region)) {
             if (condition.onlyIf().isEmpty()) {
-                starts.put(condition.id(), new Start(condition.start().get(setting), WeighingSettings.USUAL.startDeviation()));
+                starts.put(
+                        condition.id(),
+                        new Start(condition.start().get(setting), WeighingSettings.USUAL.startDeviation()));
             }
         }
         return new Visit(region, setting, starts, Map.of(), catalogue.usualSchools(), Assumptions.usual(catalogue));

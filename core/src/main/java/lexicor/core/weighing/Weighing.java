@@ -21,8 +21,8 @@ import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.TestReading;
 
 /**
- * Weighs readings into a ranking. Findings of one dependency group share a factor, groups are weakly linked, and a range
- * shows what the figures, their transport to this clinic, the correlations and the start leave open.
+ * Weighs readings into a ranking. Findings of one dependency group share a factor, groups are weakly linked, and a
+ * range shows what the figures, their transport to this clinic, the correlations and the start leave open.
  */
 public final class Weighing {
 
@@ -37,10 +37,22 @@ public final class Weighing {
     private final Map<List<ConditionId>, Ground> grounds;
 
     public Weighing(Catalogue catalogue, Evidence evidence, WeighingSettings settings) {
-        this(catalogue, evidence, settings, Correlations.of(catalogue, evidence), new DrawStore(), new ConcurrentHashMap<>());
+        this(
+                catalogue,
+                evidence,
+                settings,
+                Correlations.of(catalogue, evidence),
+                new DrawStore(),
+                new ConcurrentHashMap<>());
     }
 
-    private Weighing(Catalogue catalogue, Evidence evidence, WeighingSettings settings, Correlations correlations, DrawStore store, Map<List<ConditionId>, Ground> grounds) {
+    private Weighing(
+            Catalogue catalogue,
+            Evidence evidence,
+            WeighingSettings settings,
+            Correlations correlations,
+            DrawStore store,
+            Map<List<ConditionId>, Ground> grounds) {
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.settings = settings;
@@ -62,10 +74,10 @@ public final class Weighing {
     /**
      * Weighs from the working estimates of the setting, under the usual schools.
      *
-     * @param region  whose conditions are ranked
+     * @param region whose conditions are ranked
      * @param setting where the patient is seen
-     * @param tests   readings of every test done
-     * @param seed    of the examination; the same seed gives the same ranges
+     * @param tests readings of every test done
+     * @param seed of the examination; the same seed gives the same ranges
      */
     public Ranking weigh(String region, Setting setting, List<TestReading> tests, long seed) {
         return weigh(Visit.usual(catalogue, region, setting), tests, seed);
@@ -75,7 +87,7 @@ public final class Weighing {
      * Ranks the conditions of the region that have a start in this visit.
      *
      * @param tests readings of every test done
-     * @param seed  of the examination; the same seed gives the same ranges
+     * @param seed of the examination; the same seed gives the same ranges
      */
     public Ranking weigh(Visit visit, List<TestReading> tests, long seed) {
         Pass pass = new Pass(this, store, visit, tests, seed);
@@ -83,53 +95,82 @@ public final class Weighing {
         ranked(visit).forEach(condition -> standings.put(condition.id(), pass.standing(condition)));
         Map<ConditionId, double[]> plausible = pass.plausible();
         Map<ConditionId, Double> leads = leads(plausible, standings);
-        return new Ranking(standings.values().stream()
-                .map(standing -> standing.leads(leads.getOrDefault(standing.condition().id(), 0.0))).toList(), pass.clusters(), plausible, pass.joint().together());
+        return new Ranking(
+                standings.values().stream()
+                        .map(standing -> standing.leads(
+                                leads.getOrDefault(standing.condition().id(), 0.0)))
+                        .toList(),
+                pass.clusters(),
+                plausible,
+                pass.joint().together());
     }
 
     /** The informed condition that stands highest. */
-    public record Leader(Condition condition, double now) {
-    }
+    public record Leader(Condition condition, double now) {}
 
-    /** The condition that stands highest by what the hands have found and is not set aside, without the work of everything else; empty where there is none. */
+    /**
+     * The condition that stands highest by what the hands have found and is not set aside, without the work of
+     * everything else; empty where there is none.
+     */
     public Optional<Leader> leader(Visit visit, List<TestReading> tests) {
         Pass pass = new Pass(this, store, visit, tests, NO_DRAWS);
-        return ranked(visit).stream().filter(condition -> !pass.unlikely(condition)).flatMap(condition -> Stream.of(pass.chance(condition)).filter(chance -> chance.byHands() && chance.now() >= visit.assumptions().thresholds().setAside())
-                .map(chance -> new Leader(condition, chance.now()))).max(Comparator.comparingDouble(Leader::now));
+        return ranked(visit).stream()
+                .filter(condition -> !pass.unlikely(condition))
+                .flatMap(condition -> Stream.of(pass.chance(condition))
+                        .filter(chance -> chance.byHands()
+                                && chance.now()
+                                        >= visit.assumptions().thresholds().setAside())
+                        .map(chance -> new Leader(condition, chance.now())))
+                .max(Comparator.comparingDouble(Leader::now));
     }
 
     /** Where every ranked condition stands, 0..1, without the work of everything else. */
     public Map<ConditionId, Double> chances(Visit visit, List<TestReading> tests) {
         Pass pass = new Pass(this, store, visit, tests, NO_DRAWS);
-        return ranked(visit).stream().collect(Collectors.toMap(Condition::id, condition -> pass.chance(condition).now()));
+        return ranked(visit).stream()
+                .collect(Collectors.toMap(
+                        Condition::id, condition -> pass.chance(condition).now()));
     }
 
     /** The region's conditions that have a start, then those of other regions that a test has brought in. */
     List<Condition> ranked(Visit visit) {
-        return Stream.concat(catalogue.conditionsOf(visit.region()).stream(), catalogue.conditions().values().stream()).distinct()
-                .filter(condition -> visit.starts().containsKey(condition.id())).toList();
+        return Stream.concat(catalogue.conditionsOf(visit.region()).stream(), catalogue.conditions().values().stream())
+                .distinct()
+                .filter(condition -> visit.starts().containsKey(condition.id()))
+                .toList();
     }
 
     /** The joint differential of what is seen, over the conditions ranked in a visit. */
     JointModel jointModel(Visit visit, Map<ConditionId, List<Load>> seen, Correlations inForce) {
         List<Condition> ranked = ranked(visit);
-        Ground ground = grounds.computeIfAbsent(ranked.stream().map(Condition::id).toList(), ids -> {
-            Forest forest = JointModel.forest(catalogue, ranked);
-            return new Ground(forest, new Fits(forest, JointModel.references(ranked), settings.betweenStudies()));
-        });
-        return new JointModel(visit, ground.forest(), ranked.stream().map(Condition::id).toList(), ground.fits(), seen, inForce, settings.worthlessWithin(), Kernel.Rule.FINE);
+        Ground ground =
+                grounds.computeIfAbsent(ranked.stream().map(Condition::id).toList(), ids -> {
+                    Forest forest = JointModel.forest(catalogue, ranked);
+                    return new Ground(
+                            forest, new Fits(forest, JointModel.references(ranked), settings.betweenStudies()));
+                });
+        return new JointModel(
+                visit,
+                ground.forest(),
+                ranked.stream().map(Condition::id).toList(),
+                ground.fits(),
+                seen,
+                inForce,
+                settings.worthlessWithin(),
+                Kernel.Rule.FINE);
     }
 
     /** Conditions that are ranked together, and what was fitted over them. */
-    private record Ground(Forest forest, Fits fits) {
-    }
+    private record Ground(Forest forest, Fits fits) {}
 
     /** The joint model of a visit with what was found. */
     JointModel jointModel(Visit visit, List<TestReading> tests) {
         return new Pass(this, store, visit, tests, NO_DRAWS).joint();
     }
 
-    /** What is weighed for each ranked condition of a visit, chained, with what was found; in the order of the routine. */
+    /**
+     * What is weighed for each ranked condition of a visit, chained, with what was found; in the order of the routine.
+     */
     List<Model> models(Visit visit, List<TestReading> tests) {
         Pass pass = new Pass(this, store, visit, tests, NO_DRAWS);
         return ranked(visit).stream().map(pass::model).toList();
@@ -140,7 +181,8 @@ public final class Weighing {
      *
      * @param before log odds before any finding
      */
-    record Model(Condition condition, LogOdds before, PointModel points, LoadBuilder builder, Correlations correlations) {
+    record Model(
+            Condition condition, LogOdds before, PointModel points, LoadBuilder builder, Correlations correlations) {
 
         double now() {
             return LogOdds.chance(before.value() + points.logLikelihoodRatio());
@@ -160,18 +202,30 @@ public final class Weighing {
         return settings;
     }
 
-    /** Whether any finding about a condition has figures: a test (written or still to be), something told, or a level of a set. */
+    /**
+     * Whether any finding about a condition has figures: a test (written or still to be), something told, or a level of
+     * a set.
+     */
     public boolean measured(ConditionId condition) {
-        return measured.computeIfAbsent(condition, id -> catalogue.tests().values().stream().anyMatch(test -> evidence.inUse(test.id(), id).isPresent())
-                || catalogue.clues().keySet().stream().anyMatch(clue -> evidence.weighsClue(clue, id))
-                || catalogue.clusters().stream().anyMatch(cluster -> cluster.condition().equals(id)
-                        && cluster.levels().stream().anyMatch(level -> ClusterLevels.figure(cluster, level, evidence).isPresent())));
+        return measured.computeIfAbsent(
+                condition,
+                id -> catalogue.tests().values().stream()
+                                .anyMatch(test -> evidence.inUse(test.id(), id).isPresent())
+                        || catalogue.clues().keySet().stream().anyMatch(clue -> evidence.weighsClue(clue, id))
+                        || catalogue.clusters().stream()
+                                .anyMatch(cluster -> cluster.condition().equals(id)
+                                        && cluster.levels().stream()
+                                                .anyMatch(level -> ClusterLevels.figure(cluster, level, evidence)
+                                                        .isPresent())));
     }
 
     /** How often each condition leads, among the widest ranked condition of every family. */
     private Map<ConditionId, Double> leads(Map<ConditionId, double[]> plausible, Map<ConditionId, Standing> standings) {
-        List<ConditionId> heads = standings.values().stream().filter(standing -> standing.informed() && !standing.pattern().unlikely())
-                .map(standing -> standing.condition().id()).filter(id -> catalogue.widerThan(id).stream().noneMatch(standings::containsKey)).toList();
+        List<ConditionId> heads = standings.values().stream()
+                .filter(standing -> standing.informed() && !standing.pattern().unlikely())
+                .map(standing -> standing.condition().id())
+                .filter(id -> catalogue.widerThan(id).stream().noneMatch(standings::containsKey))
+                .toList();
         Map<ConditionId, Double> leads = new HashMap<>();
         if (plausible.isEmpty()) {
             return leads;

@@ -3,9 +3,9 @@ package lexicor.core.weighing;
 /**
  * How uncertainty is drawn.
  *
- * @param draws           number of draws behind each range; with 0 a range is the point itself
- * @param betweenStudies  standard deviation on each logit by which a study's figures differ elsewhere
- * @param startDeviation  standard deviation of a working starting estimate, on the logit
+ * @param draws number of draws behind each range; with 0 a range is the point itself
+ * @param betweenStudies standard deviation on each logit by which a study's figures differ elsewhere
+ * @param startDeviation standard deviation of a working starting estimate, on the logit
  * @param worthlessWithin a test whose |sensitivity + specificity - 1| is below this tells next to nothing
  */
 public record WeighingSettings(int draws, double betweenStudies, double startDeviation, double worthlessWithin) {

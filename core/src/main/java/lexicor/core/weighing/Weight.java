@@ -37,7 +37,8 @@ public sealed interface Weight {
 
         public Ratio {
             if (!(likelihoodRatio > 0 && likelihoodRatio < Double.POSITIVE_INFINITY)) {
-                throw new IllegalArgumentException("likelihoodRatio is " + likelihoodRatio + "; allowed: above 0 and finite");
+                throw new IllegalArgumentException(
+                        "likelihoodRatio is " + likelihoodRatio + "; allowed: above 0 and finite");
             }
         }
     }

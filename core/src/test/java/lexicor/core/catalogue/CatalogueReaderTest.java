@@ -18,19 +18,30 @@ class CatalogueReaderTest {
     @Test
     void the_shipped_catalogue_is_sound_and_keeps_its_order() {
         Catalogue catalogue = CatalogueReader.shipped();
-        assertThat(catalogue.routine("shoulder").order()).extracting(TestId::value)
-                .startsWith("sh-look", "sh-wall-push", "sh-rhythm", "sh-arc").endsWith("sh-rom", "sh-apprehension", "sh-relocation", "sh-release").hasSize(29);
-        assertThat(catalogue.routine("shoulder").steps()).extracting(Routine.Step::position).containsExactly("Standing", "Sitting", "Supine");
-        assertThat(catalogue.routine("shoulder").steps().get(1).together()).singleElement().satisfies(sheet -> assertThat(sheet.name()).isEqualTo("Landmarks"));
+        assertThat(catalogue.routine("shoulder").order())
+                .extracting(TestId::value)
+                .startsWith("sh-look", "sh-wall-push", "sh-rhythm", "sh-arc")
+                .endsWith("sh-rom", "sh-apprehension", "sh-relocation", "sh-release")
+                .hasSize(29);
+        assertThat(catalogue.routine("shoulder").steps())
+                .extracting(Routine.Step::position)
+                .containsExactly("Standing", "Sitting", "Supine");
+        assertThat(catalogue.routine("shoulder").steps().get(1).together())
+                .singleElement()
+                .satisfies(sheet -> assertThat(sheet.name()).isEqualTo("Landmarks"));
         assertThat(catalogue.conditionsOf("shoulder")).hasSize(23);
-        assertThat(catalogue.revision()).isEqualTo(CatalogueReader.shipped().revision()).hasSize(12);
+        assertThat(catalogue.revision())
+                .isEqualTo(CatalogueReader.shipped().revision())
+                .hasSize(12);
     }
 
     @Test
     void the_windows_that_make_a_painful_arc_positive_are_known_to_whoever_draws_it() {
         assertThat(CatalogueReader.shipped().test(TestId.of("sh-arc")).positiveWindows("angle-worst"))
-                .extracting(Rule.Window::from, Rule.Window::to).containsExactly(tuple(60.0, 120.0), tuple(150.0, 180.0));
-        assertThat(CatalogueReader.shipped().test(TestId.of("sh-neer")).positiveWindows("pain")).isEmpty();
+                .extracting(Rule.Window::from, Rule.Window::to)
+                .containsExactly(tuple(60.0, 120.0), tuple(150.0, 180.0));
+        assertThat(CatalogueReader.shipped().test(TestId.of("sh-neer")).positiveWindows("pain"))
+                .isEmpty();
     }
 
     @ParameterizedTest(name = "{0}: {1} -> {2}")
@@ -108,17 +119,24 @@ class CatalogueReaderTest {
         String text = SHIPPED.apply(file);
         assertThat(text).contains(sound);
         int line = (int) text.substring(0, text.indexOf(sound)).lines().count();
-        assertThatThrownBy(() -> CatalogueReader.read(name -> name.equals(file) ? text.replaceFirst(java.util.regex.Pattern.quote(sound), faulty) : SHIPPED.apply(name)))
-                .isInstanceOf(SourceException.class).hasMessageContaining(message)
-                .satisfies(fault -> assertThat(((SourceException) fault).file()).isEqualTo(file.equals("shared-names.yaml") ? "index.yaml" : file))
-                .satisfies(fault -> assertThat(((SourceException) fault).line()).as("near line %d", line)
+        assertThatThrownBy(() -> CatalogueReader.read(name -> name.equals(file)
+                        ? text.replaceFirst(java.util.regex.Pattern.quote(sound), faulty)
+                        : SHIPPED.apply(name)))
+                .isInstanceOf(SourceException.class)
+                .hasMessageContaining(message)
+                .satisfies(fault -> assertThat(((SourceException) fault).file())
+                        .isEqualTo(file.equals("shared-names.yaml") ? "index.yaml" : file))
+                .satisfies(fault -> assertThat(((SourceException) fault).line())
+                        .as("near line %d", line)
                         .isBetween(Math.max(1, line - 45), file.equals("shared-names.yaml") ? 100 : line + 16));
     }
 
     @Test
     void text_that_is_not_yaml_is_named_with_its_line() {
-        assertThatThrownBy(() -> SourceNode.parse("broken.yaml", "a: 1\nb: [1, 2\n")).isInstanceOf(SourceException.class)
-                .hasMessageStartingWith("broken.yaml:").hasMessageContaining("not readable as YAML");
+        assertThatThrownBy(() -> SourceNode.parse("broken.yaml", "a: 1\nb: [1, 2\n"))
+                .isInstanceOf(SourceException.class)
+                .hasMessageStartingWith("broken.yaml:")
+                .hasMessageContaining("not readable as YAML");
     }
 
     @Test

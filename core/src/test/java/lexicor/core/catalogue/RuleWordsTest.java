@@ -20,7 +20,11 @@ class RuleWordsTest {
             """)
     void a_rule_reads_as_a_clinician_would_say_it(String test, String criterion, String words) {
         ExaminationTest known = CATALOGUE.test(TestId.of(test));
-        assertThat(new RuleWords(known, CATALOGUE.schools()).say(known.criterion(CriterionId.of(criterion)).orElseThrow().positive())).isEqualTo(words);
+        assertThat(new RuleWords(known, CATALOGUE.schools())
+                        .say(known.criterion(CriterionId.of(criterion))
+                                .orElseThrow()
+                                .positive()))
+                .isEqualTo(words);
     }
 
     @ParameterizedTest(name = "{0} {1}")
@@ -32,14 +36,19 @@ class RuleWordsTest {
             """)
     void what_counts_is_said_before_anything_is_recorded(String test, String criterion, String words) {
         ExaminationTest known = CATALOGUE.test(TestId.of(test));
-        assertThat(new RuleWords(known, CATALOGUE.schools()).counts(known.criterion(CriterionId.of(criterion)).orElseThrow())).isEqualTo(words);
+        assertThat(new RuleWords(known, CATALOGUE.schools())
+                        .counts(known.criterion(CriterionId.of(criterion)).orElseThrow()))
+                .isEqualTo(words);
     }
 
     @ParameterizedTest
     @CsvSource({"wr-druj-ballottement, lax-any", "wr-druj-ballottement, pain-firm"})
     void positions_and_schools_are_named(String test, String criterion) {
         ExaminationTest known = CATALOGUE.test(TestId.of(test));
-        assertThat(new RuleWords(known, CATALOGUE.schools()).say(known.criterion(CriterionId.of(criterion)).orElseThrow().negative()))
+        assertThat(new RuleWords(known, CATALOGUE.schools())
+                        .say(known.criterion(CriterionId.of(criterion))
+                                .orElseThrow()
+                                .negative()))
                 .containsAnyOf("in neutral End point “Firm”", "Pain “No pain”");
     }
 }

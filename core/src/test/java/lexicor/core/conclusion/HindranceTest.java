@@ -31,9 +31,15 @@ class HindranceTest {
 
     private static List<Hindrance> hindrances(History history, Answer... answers) {
         List<History.Heard> heard = new ArrayList<>();
-        Arrays.stream(answers).forEach(answer -> heard.add(new History.Heard(answer, "a.moor", Instant.EPOCH.plusSeconds(heard.size()))));
+        Arrays.stream(answers)
+                .forEach(answer ->
+                        heard.add(new History.Heard(answer, "a.moor", Instant.EPOCH.plusSeconds(heard.size()))));
         Told told = Told.of(heard);
-        return Hindrance.of(FOLDER.fold("shoulder", told, OptionalInt.empty(), LocalDate.of(2026, 3, 2)), history, Conclusion.of(told), CATALOGUE);
+        return Hindrance.of(
+                FOLDER.fold("shoulder", told, OptionalInt.empty(), LocalDate.of(2026, 3, 2)),
+                history,
+                Conclusion.of(told),
+                CATALOGUE);
     }
 
     @Test
@@ -52,9 +58,15 @@ class HindranceTest {
 
     @Test
     void a_flag_that_is_present_hinders_until_it_is_released() {
-        assertThat(hindrances(NOTHING, Answer.of("red-flags", "cardiac", "none"), STILL_OPEN)).singleElement()
+        assertThat(hindrances(NOTHING, Answer.of("red-flags", "cardiac", "none"), STILL_OPEN))
+                .singleElement()
                 .satisfies(found -> assertThat(found.kind()).isEqualTo(Hindrance.Kind.FLAG_PRESENT));
-        assertThat(hindrances(NOTHING, Answer.of("red-flags", "cardiac", "none"), Answer.because("release:cardiac", "Seen by the cardiologist, clear"), STILL_OPEN)).isEmpty();
+        assertThat(hindrances(
+                        NOTHING,
+                        Answer.of("red-flags", "cardiac", "none"),
+                        Answer.because("release:cardiac", "Seen by the cardiologist, clear"),
+                        STILL_OPEN))
+                .isEmpty();
     }
 
     @Test
@@ -62,19 +74,35 @@ class HindranceTest {
         Answer brittle = Answer.of("facts", "osteoporosis");
         History done = history(attempt("sh-neer", Side.RIGHT, chosen("pain", "familiar")));
         History leftOut = history(attempt("sh-neer", Side.RIGHT, chosen("quality", "skipped")));
-        assertThat(hindrances(NOTHING, NO_FLAGS, STILL_OPEN, brittle)).as("not done").isEmpty();
-        assertThat(hindrances(leftOut, NO_FLAGS, STILL_OPEN, brittle)).as("left out").isEmpty();
-        assertThat(hindrances(done, NO_FLAGS, STILL_OPEN, brittle)).singleElement().satisfies(found -> {
-            assertThat(found.kind()).isEqualTo(Hindrance.Kind.DONE_UNDER_LOCK);
-            assertThat(found.test()).isEqualTo("sh-neer");
-            assertThat(found.what()).contains(" was done and is locked: ");
-        });
-        assertThat(hindrances(done, NO_FLAGS, STILL_OPEN, brittle, Answer.because("override:sh-neer", "Lightly, agreed with the patient"))).isEmpty();
+        assertThat(hindrances(NOTHING, NO_FLAGS, STILL_OPEN, brittle))
+                .as("not done")
+                .isEmpty();
+        assertThat(hindrances(leftOut, NO_FLAGS, STILL_OPEN, brittle))
+                .as("left out")
+                .isEmpty();
+        assertThat(hindrances(done, NO_FLAGS, STILL_OPEN, brittle))
+                .singleElement()
+                .satisfies(found -> {
+                    assertThat(found.kind()).isEqualTo(Hindrance.Kind.DONE_UNDER_LOCK);
+                    assertThat(found.test()).isEqualTo("sh-neer");
+                    assertThat(found.what()).contains(" was done and is locked: ");
+                });
+        assertThat(hindrances(
+                        done,
+                        NO_FLAGS,
+                        STILL_OPEN,
+                        brittle,
+                        Answer.because("override:sh-neer", "Lightly, agreed with the patient")))
+                .isEmpty();
     }
 
     @Test
     void what_matters_for_safety_is_named_first() {
-        assertThat(hindrances(history(attempt("sh-neer", Side.RIGHT, chosen("pain", "familiar"))), Answer.of("facts", "osteoporosis")))
-                .extracting(Hindrance::kind).containsExactly(Hindrance.Kind.FLAGS_NOT_ASKED, Hindrance.Kind.DONE_UNDER_LOCK, Hindrance.Kind.NOT_CONCLUDED);
+        assertThat(hindrances(
+                        history(attempt("sh-neer", Side.RIGHT, chosen("pain", "familiar"))),
+                        Answer.of("facts", "osteoporosis")))
+                .extracting(Hindrance::kind)
+                .containsExactly(
+                        Hindrance.Kind.FLAGS_NOT_ASKED, Hindrance.Kind.DONE_UNDER_LOCK, Hindrance.Kind.NOT_CONCLUDED);
     }
 }

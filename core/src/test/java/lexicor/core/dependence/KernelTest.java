@@ -33,7 +33,9 @@ class KernelTest {
 
     /** However it is grouped and linked, one answer is as frequent as it is. */
     @Property(tries = 60)
-    void one_answer_keeps_its_share(@ForAll @DoubleRange(min = 0, max = 0.95) double rho, @ForAll @DoubleRange(min = 0, max = 0.5) double link,
+    void one_answer_keeps_its_share(
+            @ForAll @DoubleRange(min = 0, max = 0.95) double rho,
+            @ForAll @DoubleRange(min = 0, max = 0.5) double link,
             @ForAll @DoubleRange(min = 0.02, max = 0.98) double share) {
         Kernel kernel = Kernel.of(rho, link, Kernel.Rule.FINE);
         double[] profile = kernel.at(kernel.answer(share, true));
@@ -49,7 +51,9 @@ class KernelTest {
     void without_a_link_the_wider_factor_changes_nothing() {
         Kernel kernel = Kernel.of(0.4, 0, Kernel.Rule.FINE);
         double[] profile = kernel.at(kernel.answer(0.3, true));
-        assertThat(Arrays.stream(profile).max().orElseThrow() - Arrays.stream(profile).min().orElseThrow()).isLessThan(1e-12);
+        assertThat(Arrays.stream(profile).max().orElseThrow()
+                        - Arrays.stream(profile).min().orElseThrow())
+                .isLessThan(1e-12);
     }
 
     @Test

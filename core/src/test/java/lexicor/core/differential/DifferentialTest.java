@@ -41,16 +41,28 @@ class DifferentialTest {
             List<String> mixed = new ArrayList<>(ids);
             Collections.shuffle(mixed, random);
             List<Target> targets = mixed.subList(0, 1 + random.nextInt(3)).stream()
-                    .<Target>map(each -> Target.Figures.of(each, 0.35 + 0.6 * random.nextDouble(), 0.55 + 0.4 * random.nextDouble())).toList();
-            Optional<String> group = random.nextDouble() < 0.7 ? Optional.of(random.nextBoolean() ? "g" : "h") : Optional.empty();
+                    .<Target>map(each ->
+                            Target.Figures.of(each, 0.35 + 0.6 * random.nextDouble(), 0.55 + 0.4 * random.nextDouble()))
+                    .toList();
+            Optional<String> group =
+                    random.nextDouble() < 0.7 ? Optional.of(random.nextBoolean() ? "g" : "h") : Optional.empty();
             findings.add(new Finding("f" + f, random.nextBoolean() ? Said.POSITIVE : Said.NEGATIVE, group, targets));
         }
-        List<Finding.Group> groups = List.of(new Finding.Group("g", 0.4, Optional.empty()), new Finding.Group("h", 0.25, Optional.of("c0")));
-        return new Differential.Question(new Fits(new Forest(ids, within), starts, 0.8), starts, groups, LINK, 0.1, findings, List.of());
+        List<Finding.Group> groups =
+                List.of(new Finding.Group("g", 0.4, Optional.empty()), new Finding.Group("h", 0.25, Optional.of("c0")));
+        return new Differential.Question(
+                new Fits(new Forest(ids, within), starts, 0.8), starts, groups, LINK, 0.1, findings, List.of());
     }
 
     private static Differential.Question with(Differential.Question question, List<Finding> findings) {
-        return new Differential.Question(question.fits(), question.starts(), question.groups(), question.link(), question.worthless(), findings, question.ratios());
+        return new Differential.Question(
+                question.fits(),
+                question.starts(),
+                question.groups(),
+                question.link(),
+                question.worthless(),
+                findings,
+                question.ratios());
     }
 
     /** Every set of conditions that is closed upward, by trying all sets. */
@@ -74,8 +86,13 @@ class DifferentialTest {
     private static double[] bruteForce(Differential.Question question) {
         Forest forest = question.forest();
         double[] starts = forest.coherent(question.starts());
-        Modelled.Maker maker = new Modelled.Maker(question.fits(), Map.of("g", question.groups().get(0), "h", question.groups().get(1)), question.worthless());
-        List<Modelled> entries = question.findings().stream().flatMap(each -> maker.make(each).stream()).toList();
+        Modelled.Maker maker = new Modelled.Maker(
+                question.fits(),
+                Map.of("g", question.groups().get(0), "h", question.groups().get(1)),
+                question.worthless());
+        List<Modelled> entries = question.findings().stream()
+                .flatMap(each -> maker.make(each).stream())
+                .toList();
         double[] sums = new double[forest.size()];
         double all = 0;
         for (boolean[] state : allStates(forest)) {
@@ -92,13 +109,19 @@ class DifferentialTest {
                 if (each.apart()) {
                     weight *= positive ? share : 1 - share;
                 } else {
-                    String group = each.group().map(Finding.Group::id).orElse(each.finding().id());
+                    String group = each.group()
+                            .map(Finding.Group::id)
+                            .orElse(each.finding().id());
                     rhos.put(group, each.group().map(Finding.Group::rho).orElse(LINK));
-                    homes.computeIfAbsent(each.home(), home -> new LinkedHashMap<>()).computeIfAbsent(group, id -> new ArrayList<>()).add(new SingleTest(share, 0.5, positive));
+                    homes.computeIfAbsent(each.home(), home -> new LinkedHashMap<>())
+                            .computeIfAbsent(group, id -> new ArrayList<>())
+                            .add(new SingleTest(share, 0.5, positive));
                 }
             }
             for (Map<String, List<SingleTest>> groups : homes.values()) {
-                List<TestGroup> linked = groups.entrySet().stream().map(each -> TestGroup.of(rhos.get(each.getKey()), each.getValue())).toList();
+                List<TestGroup> linked = groups.entrySet().stream()
+                        .map(each -> TestGroup.of(rhos.get(each.getKey()), each.getValue()))
+                        .toList();
                 weight *= new LinkedGroups(LINK, linked).answer().givenPresent();
             }
             all += weight;
@@ -124,7 +147,9 @@ class DifferentialTest {
         double[] now = new Differential(question).now();
         for (int c = 0; c < now.length; c++) {
             int wider = question.forest().parent(c);
-            assertThat(wider < 0 || now[c] <= now[wider]).as("%s within %s", c, wider).isTrue();
+            assertThat(wider < 0 || now[c] <= now[wider])
+                    .as("%s within %s", c, wider)
+                    .isTrue();
         }
         List<Finding> mixed = new ArrayList<>(question.findings());
         Collections.reverse(mixed);
@@ -146,7 +171,9 @@ class DifferentialTest {
         }
         List<Finding> without = new ArrayList<>(question.findings());
         without.remove(0);
-        assertThat(new Differential(with(question, without)).now()).as("an open finding changes nothing").containsExactly(before.now(), within(1e-9));
+        assertThat(new Differential(with(question, without)).now())
+                .as("an open finding changes nothing")
+                .containsExactly(before.now(), within(1e-9));
     }
 
     /** Draws of what nothing is unsure of are the point, up to the coarser sums. */
@@ -187,26 +214,41 @@ class DifferentialTest {
     void several_may_ask_at_once() {
         Differential.Question question = random(4);
         Differential kept = new Differential(question);
-        List<Finding> open = IntStream.range(0, 40).mapToObj(i -> new Finding("open " + i, Said.OPEN, Optional.of(i % 2 == 0 ? "g" : "h"),
-                List.of(Target.Figures.of("c" + i % 3, 0.5 + i / 100.0, 0.6 + i / 200.0)))).toList();
-        List<Double> alone = open.stream().map(each -> new Differential(question).ahead(each).get(0).positive()).toList();
-        List<Double> together = open.parallelStream().map(each -> kept.ahead(each).get(0).positive()).toList();
+        List<Finding> open = IntStream.range(0, 40)
+                .mapToObj(i -> new Finding(
+                        "open " + i,
+                        Said.OPEN,
+                        Optional.of(i % 2 == 0 ? "g" : "h"),
+                        List.of(Target.Figures.of("c" + i % 3, 0.5 + i / 100.0, 0.6 + i / 200.0))))
+                .toList();
+        List<Double> alone = open.stream()
+                .map(each -> new Differential(question).ahead(each).get(0).positive())
+                .toList();
+        List<Double> together = open.parallelStream()
+                .map(each -> kept.ahead(each).get(0).positive())
+                .toList();
         assertThat(together).isEqualTo(alone);
     }
 
     @Test
     void a_positive_that_another_condition_explains_lowers_the_rival() {
         Forest forest = new Forest(List.of("a", "b"), Arrays.asList(null, null));
-        Finding both = new Finding("both", Said.POSITIVE, Optional.empty(), List.of(Target.Figures.of("a", 0.8, 0.8), Target.Figures.of("b", 0.8, 0.8)));
+        Finding both = new Finding(
+                "both",
+                Said.POSITIVE,
+                Optional.empty(),
+                List.of(Target.Figures.of("a", 0.8, 0.8), Target.Figures.of("b", 0.8, 0.8)));
         Finding ofA = new Finding("of a", Said.POSITIVE, Optional.empty(), List.of(Target.Figures.of("a", 0.9, 0.95)));
         double[] starts = {0.2, 0.2};
-        Differential.Question one = new Differential.Question(new Fits(forest, starts, 0.8), starts, List.of(), LINK, 0.1, List.of(both), List.of());
+        Differential.Question one = new Differential.Question(
+                new Fits(forest, starts, 0.8), starts, List.of(), LINK, 0.1, List.of(both), List.of());
         assertThat(new Differential(with(one, List.of(both, ofA))).now()[1]).isLessThan(new Differential(one).now()[1]);
     }
 
     @Test
     void conditions_in_a_circle_and_too_many_states_are_named() {
-        assertThatThrownBy(() -> new Forest(List.of("a", "b"), List.of("b", "a"))).hasMessageContaining("within itself");
+        assertThatThrownBy(() -> new Forest(List.of("a", "b"), List.of("b", "a")))
+                .hasMessageContaining("within itself");
         List<String> ids = new ArrayList<>(List.of("root"));
         List<String> within = new ArrayList<>();
         within.add(null);
@@ -214,10 +256,14 @@ class DifferentialTest {
             ids.add("c" + c);
             within.add("root");
         }
-        List<Finding> findings = ids.subList(1, 9).stream().map(each -> new Finding("of " + each, Said.POSITIVE, Optional.empty(), List.of(Target.Figures.of(each, 0.8, 0.8)))).toList();
+        List<Finding> findings = ids.subList(1, 9).stream()
+                .map(each -> new Finding(
+                        "of " + each, Said.POSITIVE, Optional.empty(), List.of(Target.Figures.of(each, 0.8, 0.8))))
+                .toList();
         double[] starts = new double[9];
         Arrays.fill(starts, 0.2);
-        Differential.Question question = new Differential.Question(new Fits(new Forest(ids, within), starts, 0.8), starts, List.of(), LINK, 0.1, findings, List.of());
+        Differential.Question question = new Differential.Question(
+                new Fits(new Forest(ids, within), starts, 0.8), starts, List.of(), LINK, 0.1, findings, List.of());
         assertThatThrownBy(() -> new Differential(question)).hasMessageContaining("257 states; allowed: at most 64");
     }
 }

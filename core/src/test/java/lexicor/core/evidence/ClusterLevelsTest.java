@@ -22,21 +22,31 @@ class ClusterLevelsTest {
     void at_least_two_of_three_is_not_what_exactly_two_weighs() {
         ClusterLevels.Shown two = levels("cl-ac-3").get(1);
         assertThat(two.published()).hasValue(7.4);
-        assertThat(two.exact().orElseThrow()).isCloseTo((35 * 0.56 + 0.5) / 36.5 / ((580 * 0.08 + 0.5) / 581.5), within(1e-9));
-        assertThat(ClusterLevels.fits(CATALOGUE.cluster(ClusterId.of("cl-ac-3")), EVIDENCE)).hasValue(true);
+        assertThat(two.exact().orElseThrow())
+                .isCloseTo((35 * 0.56 + 0.5) / 36.5 / ((580 * 0.08 + 0.5) / 581.5), within(1e-9));
+        assertThat(ClusterLevels.fits(CATALOGUE.cluster(ClusterId.of("cl-ac-3")), EVIDENCE))
+                .hasValue(true);
     }
 
     @Test
     void exact_levels_stand_as_published() {
-        assertThat(levels("cl-subacromial-3")).extracting(shown -> shown.exact().orElseThrow()).containsExactly(10.56, 5.03, 0.9, 0.17);
-        assertThat(levels("cl-radiculopathy-4")).extracting(shown -> shown.exact().orElse(0)).containsExactly(30.3, 6.1, 0.88, 0.0);
+        assertThat(levels("cl-subacromial-3"))
+                .extracting(shown -> shown.exact().orElseThrow())
+                .containsExactly(10.56, 5.03, 0.9, 0.17);
+        assertThat(levels("cl-radiculopathy-4"))
+                .extracting(shown -> shown.exact().orElse(0))
+                .containsExactly(30.3, 6.1, 0.88, 0.0);
     }
 
     @Test
     void half_published_sets_weigh_nothing_and_say_so() {
-        assertThat(levels("cl-posterior-2")).allSatisfy(shown -> assertThat(shown.exact()).isEmpty())
-                .extracting(ClusterLevels.Shown::how).contains("only one of sensitivity and specificity was published");
-        assertThat(levels("cl-apprehension-2")).extracting(ClusterLevels.Shown::how).containsOnly("no figure was published");
+        assertThat(levels("cl-posterior-2"))
+                .allSatisfy(shown -> assertThat(shown.exact()).isEmpty())
+                .extracting(ClusterLevels.Shown::how)
+                .contains("only one of sensitivity and specificity was published");
+        assertThat(levels("cl-apprehension-2"))
+                .extracting(ClusterLevels.Shown::how)
+                .containsOnly("no figure was published");
     }
 
     @Test

@@ -78,15 +78,29 @@ class StudyFiguresTest {
     @Test
     void another_school_brings_another_record_into_use() {
         Schools pain = CATALOGUE.usualSchools().with("positive-apprehension", "apprehension-or-pain");
-        assertThat(RecordUse.of(record("E046"), EVIDENCE, CATALOGUE, pain).because()).isEqualTo("the school in force counts another criterion");
-        assertThat(RecordUse.of(record("E057"), EVIDENCE, CATALOGUE, pain).use()).isEqualTo(RecordUse.Use.IN_USE);
+        assertThat(RecordUse.of(record("E046"), EVIDENCE, CATALOGUE, pain).because())
+                .isEqualTo("the school in force counts another criterion");
+        assertThat(RecordUse.of(record("E057"), EVIDENCE, CATALOGUE, pain).use())
+                .isEqualTo(RecordUse.Use.IN_USE);
     }
 
     @Test
     void one_record_at_most_is_in_use_for_a_test_and_condition() {
-        CATALOGUE.tests().values().forEach(test -> test.reads().forEach(reads -> assertThat(EVIDENCE.records().stream()
-                .filter(record -> record.subject().equals(test.id().value()) && record.condition().equals(reads.condition().value()))
-                .filter(record -> RecordUse.of(record, EVIDENCE, CATALOGUE, CATALOGUE.usualSchools()).use() == RecordUse.Use.IN_USE))
-                .as("%s for %s", test.id(), reads.condition()).hasSizeLessThanOrEqualTo(1)));
+        CATALOGUE
+                .tests()
+                .values()
+                .forEach(test -> test.reads()
+                        .forEach(reads -> assertThat(EVIDENCE.records().stream()
+                                        .filter(record -> record.subject()
+                                                        .equals(test.id().value())
+                                                && record.condition()
+                                                        .equals(reads.condition()
+                                                                .value()))
+                                        .filter(record ->
+                                                RecordUse.of(record, EVIDENCE, CATALOGUE, CATALOGUE.usualSchools())
+                                                                .use()
+                                                        == RecordUse.Use.IN_USE))
+                                .as("%s for %s", test.id(), reads.condition())
+                                .hasSizeLessThanOrEqualTo(1)));
     }
 }

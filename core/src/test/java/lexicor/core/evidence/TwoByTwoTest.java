@@ -35,9 +35,11 @@ class TwoByTwoTest {
     }
 
     @Property(tries = 200)
-    void wilson_intervals_agree_with_another_implementation(@ForAll @IntRange(max = 400) int hits, @ForAll @IntRange(max = 400) int misses) {
+    void wilson_intervals_agree_with_another_implementation(
+            @ForAll @IntRange(max = 400) int hits, @ForAll @IntRange(max = 400) int misses) {
         if (hits + misses > 0) {
-            ConfidenceInterval expected = BinomialProportion.getWilsonScoreInterval(hits + misses, (double) hits / (hits + misses), 0.95);
+            ConfidenceInterval expected =
+                    BinomialProportion.getWilsonScoreInterval(hits + misses, (double) hits / (hits + misses), 0.95);
             Estimate actual = new TwoByTwo(hits, 1, misses, 1).sensitivity().orElseThrow();
             assertThat(actual.lower()).isCloseTo(expected.getLowerBound(), within(1e-9));
             assertThat(actual.upper()).isCloseTo(expected.getUpperBound(), within(1e-9));
@@ -70,10 +72,19 @@ class TwoByTwoTest {
     }
 
     @Property(tries = 200)
-    void swapping_the_groups_inverts_the_ratio(@ForAll @IntRange(max = 300) int tp, @ForAll @IntRange(max = 300) int fp,
-            @ForAll @IntRange(min = 1, max = 300) int fn, @ForAll @IntRange(min = 1, max = 300) int tn) {
-        double one = new TwoByTwo(tp, fp, fn, tn).likelihoodRatioPositive().orElseThrow().estimate();
-        double other = new TwoByTwo(fp, tp, tn, fn).likelihoodRatioPositive().orElseThrow().estimate();
+    void swapping_the_groups_inverts_the_ratio(
+            @ForAll @IntRange(max = 300) int tp,
+            @ForAll @IntRange(max = 300) int fp,
+            @ForAll @IntRange(min = 1, max = 300) int fn,
+            @ForAll @IntRange(min = 1, max = 300) int tn) {
+        double one = new TwoByTwo(tp, fp, fn, tn)
+                .likelihoodRatioPositive()
+                .orElseThrow()
+                .estimate();
+        double other = new TwoByTwo(fp, tp, tn, fn)
+                .likelihoodRatioPositive()
+                .orElseThrow()
+                .estimate();
         assertThat(one * other).isCloseTo(1, within(1e-9));
     }
 }

@@ -17,7 +17,8 @@ class ForceTriesTest {
         ForceTries tries = ForceTries.of(List.of(90.0, 100.0, 110.0));
         assertThat(tries.best()).isEqualTo(110);
         assertThat(tries.mean()).isEqualTo(100);
-        assertThat(tries.variation().orElseThrow()).isCloseTo(10, within(1e-12)); // sample standard deviation 10 of a mean of 100
+        assertThat(tries.variation().orElseThrow())
+                .isCloseTo(10, within(1e-12)); // sample standard deviation 10 of a mean of 100
     }
 
     @Test
@@ -30,14 +31,24 @@ class ForceTriesTest {
     void the_ratio_follows_the_school() {
         ForceTries involved = ForceTries.of(List.of(40.0, 60.0));
         ForceTries well = ForceTries.of(List.of(100.0, 80.0));
-        assertThat(involved.percentOf(well, ForceTries.Counts.BEST).orElseThrow()).isCloseTo(60, within(1e-12));
-        assertThat(involved.percentOf(well, ForceTries.Counts.MEAN).orElseThrow()).isCloseTo(100 * 50.0 / 90, within(1e-12));
-        assertThat(involved.percentOf(ForceTries.of(List.of(0.0)), ForceTries.Counts.BEST)).isEmpty();
+        assertThat(involved.percentOf(well, ForceTries.Counts.BEST).orElseThrow())
+                .isCloseTo(60, within(1e-12));
+        assertThat(involved.percentOf(well, ForceTries.Counts.MEAN).orElseThrow())
+                .isCloseTo(100 * 50.0 / 90, within(1e-12));
+        assertThat(involved.percentOf(ForceTries.of(List.of(0.0)), ForceTries.Counts.BEST))
+                .isEmpty();
     }
 
     @Test
     void tries_are_taken_in_their_order_however_they_came() {
-        Attempt attempt = new Attempt(UUID.randomUUID(), TestId.of("ha-grip"), "usual", Side.LEFT, 1, Set.of(), List.of(try_(3, 30), try_(1, 10), try_(2, 20)));
+        Attempt attempt = new Attempt(
+                UUID.randomUUID(),
+                TestId.of("ha-grip"),
+                "usual",
+                Side.LEFT,
+                1,
+                Set.of(),
+                List.of(try_(3, 30), try_(1, 10), try_(2, 20)));
         assertThat(ForceTries.values(attempt, "force")).containsExactly(10.0, 20.0, 30.0);
         assertThat(ForceTries.values(attempt, "gave-way")).isEmpty();
     }

@@ -20,20 +20,23 @@ class RepeatedTestTest {
 
     @Test
     void a_repeat_that_says_the_opposite_is_not_reproducible() {
-        Reading reading = neer(history(repeat("sh-neer", 1, chosen("pain", "familiar")), repeat("sh-neer", 2, chosen("pain", "none"))));
+        Reading reading = neer(history(
+                repeat("sh-neer", 1, chosen("pain", "familiar")), repeat("sh-neer", 2, chosen("pain", "none"))));
         assertThat(reading.result()).isEqualTo(Reading.Result.NOT_INTERPRETABLE);
         assertThat(reading.phrase()).contains("not reproducible");
     }
 
     @Test
     void a_repeat_that_agrees_counts_once() {
-        Reading reading = neer(history(repeat("sh-neer", 1, chosen("pain", "familiar")), repeat("sh-neer", 2, chosen("pain", "familiar"))));
+        Reading reading = neer(history(
+                repeat("sh-neer", 1, chosen("pain", "familiar")), repeat("sh-neer", 2, chosen("pain", "familiar"))));
         assertThat(reading.result()).isEqualTo(Reading.Result.POSITIVE);
     }
 
     @Test
     void a_repeat_after_guarding_is_read_in_its_stead() {
-        Reading reading = neer(history(repeat("sh-neer", 1, chosen("pain", "familiar"), chosen("quality", "guarded")),
+        Reading reading = neer(history(
+                repeat("sh-neer", 1, chosen("pain", "familiar"), chosen("quality", "guarded")),
                 repeat("sh-neer", 2, chosen("pain", "none"))));
         assertThat(reading.result()).isEqualTo(Reading.Result.NEGATIVE);
     }
@@ -49,25 +52,41 @@ class RepeatedTestTest {
 
     @Test
     void the_phrase_tells_the_recorded_angle() {
-        TestReading reading = new ResponseReader(CATALOGUE.test(TestId.of("sh-arc")), CATALOGUE.usualSchools()).read(
-                history(attempt("sh-arc", Side.RIGHT, chosen("pain", "familiar"), degrees("angle-worst", 90))), Side.RIGHT);
-        assertThat(reading.reading(ConditionId.of("subacromial-pain"), CriterionId.of("pain-60-120")).phrase()).isEqualTo("familiar pain, worst at 90°");
+        TestReading reading = new ResponseReader(CATALOGUE.test(TestId.of("sh-arc")), CATALOGUE.usualSchools())
+                .read(
+                        history(attempt("sh-arc", Side.RIGHT, chosen("pain", "familiar"), degrees("angle-worst", 90))),
+                        Side.RIGHT);
+        assertThat(reading.reading(ConditionId.of("subacromial-pain"), CriterionId.of("pain-60-120"))
+                        .phrase())
+                .isEqualTo("familiar pain, worst at 90°");
     }
 
     @Test
     void parts_the_test_does_not_record_are_refused_by_name() {
-        assertThat(ResponseCheck.faults(CATALOGUE.test(TestId.of("sh-neer")), attempt("sh-neer", Side.RIGHT, chosen("strength", "weak"))))
-                .singleElement().satisfies(fault -> assertThat(fault.message()).contains("'strength' is not recorded by this test", "pain"));
-        assertThat(ResponseCheck.faults(CATALOGUE.test(TestId.of("sh-neer")), attempt("sh-neer", Side.RIGHT, chosen("pain", "some"))))
-                .singleElement().satisfies(fault -> assertThat(fault.message()).contains("none, familiar, other"));
-        assertThat(ResponseCheck.faults(CATALOGUE.test(TestId.of("sh-arc")), attempt("sh-arc", Side.RIGHT, degrees("angle-worst", 181))))
-                .singleElement().satisfies(fault -> assertThat(fault.message()).contains("0 to 180 °"));
-        assertThat(ResponseCheck.faults(CATALOGUE.test(TestId.of("sh-neer")),
-                attempt("sh-neer", Side.RIGHT, chosen("pain", "none"), chosen("pain", "familiar")))).hasSize(1);
+        assertThat(ResponseCheck.faults(
+                        CATALOGUE.test(TestId.of("sh-neer")),
+                        attempt("sh-neer", Side.RIGHT, chosen("strength", "weak"))))
+                .singleElement()
+                .satisfies(fault ->
+                        assertThat(fault.message()).contains("'strength' is not recorded by this test", "pain"));
+        assertThat(ResponseCheck.faults(
+                        CATALOGUE.test(TestId.of("sh-neer")), attempt("sh-neer", Side.RIGHT, chosen("pain", "some"))))
+                .singleElement()
+                .satisfies(fault -> assertThat(fault.message()).contains("none, familiar, other"));
+        assertThat(ResponseCheck.faults(
+                        CATALOGUE.test(TestId.of("sh-arc")),
+                        attempt("sh-arc", Side.RIGHT, degrees("angle-worst", 181))))
+                .singleElement()
+                .satisfies(fault -> assertThat(fault.message()).contains("0 to 180 °"));
+        assertThat(ResponseCheck.faults(
+                        CATALOGUE.test(TestId.of("sh-neer")),
+                        attempt("sh-neer", Side.RIGHT, chosen("pain", "none"), chosen("pain", "familiar"))))
+                .hasSize(1);
     }
 
     private static Reading neer(History history) {
-        return new ResponseReader(CATALOGUE.test(TestId.of("sh-neer")), CATALOGUE.usualSchools()).read(history, Side.RIGHT)
+        return new ResponseReader(CATALOGUE.test(TestId.of("sh-neer")), CATALOGUE.usualSchools())
+                .read(history, Side.RIGHT)
                 .reading(ConditionId.of("subacromial-pain"), CriterionId.of("pain"));
     }
 }

@@ -52,9 +52,13 @@ class PathwayReaderTest {
     @Test
     void a_sound_pathway_is_read_as_it_stands() {
         Pathway small = PathwayReader.read(CATALOGUE, ZONES, SMALL).all().get(0);
-        assertThat(small.steps()).extracting(Step::id).containsExactly("where", "shift", "ligament", "end-druj", "end-open");
+        assertThat(small.steps())
+                .extracting(Step::id)
+                .containsExactly("where", "shift", "ligament", "end-druj", "end-open");
         assertThat(small.step("shift").ways()).containsExactly("end-druj", "ligament");
-        assertThat(((Step.Ask) small.start()).answers()).extracting(Step.Answer::label).containsExactly("Back", "Palm");
+        assertThat(((Step.Ask) small.start()).answers())
+                .extracting(Step.Answer::label)
+                .containsExactly("Back", "Palm");
     }
 
     @ParameterizedTest(name = "{1}: {3}")
@@ -77,21 +81,25 @@ class PathwayReaderTest {
         assertThat(SMALL).contains(sound);
         int at = SMALL.lastIndexOf(sound);
         String text = SMALL.substring(0, at) + faulty + SMALL.substring(at + sound.length());
-        assertThatThrownBy(() -> PathwayReader.read(CATALOGUE, ZONES, text)).isInstanceOfSatisfying(SourceException.class, fault -> {
-            assertThat(fault.file()).isEqualTo("pathways.yaml");
-            assertThat(fault.line()).as(fault.getMessage()).isEqualTo(line);
-        }).hasMessageContaining(message);
+        assertThatThrownBy(() -> PathwayReader.read(CATALOGUE, ZONES, text))
+                .isInstanceOfSatisfying(SourceException.class, fault -> {
+                    assertThat(fault.file()).isEqualTo("pathways.yaml");
+                    assertThat(fault.line()).as(fault.getMessage()).isEqualTo(line);
+                })
+                .hasMessageContaining(message);
     }
 
     @Test
     void a_question_with_one_answer_asks_nothing() {
         String text = SMALL.replace("        - {is: palm, label: Palm, go: shift}\n", "");
-        assertThatThrownBy(() -> PathwayReader.read(CATALOGUE, ZONES, text)).hasMessageContaining("fewer than two answers");
+        assertThatThrownBy(() -> PathwayReader.read(CATALOGUE, ZONES, text))
+                .hasMessageContaining("fewer than two answers");
     }
 
     @Test
     void the_same_pathway_twice_is_refused() {
-        assertThatThrownBy(() -> PathwayReader.read(CATALOGUE, ZONES, SMALL + SMALL)).hasMessageContaining("pathway 'small' stands here twice");
+        assertThatThrownBy(() -> PathwayReader.read(CATALOGUE, ZONES, SMALL + SMALL))
+                .hasMessageContaining("pathway 'small' stands here twice");
     }
 
     @ParameterizedTest
@@ -100,7 +108,9 @@ class PathwayReaderTest {
         assertThat(pathway.steps()).hasSizeGreaterThan(8);
         List<Step> inTurn = PathwayReader.inTurn(pathway);
         assertThat(inTurn).containsExactlyInAnyOrderElementsOf(pathway.steps());
-        assertThat(pathway.steps()).filteredOn(step -> step.ways().findAny().isEmpty()).allMatch(Step.End.class::isInstance);
+        assertThat(pathway.steps())
+                .filteredOn(step -> step.ways().findAny().isEmpty())
+                .allMatch(Step.End.class::isInstance);
     }
 
     @ParameterizedTest
@@ -115,6 +125,10 @@ class PathwayReaderTest {
 
     @Test
     void the_text_is_known_by_its_fingerprint() {
-        assertThat(SHIPPED.revision()).isEqualTo(PathwayReader.read(CATALOGUE, ZONES, SourceNode.resourceText("/lexicor/catalogue/pathways.yaml")).revision()).isNotBlank();
+        assertThat(SHIPPED.revision())
+                .isEqualTo(PathwayReader.read(
+                                CATALOGUE, ZONES, SourceNode.resourceText("/lexicor/catalogue/pathways.yaml"))
+                        .revision())
+                .isNotBlank();
     }
 }

@@ -28,15 +28,30 @@ class LapsTest {
     private final List<Command> commands = new ArrayList<>();
 
     private void at(double seconds, UUID device, Command.Action action) {
-        commands.add(new Command(UUID.randomUUID(), device, commands.size() + 1L, "ada", START.plusMillis(Math.round(1000 * seconds)), TestId.of("sh-arc"), action));
+        commands.add(new Command(
+                UUID.randomUUID(),
+                device,
+                commands.size() + 1L,
+                "ada",
+                START.plusMillis(Math.round(1000 * seconds)),
+                TestId.of("sh-arc"),
+                action));
     }
 
     private static Command.Recorded record(String... tests) {
-        return new Command.Recorded(Stream.of(tests).map(test -> attempt(test, "done")).toList());
+        return new Command.Recorded(
+                Stream.of(tests).map(test -> attempt(test, "done")).toList());
     }
 
     private static Attempt attempt(String test, String quality) {
-        return new Attempt(UUID.randomUUID(), TestId.of(test), "usual", Side.LEFT, 1, Set.of(), List.of(new Part.Chosen("quality", quality, Part.Context.PLAIN)));
+        return new Attempt(
+                UUID.randomUUID(),
+                TestId.of(test),
+                "usual",
+                Side.LEFT,
+                1,
+                Set.of(),
+                List.of(new Part.Chosen("quality", quality, Part.Context.PLAIN)));
     }
 
     private Map<TestId, Double> laps() {
@@ -49,7 +64,8 @@ class LapsTest {
         at(20, TABLET, record("sh-arc"));
         at(45, TABLET, record("sh-arc"));
         at(60, TABLET, record("sh-er-resist"));
-        assertThat(laps()).containsOnly(Map.entry(TestId.of("sh-arc"), 45.0), Map.entry(TestId.of("sh-er-resist"), 15.0));
+        assertThat(laps())
+                .containsOnly(Map.entry(TestId.of("sh-arc"), 45.0), Map.entry(TestId.of("sh-er-resist"), 15.0));
     }
 
     @Test
@@ -57,7 +73,9 @@ class LapsTest {
         at(0, TABLET, new Command.Moved());
         at(30, TABLET, record("sh-arc"));
         at(90, TABLET, record("sh-er-lag-0", "nk-screen"));
-        assertThat(laps()).containsEntry(TestId.of("sh-er-lag-0"), (60 - CATALOGUE.effort().changePosition()) / 2);
+        assertThat(laps())
+                .containsEntry(
+                        TestId.of("sh-er-lag-0"), (60 - CATALOGUE.effort().changePosition()) / 2);
     }
 
     @Test
@@ -77,6 +95,10 @@ class LapsTest {
         at(40, TABLET, record("sh-er-resist"));
         at(45, LAPTOP, record("sh-empty-can"));
         at(100, TABLET, record("sh-arc"));
-        assertThat(laps()).containsOnly(Map.entry(TestId.of("sh-arc"), 20.0), Map.entry(TestId.of("sh-er-resist"), 20.0), Map.entry(TestId.of("sh-empty-can"), 20.0));
+        assertThat(laps())
+                .containsOnly(
+                        Map.entry(TestId.of("sh-arc"), 20.0),
+                        Map.entry(TestId.of("sh-er-resist"), 20.0),
+                        Map.entry(TestId.of("sh-empty-can"), 20.0));
     }
 }

@@ -26,7 +26,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 class PlanTest {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
-    private static final Weighing WEIGHING = new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
+    private static final Weighing WEIGHING =
+            new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
 
     private static Set<TestId> doable(String region) {
         Set<TestId> tests = new LinkedHashSet<>(CATALOGUE.routine(region).order());
@@ -37,7 +38,18 @@ class PlanTest {
 
     private static Planner planner(String region, Set<TestId> doable, TestReading... found) {
         Visit visit = Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT);
-        return Planner.of(CATALOGUE, WEIGHING, new Situation(visit, List.of(found), WEIGHING.weigh(visit, List.of(found), 1), doable, Optional.empty(), Map.of(), false, Situation.Looking.usual()));
+        return Planner.of(
+                CATALOGUE,
+                WEIGHING,
+                new Situation(
+                        visit,
+                        List.of(found),
+                        WEIGHING.weigh(visit, List.of(found), 1),
+                        doable,
+                        Optional.empty(),
+                        Map.of(),
+                        false,
+                        Situation.Looking.usual()));
     }
 
     private static Plan plan(String region, double minutes, Set<TestId> doable) {
@@ -55,27 +67,48 @@ class PlanTest {
         Plan plan = plan(region, minutes, doable);
         assertThat(plan.tests()).containsAll(CATALOGUE.routine(region).always());
         assertThat(plan.seconds()).isLessThanOrEqualTo(60 * minutes);
-        assertThat(plan.steps()).isNotEmpty().extracting(Plan.Step::test).contains(TestId.of("nk-screen")).doesNotHaveDuplicates();
+        assertThat(plan.steps())
+                .isNotEmpty()
+                .extracting(Plan.Step::test)
+                .contains(TestId.of("nk-screen"))
+                .doesNotHaveDuplicates();
         assertThat(plan.steps().size() + plan.out().size()).isEqualTo(doable.size());
         assertThat(plan.steps()).extracting(Plan.Step::why).containsAnyOf(Why.INFORMATION, Why.SERIOUS, Why.SPREAD);
-        assertThat(plan.steps()).filteredOn(step -> step.why() == Why.INFORMATION).allSatisfy(step -> assertThat(step.bits()).isPositive());
-        assertThat(plan.out()).filteredOn(out -> out.why() != Plan.WhyNot.NO_TIME).allSatisfy(out -> assertThat(out.bits()).isLessThan(CATALOGUE.effort().leastBits()));
+        assertThat(plan.steps())
+                .filteredOn(step -> step.why() == Why.INFORMATION)
+                .allSatisfy(step -> assertThat(step.bits()).isPositive());
+        assertThat(plan.out())
+                .filteredOn(out -> out.why() != Plan.WhyNot.NO_TIME)
+                .allSatisfy(out ->
+                        assertThat(out.bits()).isLessThan(CATALOGUE.effort().leastBits()));
     }
 
     @Test
     void instability_is_last_and_grip_is_before_what_provokes() {
-        List<TestId> shoulder = plan("shoulder", 15, doable("shoulder")).steps().stream().map(Plan.Step::test).toList();
-        List<Boolean> unstable = shoulder.stream().map(test -> CATALOGUE.test(test).stage() == Stage.INSTABILITY || CATALOGUE.test(test).provocation() >= 3).toList();
+        List<TestId> shoulder = plan("shoulder", 15, doable("shoulder")).steps().stream()
+                .map(Plan.Step::test)
+                .toList();
+        List<Boolean> unstable = shoulder.stream()
+                .map(test -> CATALOGUE.test(test).stage() == Stage.INSTABILITY
+                        || CATALOGUE.test(test).provocation() >= 3)
+                .toList();
         assertThat(unstable).isSorted().contains(true);
-        List<TestId> hand = plan("hand", 15, doable("hand")).steps().stream().map(Plan.Step::test).toList();
+        List<TestId> hand = plan("hand", 15, doable("hand")).steps().stream()
+                .map(Plan.Step::test)
+                .toList();
         assertThat(hand.indexOf(TestId.of("ha-grip"))).isGreaterThanOrEqualTo(0);
-        int firstProvoking = hand.indexOf(hand.stream().filter(test -> CATALOGUE.test(test).provocation() >= 2).findFirst().orElseThrow());
+        int firstProvoking = hand.indexOf(hand.stream()
+                .filter(test -> CATALOGUE.test(test).provocation() >= 2)
+                .findFirst()
+                .orElseThrow());
         assertThat(hand.indexOf(TestId.of("ha-grip"))).isLessThan(firstProvoking);
     }
 
     @Test
     void what_has_no_figures_comes_in_by_the_picture_once_figures_are_served() {
-        assertThat(plan("wrist", 15, doable("wrist")).steps()).extracting(Plan.Step::why).contains(Why.INFORMATION, Why.PICTURE);
+        assertThat(plan("wrist", 15, doable("wrist")).steps())
+                .extracting(Plan.Step::why)
+                .contains(Why.INFORMATION, Why.PICTURE);
     }
 
     @Test
@@ -100,30 +133,55 @@ class PlanTest {
     @Test
     void serious_conditions_and_the_likeliest_of_each_family_are_spoken_of_before_the_rest() {
         Plan plan = plan("hand", 5, doable("hand"));
-        assertThat(plan.steps()).filteredOn(step -> step.why() == Why.SERIOUS).isNotEmpty()
-                .allSatisfy(step -> assertThat(CATALOGUE.condition(step.about().orElseThrow()).serious()).isPresent());
+        assertThat(plan.steps())
+                .filteredOn(step -> step.why() == Why.SERIOUS)
+                .isNotEmpty()
+                .allSatisfy(step -> assertThat(
+                                CATALOGUE.condition(step.about().orElseThrow()).serious())
+                        .isPresent());
         Plan wrist = plan("wrist", 5, doable("wrist"));
-        assertThat(wrist.steps()).filteredOn(step -> step.why() == Why.SPREAD).extracting(step -> step.about().orElseThrow().value()).contains("de-quervain", "tfcc");
+        assertThat(wrist.steps())
+                .filteredOn(step -> step.why() == Why.SPREAD)
+                .extracting(step -> step.about().orElseThrow().value())
+                .contains("de-quervain", "tfcc");
     }
 
     @Test
     void a_definition_belongs_to_the_plan_and_says_of_what() {
-        assertThat(plan("shoulder", 15, doable("shoulder")).steps()).filteredOn(step -> step.why() == Why.DEFINITION).extracting(step -> step.about().orElseThrow().value()).contains("frozen-shoulder");
+        assertThat(plan("shoulder", 15, doable("shoulder")).steps())
+                .filteredOn(step -> step.why() == Why.DEFINITION)
+                .extracting(step -> step.about().orElseThrow().value())
+                .contains("frozen-shoulder");
     }
 
     @Test
     void what_the_therapist_put_in_stays_even_beyond_the_time() {
         List<TestId> byHand = List.of(id("sh-kim"), id("sh-jerk"), id("sh-speed"));
         Plan plan = planner("shoulder", doable("shoulder")).plan(60, byHand);
-        assertThat(plan.steps()).filteredOn(step -> step.why() == Why.BY_HAND).extracting(Plan.Step::test).containsExactlyInAnyOrderElementsOf(byHand);
+        assertThat(plan.steps())
+                .filteredOn(step -> step.why() == Why.BY_HAND)
+                .extracting(Plan.Step::test)
+                .containsExactlyInAnyOrderElementsOf(byHand);
         assertThat(plan.seconds()).isGreaterThan(60);
-        assertThat(planner("shoulder", Set.of(id("sh-arc"))).plan(60, List.of(id("sh-relocation"))).tests()).as("what may not be done is left out").containsExactly(id("sh-arc"));
+        assertThat(planner("shoulder", Set.of(id("sh-arc")))
+                        .plan(60, List.of(id("sh-relocation")))
+                        .tests())
+                .as("what may not be done is left out")
+                .containsExactly(id("sh-arc"));
     }
 
     @Test
     void seconds_learnt_take_the_place_of_the_catalogues() {
         Visit visit = Visit.usual(CATALOGUE, "elbow", Setting.FIRST_CONTACT);
-        Situation slow = new Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), List.of(id("el-hook")), Optional.empty(), Map.of(id("el-hook"), 95.0), false, Situation.Looking.usual());
+        Situation slow = new Situation(
+                visit,
+                List.of(),
+                WEIGHING.weigh(visit, List.of(), 1),
+                List.of(id("el-hook")),
+                Optional.empty(),
+                Map.of(id("el-hook"), 95.0),
+                false,
+                Situation.Looking.usual());
         assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(600).seconds()).isEqualTo(95);
         assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(90).steps()).isEmpty();
     }
@@ -131,12 +189,26 @@ class PlanTest {
     @Test
     void a_patient_who_is_to_be_spared_gets_what_tells_most_up_to_the_knee_and_no_more() {
         Visit visit = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
-        Planner sparing = Planner.of(CATALOGUE, WEIGHING, new Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), doable("shoulder"), Optional.empty(), Map.of(), true, Situation.Looking.usual()));
+        Planner sparing = Planner.of(
+                CATALOGUE,
+                WEIGHING,
+                new Situation(
+                        visit,
+                        List.of(),
+                        WEIGHING.weigh(visit, List.of(), 1),
+                        doable("shoulder"),
+                        Optional.empty(),
+                        Map.of(),
+                        true,
+                        Situation.Looking.usual()));
         double knee = sparing.curve().knee().orElseThrow().seconds();
         assertThat(sparing.mostSpared()).hasValue(knee);
         assertThat(sparing.plan(1200).seconds()).isLessThanOrEqualTo(knee);
         assertThat(sparing.plan(120).seconds()).isLessThanOrEqualTo(120);
-        assertThat(sparing.plan(1200).steps()).filteredOn(step -> step.why() == Why.PICTURE).allSatisfy(step -> assertThat(CATALOGUE.test(step.test()).provocation()).isLessThan(2));
+        assertThat(sparing.plan(1200).steps())
+                .filteredOn(step -> step.why() == Why.PICTURE)
+                .allSatisfy(step ->
+                        assertThat(CATALOGUE.test(step.test()).provocation()).isLessThan(2));
         assertThat(planner("shoulder", doable("shoulder")).mostSpared()).isEmpty();
     }
 
@@ -149,19 +221,31 @@ class PlanTest {
         assertThat(same.plan().bits()).isCloseTo(proposed.bits(), within(1e-9));
         assertThat(same.plan().moves()).isEqualTo(proposed.moves());
         assertThat(same.plan().seconds()).isCloseTo(proposed.seconds(), within(1e-9));
-        OwnOrder shuffled = planner.appraise(List.of(id("sh-apprehension"), id("sh-look"), id("sh-biceps-load-2"), id("sh-arc")));
-        assertThat(shuffled.plan().moves()).as("sitting, standing, supine, standing, from standing").isEqualTo(4);
-        assertThat(shuffled.faults()).containsExactly(new OrderFault(OrderFault.Kind.TOO_EARLY, id("sh-apprehension"), id("sh-look")));
+        OwnOrder shuffled =
+                planner.appraise(List.of(id("sh-apprehension"), id("sh-look"), id("sh-biceps-load-2"), id("sh-arc")));
+        assertThat(shuffled.plan().moves())
+                .as("sitting, standing, supine, standing, from standing")
+                .isEqualTo(4);
+        assertThat(shuffled.faults())
+                .containsExactly(new OrderFault(OrderFault.Kind.TOO_EARLY, id("sh-apprehension"), id("sh-look")));
     }
 
     @Test
     void what_speaks_against_an_order_is_named() {
         Planner planner = planner("hand", doable("hand"));
-        assertThat(planner.appraise(List.of(id("wr-flexion-compression"), id("ha-grip"), id("ha-grip"))).faults()).containsExactly(new OrderFault(OrderFault.Kind.SPOILED, id("ha-grip"), id("wr-flexion-compression")),
-                new OrderFault(OrderFault.Kind.TWICE, id("ha-grip"), id("ha-grip")));
+        assertThat(planner.appraise(List.of(id("wr-flexion-compression"), id("ha-grip"), id("ha-grip")))
+                        .faults())
+                .containsExactly(
+                        new OrderFault(OrderFault.Kind.SPOILED, id("ha-grip"), id("wr-flexion-compression")),
+                        new OrderFault(OrderFault.Kind.TWICE, id("ha-grip"), id("ha-grip")));
         Planner shoulder = planner("shoulder", doable("shoulder"));
-        assertThat(shoulder.appraise(List.of(id("sh-relocation"))).faults()).containsExactly(new OrderFault(OrderFault.Kind.NEVER_REACHED, id("sh-relocation"), id("sh-apprehension")));
-        assertThat(shoulder.appraise(List.of(id("sh-relocation"), id("sh-apprehension"))).faults()).extracting(OrderFault::kind).contains(OrderFault.Kind.BEFORE_ITS_TRIGGER);
+        assertThat(shoulder.appraise(List.of(id("sh-relocation"))).faults())
+                .containsExactly(
+                        new OrderFault(OrderFault.Kind.NEVER_REACHED, id("sh-relocation"), id("sh-apprehension")));
+        assertThat(shoulder.appraise(List.of(id("sh-relocation"), id("sh-apprehension")))
+                        .faults())
+                .extracting(OrderFault::kind)
+                .contains(OrderFault.Kind.BEFORE_ITS_TRIGGER);
         assertThat(shoulder.appraise(List.of()).plan().steps()).isEmpty();
     }
 
@@ -169,8 +253,14 @@ class PlanTest {
     void as_results_come_what_is_settled_falls_out_what_was_put_in_is_asked_about_and_better_tests_are_proposed() {
         Set<TestId> doable = doable("shoulder");
         Plan taken = planner("shoulder", doable).plan(600);
-        assertThat(planner("shoulder", doable).again(taken.tests(), Set.of()).better()).as("a plan that was just made leaves out nothing better").isEmpty();
-        assertThat(planner("shoulder", doable).again(List.of(id("sh-pec"), id("sh-arc")), Set.of()).better()).as("a poor one does").isNotEmpty();
+        assertThat(planner("shoulder", doable).again(taken.tests(), Set.of()).better())
+                .as("a plan that was just made leaves out nothing better")
+                .isEmpty();
+        assertThat(planner("shoulder", doable)
+                        .again(List.of(id("sh-pec"), id("sh-arc")), Set.of())
+                        .better())
+                .as("a poor one does")
+                .isNotEmpty();
         Planner closed = planner("shoulder", Set.of(id("sh-pec"), id("sh-lateral-slide"), id("sh-percussion")));
         Replanning again = closed.again(List.of(id("sh-pec"), id("sh-lateral-slide")), Set.of(id("sh-pec")));
         assertThat(again.settled()).containsExactly(id("sh-lateral-slide"));

@@ -27,13 +27,14 @@ import lexicor.core.weighing.WeighingSettings;
 import org.junit.jupiter.api.Test;
 
 /**
- * How near the choice comes to the best of all sets of twelve candidates, and how long ordering and planning take. Run by
- * {@code ./lexicor bench plans}; what was measured is left in target/planning.txt.
+ * How near the choice comes to the best of all sets of twelve candidates, and how long ordering and planning take. Run
+ * by {@code ./lexicor bench plans}; what was measured is left in target/planning.txt.
  */
 class PlanningTrial {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
-    private static final Weighing WEIGHING = new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
+    private static final Weighing WEIGHING =
+            new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
     private static final double LEAST = CATALOGUE.effort().leastBits();
     private static final int TWELVE = 12;
     private static final int ROUNDS = 40;
@@ -71,31 +72,49 @@ class PlanningTrial {
         List<Double> shares = new ArrayList<>();
         SplittableRandom random = new SplittableRandom(12);
         for (String region : List.of("shoulder", "elbow", "hand")) {
-            JointInformation nothing = JointInformation.of(WEIGHING, Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT), List.of(), everything(region));
+            JointInformation nothing = JointInformation.of(
+                    WEIGHING, Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT), List.of(), everything(region));
             for (int round = 0; round < 4; round++) {
-                List<TestId> drawn = new ArrayList<>(everything(region).stream().filter(test -> nothing.gain(test) >= LEAST).toList());
+                List<TestId> drawn = new ArrayList<>(everything(region).stream()
+                        .filter(test -> nothing.gain(test) >= LEAST)
+                        .toList());
                 while (drawn.size() > TWELVE) {
                     drawn.remove(random.nextInt(drawn.size()));
                 }
                 Clock clock = new Clock(CATALOGUE.effort().changePosition(), Optional.empty());
-                List<Selection.Candidate> candidates = drawn.stream().map(PlanningTrial::candidate).toList();
+                List<Selection.Candidate> candidates =
+                        drawn.stream().map(PlanningTrial::candidate).toList();
                 double budget = 90 + 60 * random.nextInt(5);
-                double chosen = Selection.of(nothing, List.of(), candidates, budget, LEAST, clock).bits();
+                double chosen = Selection.of(nothing, List.of(), candidates, budget, LEAST, clock)
+                        .bits();
                 shares.add(chosen / best(nothing, candidates, List.of(), clock, budget));
             }
         }
-        double[] sorted = shares.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-        lines.add(String.format(Locale.UK, "choice beside every set of 12 candidates, %d cases: exact in %d, mean %.4f, worst %.4f of the best", sorted.length, Arrays.stream(sorted).filter(share -> share > 1 - 1e-6).count(), Arrays.stream(sorted).average().orElseThrow(), sorted[0]));
+        double[] sorted =
+                shares.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        lines.add(String.format(
+                Locale.UK,
+                "choice beside every set of 12 candidates, %d cases: exact in %d, mean %.4f, worst %.4f of the best",
+                sorted.length,
+                Arrays.stream(sorted).filter(share -> share > 1 - 1e-6).count(),
+                Arrays.stream(sorted).average().orElseThrow(),
+                sorted[0]));
         assertThat(sorted[0]).isGreaterThan(0.9);
     }
 
-    private static double best(JointInformation so, List<Selection.Candidate> left, List<Selection.Candidate> set, Clock clock, double budget) {
+    private static double best(
+            JointInformation so,
+            List<Selection.Candidate> left,
+            List<Selection.Candidate> set,
+            Clock clock,
+            double budget) {
         double best = so.bits();
         for (int i = 0; i < left.size(); i++) {
             List<Selection.Candidate> more = new ArrayList<>(set);
             more.add(left.get(i));
             if (clock.seconds(more) <= budget) {
-                best = Math.max(best, best(so.with(left.get(i).test()), left.subList(i + 1, left.size()), more, clock, budget));
+                best = Math.max(
+                        best, best(so.with(left.get(i).test()), left.subList(i + 1, left.size()), more, clock, budget));
             }
         }
         return best;
@@ -105,7 +124,11 @@ class PlanningTrial {
         SplittableRandom random = new SplittableRandom(size);
         double[] took = new double[ROUNDS];
         for (int round = -5; round < ROUNDS; round++) {
-            List<TestId> tests = new ArrayList<>(CATALOGUE.tests().values().stream().filter(test -> test.region().equals("shoulder") || test.region().equals("neck")).map(ExaminationTest::id).toList());
+            List<TestId> tests = new ArrayList<>(CATALOGUE.tests().values().stream()
+                    .filter(test ->
+                            test.region().equals("shoulder") || test.region().equals("neck"))
+                    .map(ExaminationTest::id)
+                    .toList());
             while (tests.size() > size) {
                 tests.remove(random.nextInt(tests.size()));
             }
@@ -123,7 +146,15 @@ class PlanningTrial {
         double[] plan = new double[ROUNDS / 4];
         double[] curve = new double[ROUNDS / 4];
         Visit visit = Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT);
-        Situation situation = new Situation(visit, List.of(), WEIGHING.weigh(visit, List.of(), 1), everything(region), Optional.empty(), Map.of(), false, Situation.Looking.usual());
+        Situation situation = new Situation(
+                visit,
+                List.of(),
+                WEIGHING.weigh(visit, List.of(), 1),
+                everything(region),
+                Optional.empty(),
+                Map.of(),
+                false,
+                Situation.Looking.usual());
         for (int round = -2; round < plan.length; round++) {
             long began = System.nanoTime();
             Planner.of(CATALOGUE, WEIGHING, situation).plan(900);
@@ -134,12 +165,19 @@ class PlanningTrial {
                 curve[round] = (System.nanoTime() - between) / 1e6;
             }
         }
-        lines.add(String.format(Locale.UK, "%s, %d candidates: plan for 15 min %s; curve %s", region, everything(region).size(), times(plan), times(curve)));
+        lines.add(String.format(
+                Locale.UK,
+                "%s, %d candidates: plan for 15 min %s; curve %s",
+                region,
+                everything(region).size(),
+                times(plan),
+                times(curve)));
     }
 
     private static String times(double[] took) {
         double[] sorted = took.clone();
         Arrays.sort(sorted);
-        return String.format(Locale.UK, "median %.0f ms, worst %.0f ms", sorted[sorted.length / 2], sorted[sorted.length - 1]);
+        return String.format(
+                Locale.UK, "median %.0f ms, worst %.0f ms", sorted[sorted.length / 2], sorted[sorted.length - 1]);
     }
 }

@@ -20,7 +20,10 @@ class ReadyRoutinesTest {
     void those_that_ship_serve_every_region_and_contain_what_belongs_to_every_examination() {
         List<WorkRoutine> routines = ReadyRoutines.shipped(CATALOGUE).routines();
         assertThat(routines).extracting(WorkRoutine::region).contains("shoulder", "elbow", "wrist", "hand");
-        assertThat(routines).allSatisfy(routine -> assertThat(routine.tests()).as(routine.id()).containsAll(CATALOGUE.routine(routine.region()).always()));
+        assertThat(routines)
+                .allSatisfy(routine -> assertThat(routine.tests())
+                        .as(routine.id())
+                        .containsAll(CATALOGUE.routine(routine.region()).always()));
     }
 
     @ParameterizedTest
@@ -33,7 +36,9 @@ class ReadyRoutinesTest {
             """)
     void one_that_could_not_be_done_stops_the_start(String tests, String why) {
         String text = "- {routine: a, name: A, region: shoulder, tests: " + tests + "}";
-        assertThatThrownBy(() -> ReadyRoutines.read(CATALOGUE, text)).isInstanceOf(SourceException.class).hasMessageContaining(why);
+        assertThatThrownBy(() -> ReadyRoutines.read(CATALOGUE, text))
+                .isInstanceOf(SourceException.class)
+                .hasMessageContaining(why);
     }
 
     @Test
@@ -43,7 +48,9 @@ class ReadyRoutinesTest {
         assertThat(routine.text()).isEqualTo(text);
         RoutineCheck check = RoutineCheck.of(CATALOGUE, routine);
         assertThat(check.seconds()).containsEntry(TestId.of("sh-arc"), 45.0);
-        assertThat(check.total()).as("both are done standing").isEqualTo(45 + RoutineCheck.usual(CATALOGUE.test(TestId.of("sh-look"))));
+        assertThat(check.total())
+                .as("both are done standing")
+                .isEqualTo(45 + RoutineCheck.usual(CATALOGUE.test(TestId.of("sh-look"))));
     }
 
     @ParameterizedTest
@@ -54,7 +61,9 @@ class ReadyRoutinesTest {
             'A name\nSh_Arc'        | line 2
             """)
     void a_text_that_is_no_routine_is_refused_with_its_line(String text, String why) {
-        assertThatThrownBy(() -> WorkRoutine.read("ours", "shoulder", text.replace("\\n", "\n"))).isInstanceOf(WorkRoutine.Unreadable.class).hasMessageContaining(why);
+        assertThatThrownBy(() -> WorkRoutine.read("ours", "shoulder", text.replace("\\n", "\n")))
+                .isInstanceOf(WorkRoutine.Unreadable.class)
+                .hasMessageContaining(why);
     }
 
     @Test
@@ -62,12 +71,16 @@ class ReadyRoutinesTest {
         RoutineCheck check = RoutineCheck.of(CATALOGUE, WorkRoutine.read("ours", "shoulder", "Ours\nsh-gone\nsh-arc"));
         assertThat(check.missing()).containsExactly(TestId.of("sh-gone"));
         assertThat(check.order().steps()).extracting(WorkOrder.Step::test).containsExactly(TestId.of("sh-arc"));
-        assertThat(check.refusal(CATALOGUE)).hasValueSatisfying(why -> assertThat(why).contains("sh-gone"));
+        assertThat(check.refusal(CATALOGUE))
+                .hasValueSatisfying(why -> assertThat(why).contains("sh-gone"));
     }
 
     @Test
     void what_would_close_tests_of_it_is_said() {
-        RoutineCheck check = RoutineCheck.of(CATALOGUE, WorkRoutine.read("ours", "shoulder", "Ours\nsh-arc\nsh-apprehension"));
-        assertThat(check.locks()).isNotEmpty().allSatisfy((lock, tests) -> assertThat(lock.tests()).containsAll(tests));
+        RoutineCheck check =
+                RoutineCheck.of(CATALOGUE, WorkRoutine.read("ours", "shoulder", "Ours\nsh-arc\nsh-apprehension"));
+        assertThat(check.locks())
+                .isNotEmpty()
+                .allSatisfy((lock, tests) -> assertThat(lock.tests()).containsAll(tests));
     }
 }

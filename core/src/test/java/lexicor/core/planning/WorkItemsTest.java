@@ -37,21 +37,35 @@ class WorkItemsTest {
     private static int moves(List<TestId> order) {
         int moves = 0;
         for (int i = 1; i < order.size(); i++) {
-            moves += CATALOGUE.test(order.get(i)).position().equals(CATALOGUE.test(order.get(i - 1)).position()) ? 0 : 1;
+            moves += CATALOGUE
+                            .test(order.get(i))
+                            .position()
+                            .equals(CATALOGUE.test(order.get(i - 1)).position())
+                    ? 0
+                    : 1;
         }
         return moves;
     }
 
     @Test
     void looking_and_grip_come_before_provocation_and_instability_comes_last() {
-        List<TestId> tests = List.of(TestId.of("sh-relocation"), TestId.of("sh-apprehension"), TestId.of("sh-neer"), TestId.of("sh-look"));
-        assertThat(WorkOrder.of(WorkItems.of(CATALOGUE, "shoulder", tests), Optional.empty()).steps()).extracting(WorkOrder.Step::test)
-                .containsExactly(TestId.of("sh-look"), TestId.of("sh-neer"), TestId.of("sh-apprehension"), TestId.of("sh-relocation"));
+        List<TestId> tests = List.of(
+                TestId.of("sh-relocation"), TestId.of("sh-apprehension"), TestId.of("sh-neer"), TestId.of("sh-look"));
+        assertThat(WorkOrder.of(WorkItems.of(CATALOGUE, "shoulder", tests), Optional.empty())
+                        .steps())
+                .extracting(WorkOrder.Step::test)
+                .containsExactly(
+                        TestId.of("sh-look"),
+                        TestId.of("sh-neer"),
+                        TestId.of("sh-apprehension"),
+                        TestId.of("sh-relocation"));
         List<WorkItem> hand = WorkItems.of(CATALOGUE, "hand", List.of(TestId.of("wr-phalen"), TestId.of("ha-grip")));
         assertThat(hand).extracting(WorkItem::level).containsExactly(WorkItems.BETWEEN, WorkItems.FIRST);
-        assertThat(WorkItems.of(CATALOGUE, "shoulder", List.of(TestId.of("sh-sulcus")))).singleElement().satisfies(item -> {
-            assertThat(item.stage()).isEqualTo(Stage.INSTABILITY);
-            assertThat(item.level()).isEqualTo(WorkItems.LAST);
-        });
+        assertThat(WorkItems.of(CATALOGUE, "shoulder", List.of(TestId.of("sh-sulcus"))))
+                .singleElement()
+                .satisfies(item -> {
+                    assertThat(item.stage()).isEqualTo(Stage.INSTABILITY);
+                    assertThat(item.level()).isEqualTo(WorkItems.LAST);
+                });
     }
 }

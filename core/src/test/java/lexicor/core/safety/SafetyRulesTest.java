@@ -95,12 +95,15 @@ class SafetyRulesTest {
 
         @Override
         public Optional<Answers> answers(TestId test) {
-            return measures.keySet().stream().anyMatch(key -> key.startsWith(test + " ")) ? Optional.of(new Measures(test)) : Optional.empty();
+            return measures.keySet().stream().anyMatch(key -> key.startsWith(test + " "))
+                    ? Optional.of(new Measures(test))
+                    : Optional.empty();
         }
 
         @Override
         public boolean recorded(TestId test) {
-            return found.stream().anyMatch(each -> each.startsWith(test + " ")) || answers(test).isPresent();
+            return found.stream().anyMatch(each -> each.startsWith(test + " "))
+                    || answers(test).isPresent();
         }
 
         @Override
@@ -153,7 +156,8 @@ class SafetyRulesTest {
         }
 
         boolean refers(String condition) {
-            return RULES.referred(this).stream().anyMatch(each -> each.condition().value().equals(condition));
+            return RULES.referred(this).stream()
+                    .anyMatch(each -> each.condition().value().equals(condition));
         }
 
         Set<String> closed() {
@@ -170,15 +174,32 @@ class SafetyRulesTest {
     }
 
     private static Made fallOnTheHand() {
-        return new Made("wrist").told("onset:injury", "mechanism:outstretched-fall").since(0);
+        return new Made("wrist")
+                .told("onset:injury", "mechanism:outstretched-fall")
+                .since(0);
     }
 
     @Test
     void after_a_fresh_fall_the_bone_is_felt_before_it_is_loaded() {
-        assertThat(fallOnTheHand().waiting()).contains("ha-grip", "wr-scaphoid-shift", "wr-cmc-adduction", "wr-midcarpal-clunk", "wr-press", "wr-thumb-axial")
+        assertThat(fallOnTheHand().waiting())
+                .contains(
+                        "ha-grip",
+                        "wr-scaphoid-shift",
+                        "wr-cmc-adduction",
+                        "wr-midcarpal-clunk",
+                        "wr-press",
+                        "wr-thumb-axial")
                 .doesNotContain("wr-palp-snuffbox", "wr-palp-scaphoid-tubercle", "wr-look");
-        assertThat(fallOnTheHand().since(20).waiting()).as("five months later it is not fresh").isEmpty();
-        assertThat(fallOnTheHand().measured("wr-palp-snuffbox", "tender", 0).measured("wr-palp-scaphoid-tubercle", "tender", 0).measured("wr-palp-radius", "tender", 0).waiting()).as("felt and quiet").isEmpty();
+        assertThat(fallOnTheHand().since(20).waiting())
+                .as("five months later it is not fresh")
+                .isEmpty();
+        assertThat(fallOnTheHand()
+                        .measured("wr-palp-snuffbox", "tender", 0)
+                        .measured("wr-palp-scaphoid-tubercle", "tender", 0)
+                        .measured("wr-palp-radius", "tender", 0)
+                        .waiting())
+                .as("felt and quiet")
+                .isEmpty();
     }
 
     @Test
@@ -187,90 +208,150 @@ class SafetyRulesTest {
         assertThat(one.refers("scaphoid-fracture")).isTrue();
         assertThat(one.closed()).contains("ha-grip", "wr-scaphoid-shift");
         Made both = fallOnTheHand().found("wr-palp-snuffbox tender", "wr-palp-scaphoid-tubercle tender");
-        assertThat(both.closed()).contains("ha-grip", "ha-pinch", "wr-scaphoid-shift", "wr-cmc-adduction", "wr-cmc-grind", "wr-finkelstein", "wr-press", "wr-thumb-axial")
+        assertThat(both.closed())
+                .contains(
+                        "ha-grip",
+                        "ha-pinch",
+                        "wr-scaphoid-shift",
+                        "wr-cmc-adduction",
+                        "wr-cmc-grind",
+                        "wr-finkelstein",
+                        "wr-press",
+                        "wr-thumb-axial")
                 .doesNotContain("wr-palp-sl", "wr-palp-radius", "wr-palp-snuffbox");
         assertThat(both.since(30).closed()).isEmpty();
-        assertThat(new Made("wrist").told("onset:slowly").found("wr-palp-snuffbox tender", "wr-palp-scaphoid-tubercle tender").closed()).as("no fall").isEmpty();
+        assertThat(new Made("wrist")
+                        .told("onset:slowly")
+                        .found("wr-palp-snuffbox tender", "wr-palp-scaphoid-tubercle tender")
+                        .closed())
+                .as("no fall")
+                .isEmpty();
     }
 
     @Test
     void a_seizure_calls_for_a_picture_before_anything_is_stressed() {
-        Made seizure = new Made("shoulder").told("onset:sudden", "mechanism:seizure").since(3);
+        Made seizure =
+                new Made("shoulder").told("onset:sudden", "mechanism:seizure").since(3);
         assertThat(seizure.refers("posterior-instability")).isTrue();
-        assertThat(seizure.closed()).contains("sh-jerk", "sh-kim", "sh-posterior-apprehension", "sh-apprehension", "sh-load-shift").doesNotContain("sh-look", "sh-percussion", "sh-palp-clavicle");
+        assertThat(seizure.closed())
+                .contains("sh-jerk", "sh-kim", "sh-posterior-apprehension", "sh-apprehension", "sh-load-shift")
+                .doesNotContain("sh-look", "sh-percussion", "sh-palp-clavicle");
         Made cleared = seizure.told("pictures:xray-clear");
         assertThat(cleared.refers("posterior-instability")).isFalse();
         assertThat(cleared.closed()).isEmpty();
-        assertThat(cleared.measured("sh-rom", "external-rotation", 5).refers("posterior-instability")).isTrue();
+        assertThat(cleared.measured("sh-rom", "external-rotation", 5).refers("posterior-instability"))
+                .isTrue();
     }
 
     @Test
     void a_fall_on_the_shoulder_makes_stress_wait_for_percussion_and_a_dull_note_closes_it() {
-        Made fall = new Made("shoulder").told("onset:injury", "mechanism:other-fall").aged(79).since(0);
+        Made fall = new Made("shoulder")
+                .told("onset:injury", "mechanism:other-fall")
+                .aged(79)
+                .since(0);
         assertThat(fall.refers("shoulder-fracture")).isFalse();
-        assertThat(fall.waiting()).contains("sh-apprehension", "sh-crank-labral", "sh-load-shift").doesNotContain("sh-percussion", "sh-look", "sh-palp-clavicle");
+        assertThat(fall.waiting())
+                .contains("sh-apprehension", "sh-crank-labral", "sh-load-shift")
+                .doesNotContain("sh-percussion", "sh-look", "sh-palp-clavicle");
         Made dull = fall.found("sh-percussion duller");
         assertThat(dull.refers("shoulder-fracture")).isTrue();
         assertThat(dull.closed()).contains("sh-apprehension", "sh-crank-labral", "sh-load-shift", "sh-er-resist");
     }
 
     @ParameterizedTest
-    @CsvSource({"shoulder, sh-palp-clavicle tender, shoulder-fracture", "elbow, el-palp-radial-head tender, elbow-fracture", "elbow, el-extension not-full, elbow-fracture",
-        "wrist, wr-palp-radius tender, distal-radius-fracture", "wrist, wr-palp-triquetrum tender, triquetral-fracture"})
+    @CsvSource({
+        "shoulder, sh-palp-clavicle tender, shoulder-fracture",
+        "elbow, el-palp-radial-head tender, elbow-fracture",
+        "elbow, el-extension not-full, elbow-fracture",
+        "wrist, wr-palp-radius tender, distal-radius-fracture",
+        "wrist, wr-palp-triquetrum tender, triquetral-fracture"
+    })
     void a_tender_bone_speaks_for_a_fracture_only_after_an_injury(String region, String finding, String fracture) {
-        assertThat(new Made(region).found(finding).refers(fracture)).as("nothing told").isFalse();
-        assertThat(new Made(region).told("onset:slowly").found(finding).closed()).as("begun slowly").isEmpty();
-        assertThat(new Made(region).told("onset:injury").since(1).found(finding).refers(fracture)).isTrue();
+        assertThat(new Made(region).found(finding).refers(fracture))
+                .as("nothing told")
+                .isFalse();
+        assertThat(new Made(region).told("onset:slowly").found(finding).closed())
+                .as("begun slowly")
+                .isEmpty();
+        assertThat(new Made(region).told("onset:injury").since(1).found(finding).refers(fracture))
+                .isTrue();
     }
 
     @Test
     void a_torn_tendon_is_not_loaded_at_its_strongest() {
         Made torn = new Made("elbow").told("onset:injury").found("el-hook no-cord");
         assertThat(torn.refers("distal-biceps")).isTrue();
-        assertThat(torn.closed()).contains("el-radial-tunnel", "sh-yergason").doesNotContain("el-hook", "el-biceps-squeeze", "sh-palp-groove");
+        assertThat(torn.closed())
+                .contains("el-radial-tunnel", "sh-yergason")
+                .doesNotContain("el-hook", "el-biceps-squeeze", "sh-palp-groove");
     }
 
     @Test
     void a_start_alone_never_refers_and_a_chance_that_a_finding_raised_does() {
         Made neck = new Made("shoulder").told("clues:neck-moves-arm", "clues:care-unchanged");
         assertThat(neck.refers("cervical-radiculopathy")).isFalse();
-        assertThat(neck.raised("cervical-radiculopathy", 0.6).refers("cervical-radiculopathy")).isTrue();
-        assertThat(new Made("shoulder").told("clues:neck-moves-arm").raised("cervical-radiculopathy", 0.6).refers("cervical-radiculopathy")).as("six weeks without gain are not told").isFalse();
+        assertThat(neck.raised("cervical-radiculopathy", 0.6).refers("cervical-radiculopathy"))
+                .isTrue();
+        assertThat(new Made("shoulder")
+                        .told("clues:neck-moves-arm")
+                        .raised("cervical-radiculopathy", 0.6)
+                        .refers("cervical-radiculopathy"))
+                .as("six weeks without gain are not told")
+                .isFalse();
     }
 
     @Test
     void the_median_nerve_is_referred_for_wasting_or_constant_numbness_not_for_its_chance() {
         Made night = new Made("hand").told("clues:night-tingling").raised("carpal-tunnel", 0.9);
         assertThat(night.refers("carpal-tunnel")).isFalse();
-        assertThat(new Made("hand").found("wr-thenar wasted").refers("carpal-tunnel")).isTrue();
-        assertThat(new Made("hand").told("facts:constant-numbness").refers("carpal-tunnel")).isTrue();
+        assertThat(new Made("hand").found("wr-thenar wasted").refers("carpal-tunnel"))
+                .isTrue();
+        assertThat(new Made("hand").told("facts:constant-numbness").refers("carpal-tunnel"))
+                .isTrue();
     }
 
     @Test
     void what_the_range_does_not_reach_is_said_with_both_angles() {
-        Made stiff = new Made("shoulder").measured("sh-rom", "abduction", 80).measured("sh-rom", "flexion-passive", 100).measured("sh-rom", "external-rotation", 15);
-        assertThat(RULES.outOfReach(CATALOGUE.test(TestId.of("sh-biceps-load-2")), stiff)).hasValue("it takes the arm to 120°; recorded: 80°");
-        assertThat(RULES.outOfReach(CATALOGUE.test(TestId.of("sh-neer")), stiff)).hasValue("it takes the arm to 165°; recorded: 100°");
-        assertThat(RULES.outOfReach(CATALOGUE.test(TestId.of("sh-yergason")), stiff)).isEmpty();
-        Made torn = new Made("shoulder").measured("sh-rom", "abduction", 80).measured("sh-rom", "flexion-passive", 165).measured("sh-rom", "external-rotation", 55);
-        assertThat(RULES.outOfReach(CATALOGUE.test(TestId.of("sh-er-lag-90")), torn)).as("weak, not stiff").isEmpty();
+        Made stiff = new Made("shoulder")
+                .measured("sh-rom", "abduction", 80)
+                .measured("sh-rom", "flexion-passive", 100)
+                .measured("sh-rom", "external-rotation", 15);
+        assertThat(RULES.outOfReach(CATALOGUE.test(TestId.of("sh-biceps-load-2")), stiff))
+                .hasValue("it takes the arm to 120°; recorded: 80°");
+        assertThat(RULES.outOfReach(CATALOGUE.test(TestId.of("sh-neer")), stiff))
+                .hasValue("it takes the arm to 165°; recorded: 100°");
+        assertThat(RULES.outOfReach(CATALOGUE.test(TestId.of("sh-yergason")), stiff))
+                .isEmpty();
+        Made torn = new Made("shoulder")
+                .measured("sh-rom", "abduction", 80)
+                .measured("sh-rom", "flexion-passive", 165)
+                .measured("sh-rom", "external-rotation", 55);
+        assertThat(RULES.outOfReach(CATALOGUE.test(TestId.of("sh-er-lag-90")), torn))
+                .as("weak, not stiff")
+                .isEmpty();
     }
 
     @ParameterizedTest(name = "{1} for {0}")
-    @CsvSource(delimiter = '|', value = {
-        "when: {found: {test: el-tip-pinch, criterion: collapses}} | when: {found: {test: el-tip-pinch, criterion: folds}} | criterion 'folds' of 'el-tip-pinch' is not read; allowed: [collapses]",
-        "when: {found: {test: el-tip-pinch, criterion: collapses}} | when: {seen: {test: el-tip-pinch}} | 'seen' is not a circumstance; allowed: all, any, not, told",
-        "when: {found: {test: el-tip-pinch, criterion: collapses}} | when: {all: [{age: {to: 20}}, {age: {from: 60}}]} | can never hold",
-        "when: {found: {test: el-tip-pinch, criterion: collapses}} | when: {all: [{told: ['onset:injury']}, {not: {told: ['onset:injury']}}]} | can never hold",
-        "told: ['clues:pinch-weak'] | told: ['clues:pinch'] | clue 'clues:pinch' is not known",
-        "locks: [growing-elbow] | | suspicion 'growing-elbow-suspected' closes nothing; allowed: 'locks' or 'closes' with a test",
-        "locks: [growing-elbow] | locks: [growing-knee] | lock 'growing-knee' is not known",
-        "closes: ['group:ac-loading'] | closes: ['group:ac'] | group 'ac' is not known",
-        "of: epl | of: acj | condition 'acj' has no rule to image or refer",
-        "look-for: 0.08 | look-for: 1.08 | field 'look-for' is 1.08; allowed: 0.001 to 0.999"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "when: {found: {test: el-tip-pinch, criterion: collapses}} | when: {found: {test: el-tip-pinch, criterion: folds}} | criterion 'folds' of 'el-tip-pinch' is not read; allowed: [collapses]",
+                "when: {found: {test: el-tip-pinch, criterion: collapses}} | when: {seen: {test: el-tip-pinch}} | 'seen' is not a circumstance; allowed: all, any, not, told",
+                "when: {found: {test: el-tip-pinch, criterion: collapses}} | when: {all: [{age: {to: 20}}, {age: {from: 60}}]} | can never hold",
+                "when: {found: {test: el-tip-pinch, criterion: collapses}} | when: {all: [{told: ['onset:injury']}, {not: {told: ['onset:injury']}}]} | can never hold",
+                "told: ['clues:pinch-weak'] | told: ['clues:pinch'] | clue 'clues:pinch' is not known",
+                "locks: [growing-elbow] | | suspicion 'growing-elbow-suspected' closes nothing; allowed: 'locks' or 'closes' with a test",
+                "locks: [growing-elbow] | locks: [growing-knee] | lock 'growing-knee' is not known",
+                "closes: ['group:ac-loading'] | closes: ['group:ac'] | group 'ac' is not known",
+                "of: epl | of: acj | condition 'acj' has no rule to image or refer",
+                "look-for: 0.08 | look-for: 1.08 | field 'look-for' is 1.08; allowed: 0.001 to 0.999"
+            })
     void faulty_rules_are_named_with_file_line_and_what_is_allowed(String right, String wrong, String message) {
         String text = SourceNode.resourceText("/lexicor/catalogue/safety.yaml");
         assertThat(text).contains(right);
-        assertThatThrownBy(() -> SafetyReader.read(CATALOGUE, FORM.clues(), text.replace(right, wrong == null ? "" : wrong))).hasMessageStartingWith("safety.yaml:").hasMessageContaining(message);
+        assertThatThrownBy(() ->
+                        SafetyReader.read(CATALOGUE, FORM.clues(), text.replace(right, wrong == null ? "" : wrong)))
+                .hasMessageStartingWith("safety.yaml:")
+                .hasMessageContaining(message);
     }
 }

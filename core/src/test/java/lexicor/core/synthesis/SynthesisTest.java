@@ -17,8 +17,8 @@ import java.util.stream.Stream;
 import lexicor.core.synthesis.StudyRecord.Counts;
 import lexicor.core.synthesis.StudyRecord.Criterion;
 import lexicor.core.worked.Worked;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Named;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -27,20 +27,28 @@ class SynthesisTest {
     private static final double CLOSE = 1e-6;
 
     static Stream<Named<Map<String, Object>>> cases() {
-        return list(map(Worked.read("synthesis.json")).get("cases")).stream().map(each -> Named.of(map(each).get("id").toString(), map(each)));
+        return list(map(Worked.read("synthesis.json")).get("cases")).stream()
+                .map(each -> Named.of(map(each).get("id").toString(), map(each)));
     }
 
     private static List<StudyRecord> records(Map<String, Object> worked) {
-        return list(map(worked.get("input")).get("records")).stream().map(each -> record(map(each))).toList();
+        return list(map(worked.get("input")).get("records")).stream()
+                .map(each -> record(map(each)))
+                .toList();
     }
 
     private static StudyRecord record(Map<String, Object> one) {
-        return new StudyRecord(one.get("id").toString(), criterion(one, one.get("condition").toString()), one.get("study").toString(),
-                (Boolean) one.get("originator"), counts(one));
+        return new StudyRecord(
+                one.get("id").toString(),
+                criterion(one, one.get("condition").toString()),
+                one.get("study").toString(),
+                (Boolean) one.get("originator"),
+                counts(one));
     }
 
     private static Criterion criterion(Map<String, Object> one, String condition) {
-        return new Criterion(condition, one.get("test").toString(), one.get("criterion").toString());
+        return new Criterion(
+                condition, one.get("test").toString(), one.get("criterion").toString());
     }
 
     private static Counts counts(Map<String, Object> one) {
@@ -49,14 +57,23 @@ class SynthesisTest {
 
     private static void same(PredictedAccuracy.Of actual, Map<String, Object> expected, boolean posterior) {
         String what = expected.get("test") + "/" + expected.get("criterion");
-        assertThat(actual.criterion()).isEqualTo(criterion(expected, expected.get("condition").toString()));
+        assertThat(actual.criterion())
+                .isEqualTo(criterion(expected, expected.get("condition").toString()));
         close(actual.mean(), expected.get("mean"), CLOSE, what + " mean");
         if (posterior) {
             close(actual.posterior(), expected.get("posterior"), CLOSE, what + " posterior");
         }
         close(actual.predictive(), expected.get("predictive"), CLOSE, what + " predictive");
-        close(new double[] {actual.sensitivity(), actual.specificity(), actual.ratioPositive(), actual.ratioNegative()},
-                List.of(expected.get("sensitivity"), expected.get("specificity"), expected.get("lrPositive"), expected.get("lrNegative")), CLOSE, what);
+        close(
+                new double[] {actual.sensitivity(), actual.specificity(), actual.ratioPositive(), actual.ratioNegative()
+                },
+                List.of(
+                        expected.get("sensitivity"),
+                        expected.get("specificity"),
+                        expected.get("lrPositive"),
+                        expected.get("lrNegative")),
+                CLOSE,
+                what);
     }
 
     @ParameterizedTest
@@ -67,10 +84,16 @@ class SynthesisTest {
         assertThat(synthesis.settled()).isTrue();
         close(synthesis.beta(), new ArrayList<>(map(expected.get("beta")).values()), CLOSE, "beta");
         close(synthesis.betaCovariance(), expected.get("betaCovariance"), CLOSE, "covariance of beta");
-        close(synthesis.spread().deviations(), new ArrayList<>(map(expected.get("spread")).values()), CLOSE, "spread");
+        close(
+                synthesis.spread().deviations(),
+                new ArrayList<>(map(expected.get("spread")).values()),
+                CLOSE,
+                "spread");
         close(synthesis.spread().clinicShared().getData(), expected.get("clinicShared"), CLOSE, "shared in a clinic");
         close(synthesis.spread().clinicOwn().getData(), expected.get("clinicOwn"), CLOSE, "own in a clinic");
-        List<PredictedAccuracy.Of> predicted = synthesis.conditions().stream().flatMap(each -> synthesis.predict(each).each().stream()).toList();
+        List<PredictedAccuracy.Of> predicted = synthesis.conditions().stream()
+                .flatMap(each -> synthesis.predict(each).each().stream())
+                .toList();
         List<Object> criteria = list(expected.get("criteria"));
         assertThat(predicted).hasSameSizeAs(criteria);
         for (int at = 0; at < criteria.size(); at++) {
@@ -87,7 +110,8 @@ class SynthesisTest {
             String condition = own.get("condition").toString();
             Map<Criterion, Counts> here = new LinkedHashMap<>();
             list(own.get("counts")).forEach(each -> here.put(criterion(map(each), condition), counts(map(each))));
-            List<PredictedAccuracy.Of> after = synthesis.predict(condition).after(here).each();
+            List<PredictedAccuracy.Of> after =
+                    synthesis.predict(condition).after(here).each();
             List<Object> wanted = list(expected.get("here"));
             assertThat(after).hasSameSizeAs(wanted);
             for (int at = 0; at < wanted.size(); at++) {
@@ -97,14 +121,19 @@ class SynthesisTest {
     }
 
     private static List<StudyRecord> eight() {
-        return cases().filter(each -> each.getName().equals("eight-records")).map(Named::getPayload).map(SynthesisTest::records).findFirst().orElseThrow();
+        return cases().filter(each -> each.getName().equals("eight-records"))
+                .map(Named::getPayload)
+                .map(SynthesisTest::records)
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
     void the_order_of_the_records_does_not_matter() {
         List<StudyRecord> mixed = new ArrayList<>(eight());
         Collections.shuffle(mixed, new Random(4));
-        assertThat(Synthesis.of(mixed).predict("cond-a").mean()).containsExactly(Synthesis.of(eight()).predict("cond-a").mean(), within(1e-9));
+        assertThat(Synthesis.of(mixed).predict("cond-a").mean())
+                .containsExactly(Synthesis.of(eight()).predict("cond-a").mean(), within(1e-9));
     }
 
     @Test
@@ -116,14 +145,20 @@ class SynthesisTest {
         PredictedAccuracy.Of one = all.at(place);
         PredictedAccuracy.Of seen = synthesis.predict("cond-a").at(0);
         assertThat(one.predictive()[0][0]).as("wider than a studied one").isGreaterThan(seen.predictive()[0][0]);
-        assertThat(all.at(all.criteria().indexOf(seen.criterion())).mean()).as("the studied ones stay").containsExactly(seen.mean(), within(1e-12));
-        PredictedAccuracy.Of nowhere = synthesis.predict("cond-new", List.of(new Criterion("cond-new", "t", "pain"))).at(0);
-        assertThat(nowhere.mean()).containsExactly(new double[] {synthesis.beta()[0], synthesis.beta()[1]}, within(1e-12));
+        assertThat(all.at(all.criteria().indexOf(seen.criterion())).mean())
+                .as("the studied ones stay")
+                .containsExactly(seen.mean(), within(1e-12));
+        PredictedAccuracy.Of nowhere = synthesis
+                .predict("cond-new", List.of(new Criterion("cond-new", "t", "pain")))
+                .at(0);
+        assertThat(nowhere.mean())
+                .containsExactly(new double[] {synthesis.beta()[0], synthesis.beta()[1]}, within(1e-12));
     }
 
     @Test
     void a_perfect_study_of_its_inventors_promises_little() {
-        StudyRecord perfect = new StudyRecord("r", new Criterion("c", "t", "pain"), "s", true, new Counts(20, 0, 20, 0));
+        StudyRecord perfect =
+                new StudyRecord("r", new Criterion("c", "t", "pain"), "s", true, new Counts(20, 0, 20, 0));
         PredictedAccuracy.Of found = Synthesis.of(List.of(perfect)).predict("c").at(0);
         assertThat(found.ratioPositive()).isBetween(1.0, 5.0);
         assertThat(found.ratioNegative()).isBetween(0.1, 1.0);

@@ -27,18 +27,27 @@ class NoiseTableTest {
             - {noise: a, label: A, amount: 5, better: more, off: []}                                                     | noise.yaml:1
             """)
     void a_faulty_table_is_named_with_file_and_line(String text, String message) {
-        assertThatThrownBy(() -> NoiseTable.read(CATALOGUE, FORM, text)).isInstanceOf(SourceException.class).hasMessageContaining(message);
+        assertThatThrownBy(() -> NoiseTable.read(CATALOGUE, FORM, text))
+                .isInstanceOf(SourceException.class)
+                .hasMessageContaining(message);
     }
 
     @Test
     void no_measure_has_two_noises() {
-        String twice = "- {noise: a, label: A, amount: 5, better: more, of: [{tests: [sh-rom], parts: [flexion]}]}\n- {noise: b, label: B, amount: 5, better: more, of: [{parts: [flexion]}]}\n";
-        assertThatThrownBy(() -> NoiseTable.read(CATALOGUE, FORM, twice)).hasMessageContaining("'flexion' of sh-rom has the noise 'a' already").hasMessageContaining("noise.yaml:2");
+        String twice =
+                "- {noise: a, label: A, amount: 5, better: more, of: [{tests: [sh-rom], parts: [flexion]}]}\n- {noise: b, label: B, amount: 5, better: more, of: [{parts: [flexion]}]}\n";
+        assertThatThrownBy(() -> NoiseTable.read(CATALOGUE, FORM, twice))
+                .hasMessageContaining("'flexion' of sh-rom has the noise 'a' already")
+                .hasMessageContaining("noise.yaml:2");
     }
 
     @Test
     void every_measured_hold_has_a_noise() {
         NoiseTable table = NoiseTable.shipped(CATALOGUE, FORM);
-        assertThat(CATALOGUE.tests().values()).filteredOn(test -> test.parts().stream().anyMatch(part -> part.key().equals("onset"))).isNotEmpty().allSatisfy(test -> assertThat(table.of(test.id(), "onset")).isPresent());
+        assertThat(CATALOGUE.tests().values())
+                .filteredOn(test ->
+                        test.parts().stream().anyMatch(part -> part.key().equals("onset")))
+                .isNotEmpty()
+                .allSatisfy(test -> assertThat(table.of(test.id(), "onset")).isPresent());
     }
 }

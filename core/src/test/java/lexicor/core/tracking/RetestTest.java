@@ -24,7 +24,9 @@ class RetestTest {
     private static final NoiseTable NOISE = NoiseTable.shipped(CATALOGUE, IntakeForm.shipped(CATALOGUE));
 
     private static Retest.Visit visit(String test, Part... parts) {
-        return new Retest.Visit(parts.length == 0 ? Optional.empty() : Optional.of(attempt(test, Side.RIGHT, parts)), ForceTries.Counts.BEST);
+        return new Retest.Visit(
+                parts.length == 0 ? Optional.empty() : Optional.of(attempt(test, Side.RIGHT, parts)),
+                ForceTries.Counts.BEST);
     }
 
     private static Retest compare(String test, Retest.Visit before, Retest.Visit now) {
@@ -70,51 +72,97 @@ class RetestTest {
         "sh-anterior-drawer, glide, % of head, 20, 60, NO_NOISE_KNOWN",
         "sh-arc, angle-start, °, 60, 100, NO_NOISE_KNOWN"
     })
-    void a_change_counts_beyond_the_noise_only(String test, String part, String unit, double before, double now, Change.Verdict verdict) {
-        assertThat(compare(test, visit(test, measured(part, before, unit)), visit(test, measured(part, now, unit))).changes()).singleElement()
+    void a_change_counts_beyond_the_noise_only(
+            String test, String part, String unit, double before, double now, Change.Verdict verdict) {
+        assertThat(compare(test, visit(test, measured(part, before, unit)), visit(test, measured(part, now, unit)))
+                        .changes())
+                .singleElement()
                 .satisfies(change -> assertThat(change.verdict()).isEqualTo(verdict));
     }
 
     @Test
     void of_several_tries_the_best_or_the_mean_counts() {
         Retest.Visit before = visit("ha-grip", attempted(200, 1), attempted(230, 2), attempted(170, 3));
-        assertThat(compare("ha-grip", before, visit("ha-grip", attempted(300, 1))).changes()).singleElement().satisfies(change -> assertThat(change.before()).hasValue(230));
+        assertThat(compare("ha-grip", before, visit("ha-grip", attempted(300, 1)))
+                        .changes())
+                .singleElement()
+                .satisfies(change -> assertThat(change.before()).hasValue(230));
         Retest.Visit mean = new Retest.Visit(before.attempt(), ForceTries.Counts.MEAN);
-        assertThat(compare("ha-grip", mean, mean).changes()).singleElement().satisfies(change -> assertThat(change.before()).hasValue(200));
+        assertThat(compare("ha-grip", mean, mean).changes())
+                .singleElement()
+                .satisfies(change -> assertThat(change.before()).hasValue(200));
     }
 
     @Test
     void each_position_is_a_measure_of_its_own() {
         Part neutral = new Part.Measured("shift", 8, "mm", new Part.Context("neutral", 1, ""));
         Part pronation = new Part.Measured("shift", 6, "mm", new Part.Context("pronation", 1, ""));
-        Retest retest = compare("wr-druj-ballottement", visit("wr-druj-ballottement", neutral, pronation), visit("wr-druj-ballottement", neutral));
-        assertThat(retest.changes()).extracting(Change::label, Change::because).containsExactly(tuple("Shift, neutral", ""), tuple("Shift, pronation", "not measured this time"));
+        Retest retest = compare(
+                "wr-druj-ballottement",
+                visit("wr-druj-ballottement", neutral, pronation),
+                visit("wr-druj-ballottement", neutral));
+        assertThat(retest.changes())
+                .extracting(Change::label, Change::because)
+                .containsExactly(tuple("Shift, neutral", ""), tuple("Shift, pronation", "not measured this time"));
     }
 
     @Test
     void what_was_guarded_or_measured_from_elsewhere_is_not_compared() {
-        assertThat(compare("sh-rom", visit("sh-rom", degrees("flexion", 90)), visit("sh-rom", degrees("flexion", 150), chosen("quality", "guarded"))).changes()).singleElement().satisfies(change -> {
-            assertThat(change.verdict()).isEqualTo(Change.Verdict.NOT_COMPARABLE);
-            assertThat(change.because()).endsWith("this time");
-        });
-        assertThat(compare("wr-tinel-track", visit("wr-tinel-track", measured("distance", 90, "mm"), chosen("from-landmark", "wrist-crease")), visit("wr-tinel-track", measured("distance", 120, "mm"), chosen("from-landmark", "scar")))
-                .changes()).singleElement().satisfies(change -> assertThat(change.because()).isEqualTo("measured from scar, last time wrist crease"));
+        assertThat(compare(
+                                "sh-rom",
+                                visit("sh-rom", degrees("flexion", 90)),
+                                visit("sh-rom", degrees("flexion", 150), chosen("quality", "guarded")))
+                        .changes())
+                .singleElement()
+                .satisfies(change -> {
+                    assertThat(change.verdict()).isEqualTo(Change.Verdict.NOT_COMPARABLE);
+                    assertThat(change.because()).endsWith("this time");
+                });
+        assertThat(compare(
+                                "wr-tinel-track",
+                                visit(
+                                        "wr-tinel-track",
+                                        measured("distance", 90, "mm"),
+                                        chosen("from-landmark", "wrist-crease")),
+                                visit(
+                                        "wr-tinel-track",
+                                        measured("distance", 120, "mm"),
+                                        chosen("from-landmark", "scar")))
+                        .changes())
+                .singleElement()
+                .satisfies(
+                        change -> assertThat(change.because()).isEqualTo("measured from scar, last time wrist crease"));
     }
 
     @Test
     void what_is_not_done_yet_says_so_and_a_hold_without_onset_says_how_long() {
         Retest open = compare("sh-rom", visit("sh-rom", degrees("flexion", 90)), visit("sh-rom"));
         assertThat(open.done()).isFalse();
-        assertThat(open.changes()).singleElement().satisfies(change -> assertThat(change.because()).isEqualTo("not done yet"));
-        assertThat(compare("wr-phalen", visit("wr-phalen", measured("onset", 20, "s"), measured("held-for", 20, "s")), visit("wr-phalen", measured("held-for", 60, "s"))).changes()).singleElement()
+        assertThat(open.changes())
+                .singleElement()
+                .satisfies(change -> assertThat(change.because()).isEqualTo("not done yet"));
+        assertThat(compare(
+                                "wr-phalen",
+                                visit("wr-phalen", measured("onset", 20, "s"), measured("held-for", 20, "s")),
+                                visit("wr-phalen", measured("held-for", 60, "s")))
+                        .changes())
+                .singleElement()
                 .satisfies(change -> assertThat(change.because()).isEqualTo("nothing came on within 60 s this time"));
     }
 
     @Test
     void the_clinics_own_noise_takes_the_place_of_the_estimate() {
         NoiseTable own = NOISE.with(noise -> noise.id().equals("shoulder-range") ? noise.with(5, 0) : noise);
-        assertThat(Retest.of(CATALOGUE.test(TestId.of("sh-rom")), visit("sh-rom", degrees("flexion", 120)), visit("sh-rom", degrees("flexion", 126)), own).changes()).singleElement()
+        assertThat(Retest.of(
+                                CATALOGUE.test(TestId.of("sh-rom")),
+                                visit("sh-rom", degrees("flexion", 120)),
+                                visit("sh-rom", degrees("flexion", 126)),
+                                own)
+                        .changes())
+                .singleElement()
                 .satisfies(change -> assertThat(change.verdict()).isEqualTo(Change.Verdict.BETTER));
-        assertThat(NOISE.of("pain-now")).hasValueSatisfying(noise -> assertThat(noise.least(7, 4, "of 10")).isEqualTo(2));
+        assertThat(NOISE.of("pain-now"))
+                .hasValueSatisfying(
+                        noise -> assertThat(noise.least(7, 4, "of 10")).isEqualTo(2));
     }
 }

@@ -21,27 +21,33 @@ class ClusterCountTest {
 
     @Test
     void three_positives_decide_the_set_before_it_is_finished() {
-        ClusterCount count = count(Result.POSITIVE, Result.POSITIVE, Result.POSITIVE, Result.NOT_YET_KNOWN, Result.NOT_YET_KNOWN);
+        ClusterCount count =
+                count(Result.POSITIVE, Result.POSITIVE, Result.POSITIVE, Result.NOT_YET_KNOWN, Result.NOT_YET_KNOWN);
         assertThat(count.level()).map(Cluster.Level::name).contains("3 or more");
         assertThat(count.alreadyDecided()).isTrue();
     }
 
     @Test
     void two_positives_and_two_to_come_decide_nothing() {
-        ClusterCount count = count(Result.POSITIVE, Result.POSITIVE, Result.NEGATIVE, Result.NOT_YET_KNOWN, Result.NOT_YET_KNOWN);
+        ClusterCount count =
+                count(Result.POSITIVE, Result.POSITIVE, Result.NEGATIVE, Result.NOT_YET_KNOWN, Result.NOT_YET_KNOWN);
         assertThat(count.level()).isEmpty();
         assertThat(count.outOfReach()).isFalse();
     }
 
     @Test
     void three_negatives_decide_it_too() {
-        assertThat(count(Result.NEGATIVE, Result.NEGATIVE, Result.NEGATIVE, Result.NOT_YET_KNOWN, Result.NOT_YET_KNOWN).level())
-                .map(Cluster.Level::name).contains("fewer than 3");
+        assertThat(count(Result.NEGATIVE, Result.NEGATIVE, Result.NEGATIVE, Result.NOT_YET_KNOWN, Result.NOT_YET_KNOWN)
+                        .level())
+                .map(Cluster.Level::name)
+                .contains("fewer than 3");
     }
 
     @Test
     void a_voided_component_can_put_the_level_out_of_reach() {
-        assertThat(count(Result.POSITIVE, Result.POSITIVE, Result.NEGATIVE, Result.NEGATIVE, Result.NOT_INTERPRETABLE).outOfReach()).isTrue();
+        assertThat(count(Result.POSITIVE, Result.POSITIVE, Result.NEGATIVE, Result.NEGATIVE, Result.NOT_INTERPRETABLE)
+                        .outOfReach())
+                .isTrue();
     }
 
     /** Against brute force: the level is known exactly if every way to complete the set gives the same one. */
@@ -58,9 +64,13 @@ class ClusterCountTest {
         }
         for (int completion = 0; completion < 1 << free.size(); completion++) {
             int total = positives + Integer.bitCount(completion);
-            reachable.add(FIVE.levels().stream().filter(level -> level.covers(total)).findFirst().orElseThrow());
+            reachable.add(FIVE.levels().stream()
+                    .filter(level -> level.covers(total))
+                    .findFirst()
+                    .orElseThrow());
         }
-        Optional<Cluster.Level> expected = reachable.size() == 1 ? Optional.of(reachable.iterator().next()) : Optional.empty();
+        Optional<Cluster.Level> expected =
+                reachable.size() == 1 ? Optional.of(reachable.iterator().next()) : Optional.empty();
         assertThat(count(results.toArray(Result[]::new)).level()).isEqualTo(expected);
     }
 

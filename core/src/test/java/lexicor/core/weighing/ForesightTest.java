@@ -43,44 +43,72 @@ class ForesightTest {
     @Test
     void information_is_the_expected_fall_of_entropy() {
         TestValue value = Foresight.of(WEIGHING, VISIT, List.of()).value(TestId.of("sh-arc"), Optional.empty());
-        TestValue.Change change = value.changes().stream().filter(each -> each.condition().id().equals(SUBACROMIAL)).findFirst().orElseThrow();
-        double after = WEIGHING.chances(VISIT, List.of(answered("sh-arc", true))).get(SUBACROMIAL);
-        double otherwise = WEIGHING.chances(VISIT, List.of(answered("sh-arc", false))).get(SUBACROMIAL);
+        TestValue.Change change = value.changes().stream()
+                .filter(each -> each.condition().id().equals(SUBACROMIAL))
+                .findFirst()
+                .orElseThrow();
+        double after =
+                WEIGHING.chances(VISIT, List.of(answered("sh-arc", true))).get(SUBACROMIAL);
+        double otherwise =
+                WEIGHING.chances(VISIT, List.of(answered("sh-arc", false))).get(SUBACROMIAL);
         double positive = (0.65 - otherwise) / (after - otherwise);
-        assertThat(change.bits()).isCloseTo(entropy(0.65) - positive * entropy(after) - (1 - positive) * entropy(otherwise), within(1e-9));
+        assertThat(change.bits())
+                .isCloseTo(
+                        entropy(0.65) - positive * entropy(after) - (1 - positive) * entropy(otherwise), within(1e-9));
     }
 
     @Test
     void the_best_of_a_family_counts_and_serious_conditions_count_double() {
         TestValue value = Foresight.of(WEIGHING, VISIT, List.of()).value(TestId.of("sh-drop-arm"), Optional.empty());
-        double best = value.changes().stream().filter(TestValue.Change::live).filter(change -> CATALOGUE.widerThan(change.condition().id()).contains(SUBACROMIAL)
-                        || change.condition().id().equals(SUBACROMIAL)).mapToDouble(change -> change.bits() * (change.condition().serious().isPresent() ? 2 : 1)).max().orElseThrow();
-        double others = value.changes().stream().filter(TestValue.Change::live).filter(change -> !CATALOGUE.widerThan(change.condition().id()).contains(SUBACROMIAL)
-                && !change.condition().id().equals(SUBACROMIAL)).mapToDouble(change -> change.bits() * (change.condition().serious().isPresent() ? 2 : 1)).sum();
+        double best = value.changes().stream()
+                .filter(TestValue.Change::live)
+                .filter(change -> CATALOGUE.widerThan(change.condition().id()).contains(SUBACROMIAL)
+                        || change.condition().id().equals(SUBACROMIAL))
+                .mapToDouble(
+                        change -> change.bits() * (change.condition().serious().isPresent() ? 2 : 1))
+                .max()
+                .orElseThrow();
+        double others = value.changes().stream()
+                .filter(TestValue.Change::live)
+                .filter(change -> !CATALOGUE.widerThan(change.condition().id()).contains(SUBACROMIAL)
+                        && !change.condition().id().equals(SUBACROMIAL))
+                .mapToDouble(
+                        change -> change.bits() * (change.condition().serious().isPresent() ? 2 : 1))
+                .sum();
         assertThat(value.bits()).isCloseTo(best + others, within(1e-12));
     }
 
     @Test
     void a_change_of_position_costs_time() {
-        TestId lying = ALL.stream().filter(test -> !CATALOGUE.test(test).positions().contains("Standing")).findFirst().orElseThrow();
-        TestValue here = Foresight.of(WEIGHING, VISIT, List.of()).value(lying, Optional.of(CATALOGUE.test(lying).position()));
+        TestId lying = ALL.stream()
+                .filter(test -> !CATALOGUE.test(test).positions().contains("Standing"))
+                .findFirst()
+                .orElseThrow();
+        TestValue here = Foresight.of(WEIGHING, VISIT, List.of())
+                .value(lying, Optional.of(CATALOGUE.test(lying).position()));
         TestValue there = Foresight.of(WEIGHING, VISIT, List.of()).value(lying, Optional.of("Standing"));
         assertThat(there.moves()).isTrue();
-        assertThat(there.seconds()).isEqualTo(here.seconds() + CATALOGUE.effort().changePosition());
+        assertThat(there.seconds())
+                .isEqualTo(here.seconds() + CATALOGUE.effort().changePosition());
         assertThat(there.bits()).isEqualTo(here.bits());
     }
 
     @Test
     void what_has_no_figures_promises_no_information() {
-        TestValue value = Foresight.of(WEIGHING, VISIT, List.of()).value(TestId.of("sh-palp-scapula"), Optional.empty());
+        TestValue value =
+                Foresight.of(WEIGHING, VISIT, List.of()).value(TestId.of("sh-palp-scapula"), Optional.empty());
         assertThat(value.bits()).isZero();
         assertThat(value.worthDoing()).isFalse();
     }
 
     @Test
     void a_test_that_speaks_of_both_by_the_same_answer_separates_them() {
-        List<Separation> separations = Foresight.of(WEIGHING, VISIT, List.of()).separating(SUBACROMIAL, ConditionId.of("cuff-tear-full"), ALL);
-        assertThat(separations).isNotEmpty().allMatch(each -> each.decibans() > 0).isSortedAccordingTo((a, b) -> Double.compare(b.decibans(), a.decibans()));
+        List<Separation> separations =
+                Foresight.of(WEIGHING, VISIT, List.of()).separating(SUBACROMIAL, ConditionId.of("cuff-tear-full"), ALL);
+        assertThat(separations)
+                .isNotEmpty()
+                .allMatch(each -> each.decibans() > 0)
+                .isSortedAccordingTo((a, b) -> Double.compare(b.decibans(), a.decibans()));
     }
 
     @Test
@@ -89,13 +117,17 @@ class ForesightTest {
         List<Reversal> reversals = Reversal.of(WEIGHING, VISIT, tests, WEIGHING.weigh(VISIT, tests, 1));
         assertThat(reversals).singleElement().satisfies(reversal -> {
             assertThat(reversal.test().value()).isEqualTo("sh-arc");
-            assertThat(reversal.crossings()).extracting(crossing -> crossing.condition().id()).contains(SUBACROMIAL);
+            assertThat(reversal.crossings())
+                    .extracting(crossing -> crossing.condition().id())
+                    .contains(SUBACROMIAL);
         });
     }
 
     @Test
     void the_leader_is_the_head_of_the_ranking() {
-        for (List<TestReading> tests : List.of(List.of(answered("sh-arc", true), answered("sh-er-resist", false)), List.of(answered("sh-arc", false)))) {
+        for (List<TestReading> tests : List.of(
+                List.of(answered("sh-arc", true), answered("sh-er-resist", false)),
+                List.of(answered("sh-arc", false)))) {
             Standing head = WEIGHING.weigh(VISIT, tests, 1).standings().get(0);
             assertThat(WEIGHING.leader(VISIT, tests)).contains(new Weighing.Leader(head.condition(), head.now()));
         }
@@ -104,22 +136,38 @@ class ForesightTest {
 
     @Test
     void the_quick_chances_are_those_of_the_ranking_by_every_school() {
-        List<TestReading> tests = List.of(answered("sh-arc", true), answered("sh-hawkins", false), answered("sh-neer", true), answered("sh-cross-body", true));
+        List<TestReading> tests = List.of(
+                answered("sh-arc", true),
+                answered("sh-hawkins", false),
+                answered("sh-neer", true),
+                answered("sh-cross-body", true));
         for (String school : List.of("chained", "set", "strongest", "tally")) {
             Visit visit = VISIT.with(VISIT.schools().with(Lens.QUESTION, school));
             Map<ConditionId, Double> quick = WEIGHING.chances(visit, tests);
-            WEIGHING.weigh(visit, tests, 1).standings().forEach(standing -> assertThat(quick.get(standing.condition().id())).as(school).isCloseTo(standing.now(), within(1e-15)));
+            WEIGHING.weigh(visit, tests, 1)
+                    .standings()
+                    .forEach(standing -> assertThat(
+                                    quick.get(standing.condition().id()))
+                            .as(school)
+                            .isCloseTo(standing.now(), within(1e-15)));
         }
     }
 
     @Test
     void a_correlation_set_by_hand_changes_only_conditions_of_that_group() {
-        List<TestReading> tests = List.of(answered("sh-arc", true), answered("sh-hawkins", true), answered("sh-neer", true), answered("sh-paxinos", true));
+        List<TestReading> tests = List.of(
+                answered("sh-arc", true),
+                answered("sh-hawkins", true),
+                answered("sh-neer", true),
+                answered("sh-paxinos", true));
         Ranking usual = WEIGHING.weigh(VISIT, tests, 1);
-        Ranking dialled = WEIGHING.weigh(VISIT.with(VISIT.assumptions().with(Map.of("subacromial-provocation", 0.9))), tests, 1);
-        assertThat(dialled.of(SUBACROMIAL).now()).isLessThan(usual.of(SUBACROMIAL).now());
+        Ranking dialled =
+                WEIGHING.weigh(VISIT.with(VISIT.assumptions().with(Map.of("subacromial-provocation", 0.9))), tests, 1);
+        assertThat(dialled.of(SUBACROMIAL).now())
+                .isLessThan(usual.of(SUBACROMIAL).now());
         for (Standing standing : usual.standings()) {
-            if (!standing.condition().id().equals(SUBACROMIAL) && !CATALOGUE.widerThan(standing.condition().id()).contains(SUBACROMIAL)) {
+            if (!standing.condition().id().equals(SUBACROMIAL)
+                    && !CATALOGUE.widerThan(standing.condition().id()).contains(SUBACROMIAL)) {
                 assertThat(dialled.of(standing.condition().id()).now()).isEqualTo(standing.now());
             }
         }
@@ -127,13 +175,21 @@ class ForesightTest {
 
     private static double bits(List<TestReading> done, String test) {
         return Foresight.of(WEIGHING, VISIT, done).value(TestId.of(test), Optional.empty()).changes().stream()
-                .filter(change -> change.condition().id().equals(SUBACROMIAL)).mapToDouble(TestValue.Change::bits).sum();
+                .filter(change -> change.condition().id().equals(SUBACROMIAL))
+                .mapToDouble(TestValue.Change::bits)
+                .sum();
     }
 
     static TestReading answered(String id, boolean positive) {
         List<Reading> readings = new ArrayList<>();
         for (ConditionReading reads : CATALOGUE.test(TestId.of(id)).reads()) {
-            reads.by().forEach(criterion -> readings.add(new Reading(TestId.of(id), reads.condition(), criterion, positive ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE, id)));
+            reads.by()
+                    .forEach(criterion -> readings.add(new Reading(
+                            TestId.of(id),
+                            reads.condition(),
+                            criterion,
+                            positive ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE,
+                            id)));
         }
         return new TestReading(TestId.of(id), true, readings);
     }

@@ -23,48 +23,82 @@ import org.junit.jupiter.params.provider.ValueSource;
 class LensesTest {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
-    private static final Weighing WEIGHING = new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
+    private static final Weighing WEIGHING =
+            new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
     private static final Visit USUAL = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
     private static final ConditionId AC = ConditionId.of("acj");
 
     @ParameterizedTest
     @CsvSource({"chained, CHAIN", "set, CLUSTER", "strongest, STRONGEST_SINGLE", "tally, TALLY"})
     void a_school_looks_through_its_lens(String school, Lens lens) {
-        assertThat(Lens.of(CATALOGUE.usualSchools().with(Lens.QUESTION, school))).isEqualTo(lens);
+        assertThat(Lens.of(CATALOGUE.usualSchools().with(Lens.QUESTION, school)))
+                .isEqualTo(lens);
     }
 
     /** The set of three for the AC joint, taken apart by counts: 2 of 3 exactly. */
     @Test
     void a_set_published_as_at_least_weighs_for_exactly_the_count_that_was_found() {
         Visit visit = USUAL.with(CATALOGUE.usualSchools().with(Lens.QUESTION, "set"));
-        Standing standing = WEIGHING.weigh(visit, List.of(answered("sh-cross-body", true), answered("sh-ac-resisted-extension", true), answered("sh-active-compression", false)), 1).of(AC);
+        Standing standing = WEIGHING.weigh(
+                        visit,
+                        List.of(
+                                answered("sh-cross-body", true),
+                                answered("sh-ac-resisted-extension", true),
+                                answered("sh-active-compression", false)),
+                        1)
+                .of(AC);
         double exactlyTwo = (35 * (0.81 - 0.25) + 0.5) / (35 + 1.5) / ((580 * (0.11 - 0.03) + 0.5) / (580 + 1.5));
         assertThat(standing.loads()).hasSize(1);
-        assertThat(standing.likelihoodRatio()).as("what its derivers are believed of it").isCloseTo(Math.pow(exactlyTwo, 0.4), within(1e-6));
+        assertThat(standing.likelihoodRatio())
+                .as("what its derivers are believed of it")
+                .isCloseTo(Math.pow(exactlyTwo, 0.4), within(1e-6));
     }
 
     @Test
     void what_shares_a_group_with_a_decided_set_is_held_and_what_does_not_is_added() {
         Visit visit = USUAL.with(CATALOGUE.usualSchools().with(Lens.QUESTION, "set"));
-        List<TestReading> tests = new ArrayList<>(List.of(answered("sh-arc", true), answered("sh-hawkins", true), answered("sh-er-resist", true), answered("sh-full-can", true)));
+        List<TestReading> tests = new ArrayList<>(List.of(
+                answered("sh-arc", true),
+                answered("sh-hawkins", true),
+                answered("sh-er-resist", true),
+                answered("sh-full-can", true)));
         Standing standing = WEIGHING.weigh(visit, tests, 1).of(ConditionId.of("subacromial-pain"));
-        assertThat(standing.held()).allMatch(load -> CATALOGUE.groups().get(0).tests().contains(load.tests().get(0)));
-        assertThat(standing.loads()).noneMatch(load -> load.tests().size() == 1 && CATALOGUE.groups().get(0).tests().contains(load.tests().get(0)));
+        assertThat(standing.held())
+                .allMatch(load ->
+                        CATALOGUE.groups().get(0).tests().contains(load.tests().get(0)));
+        assertThat(standing.loads())
+                .noneMatch(load -> load.tests().size() == 1
+                        && CATALOGUE
+                                .groups()
+                                .get(0)
+                                .tests()
+                                .contains(load.tests().get(0)));
     }
 
     @Test
     void every_lens_agrees_where_there_is_but_one_finding() {
-        Standing standing = WEIGHING.weigh(USUAL, List.of(answered("sh-paxinos", true)), 1).of(AC);
-        assertThat(standing.lenses()).hasSize(3).extracting(LensResult::chance).as("the joint sum takes the middle of the figures, the others their mean").allSatisfy(chance -> assertThat(chance).isCloseTo(standing.now(), within(0.03)));
+        Standing standing =
+                WEIGHING.weigh(USUAL, List.of(answered("sh-paxinos", true)), 1).of(AC);
+        assertThat(standing.lenses())
+                .hasSize(3)
+                .extracting(LensResult::chance)
+                .as("the joint sum takes the middle of the figures, the others their mean")
+                .allSatisfy(chance -> assertThat(chance).isCloseTo(standing.now(), within(0.03)));
     }
 
     /** Hurting without weakness: a positive for those who count pain, with no figure that could weigh the set. */
     @Test
     void a_set_in_which_pain_counts_is_counted_so_and_weighs_nothing_as_a_set() {
         Visit pain = USUAL.with(CATALOGUE.usualSchools().with("subacromial-count", "pain-too"));
-        lexicor.core.examination.TestReading sore = new lexicor.core.examination.ResponseReader(CATALOGUE.test(TestId.of("sh-er-resist")), CATALOGUE.usualSchools()).read(
-                lexicor.core.Responses.history(lexicor.core.Responses.attempt("sh-er-resist", lexicor.core.examination.Side.RIGHT, lexicor.core.Responses.chosen("pain", "familiar"),
-                        lexicor.core.Responses.chosen("strength", "full"))), lexicor.core.examination.Side.RIGHT);
+        lexicor.core.examination.TestReading sore = new lexicor.core.examination.ResponseReader(
+                        CATALOGUE.test(TestId.of("sh-er-resist")), CATALOGUE.usualSchools())
+                .read(
+                        lexicor.core.Responses.history(lexicor.core.Responses.attempt(
+                                "sh-er-resist",
+                                lexicor.core.examination.Side.RIGHT,
+                                lexicor.core.Responses.chosen("pain", "familiar"),
+                                lexicor.core.Responses.chosen("strength", "full"))),
+                        lexicor.core.examination.Side.RIGHT);
         List<TestReading> tests = List.of(answered("sh-arc", true), answered("sh-hawkins", true), sore);
         ClusterCount usual = set(USUAL, tests);
         ClusterCount counted = set(pain, tests);
@@ -75,20 +109,32 @@ class LensesTest {
     }
 
     private static ClusterCount set(Visit visit, List<TestReading> tests) {
-        return WEIGHING.weigh(visit, tests, 1).clusters().stream().filter(count -> count.cluster().id().value().equals("cl-subacromial-3")).findFirst().orElseThrow();
+        return WEIGHING.weigh(visit, tests, 1).clusters().stream()
+                .filter(count -> count.cluster().id().value().equals("cl-subacromial-3"))
+                .findFirst()
+                .orElseThrow();
     }
 
     @ParameterizedTest
     @ValueSource(doubles = {-0.01, 0.96, Double.NaN})
     void an_assumption_out_of_range_is_named(double rho) {
-        assertThatThrownBy(() -> USUAL.assumptions().with(Map.of("ac-loading", rho))).hasMessageContaining("rho of ac-loading").hasMessageContaining("allowed: 0 to 0.95");
-        assertThatThrownBy(() -> new Assumptions(rho == 0.96 ? 0.6 : rho, 0.8, Map.of(), CATALOGUE.thresholds(), List.of(), true)).hasMessageContaining("link is").hasMessageContaining("allowed: 0 to 0.5");
-        assertThatThrownBy(() -> new Assumptions(0.1, rho == 0.96 ? 2.1 : rho, Map.of(), CATALOGUE.thresholds(), List.of(), true)).hasMessageContaining("betweenStudies is");
+        assertThatThrownBy(() -> USUAL.assumptions().with(Map.of("ac-loading", rho)))
+                .hasMessageContaining("rho of ac-loading")
+                .hasMessageContaining("allowed: 0 to 0.95");
+        assertThatThrownBy(() -> new Assumptions(
+                        rho == 0.96 ? 0.6 : rho, 0.8, Map.of(), CATALOGUE.thresholds(), List.of(), true))
+                .hasMessageContaining("link is")
+                .hasMessageContaining("allowed: 0 to 0.5");
+        assertThatThrownBy(() -> new Assumptions(
+                        0.1, rho == 0.96 ? 2.1 : rho, Map.of(), CATALOGUE.thresholds(), List.of(), true))
+                .hasMessageContaining("betweenStudies is");
     }
 
     @ParameterizedTest
     @ValueSource(doubles = {0, -1, Double.POSITIVE_INFINITY})
     void a_ratio_that_would_be_proof_is_refused(double ratio) {
-        assertThatThrownBy(() -> new Weight.Ratio(ratio, 1)).hasMessageContaining("likelihoodRatio is").hasMessageContaining("allowed: above 0 and finite");
+        assertThatThrownBy(() -> new Weight.Ratio(ratio, 1))
+                .hasMessageContaining("likelihoodRatio is")
+                .hasMessageContaining("allowed: above 0 and finite");
     }
 }

@@ -21,26 +21,38 @@ class PointModelTest {
 
     /** Worked values of the next test: B (0.7, 0.75) after A (0.8, 0.8) was positive at a start of 0.3. */
     @ParameterizedTest(name = "rho {0}")
-    @CsvSource({"0.4, 0.753621, 0.450589, 0.641977, 0.741414, 0.434632", "0, 0.700000, 0.250000, 0.534211, 0.827586, 0.406780"})
-    void a_second_test_meets_its_worked_values(double rho, double with, double without, double positive, double afterPositive, double afterNegative) {
+    @CsvSource({
+        "0.4, 0.753621, 0.450589, 0.641977, 0.741414, 0.434632",
+        "0, 0.700000, 0.250000, 0.534211, 0.827586, 0.406780"
+    })
+    void a_second_test_meets_its_worked_values(
+            double rho, double with, double without, double positive, double afterPositive, double afterNegative) {
         Optional<Correlation> group = Optional.of(correlation("g", rho));
-        PointModel model = new PointModel(new Combination(List.of(new Bundle(group, List.of(load(0.8, 0.8, true)))), List.of()), 0.1);
+        PointModel model = new PointModel(
+                new Combination(List.of(new Bundle(group, List.of(load(0.8, 0.8, true)))), List.of()), 0.1);
         PointModel.Predicted next = model.predict(group, new Weight.Proportions(belief(0.7, 0.75), true));
         double now = LogOdds.chance(LogOdds.ofChance(0.3).value() + model.logLikelihoodRatio());
         assertThat(now).isCloseTo(0.631579, within(1e-6));
         assertThat(next.withCondition()).isCloseTo(with, within(1e-6));
         assertThat(next.withoutCondition()).isCloseTo(without, within(1e-6));
         assertThat(now * with + (1 - now) * without).isCloseTo(positive, within(2e-6));
-        assertThat(LogOdds.ofChance(now).times(next.likelihoodRatio(true)).chance()).isCloseTo(afterPositive, within(1e-6));
-        assertThat(LogOdds.ofChance(now).times(next.likelihoodRatio(false)).chance()).isCloseTo(afterNegative, within(1e-6));
-        double bits = Foresight.entropy(now) - positive * Foresight.entropy(afterPositive) - (1 - positive) * Foresight.entropy(afterNegative);
+        assertThat(LogOdds.ofChance(now).times(next.likelihoodRatio(true)).chance())
+                .isCloseTo(afterPositive, within(1e-6));
+        assertThat(LogOdds.ofChance(now).times(next.likelihoodRatio(false)).chance())
+                .isCloseTo(afterNegative, within(1e-6));
+        double bits = Foresight.entropy(now)
+                - positive * Foresight.entropy(afterPositive)
+                - (1 - positive) * Foresight.entropy(afterNegative);
         assertThat(bits).isCloseTo(rho == 0 ? 0.141124 : 0.0664785, within(1e-5));
     }
 
     /** The double integral in another order: each number must be that of the nested sums. */
     @Property(tries = 60)
-    void every_number_is_that_of_the_nested_double_sum(@ForAll @DoubleRange(min = 0, max = 0.95) double rho, @ForAll @DoubleRange(min = 0, max = 0.3) double link,
-            @ForAll @IntRange(min = 1, max = 7) int size, @ForAll long seed) {
+    void every_number_is_that_of_the_nested_double_sum(
+            @ForAll @DoubleRange(min = 0, max = 0.95) double rho,
+            @ForAll @DoubleRange(min = 0, max = 0.3) double link,
+            @ForAll @IntRange(min = 1, max = 7) int size,
+            @ForAll long seed) {
         Random random = new Random(seed);
         List<Bundle> bundles = new ArrayList<>();
         List<TestGroup> groups = new ArrayList<>();
@@ -48,15 +60,19 @@ class PointModelTest {
         for (int g = 0; g < 2; g++) {
             List<Load> loads = loads(random, g == 0 ? size : 2);
             double ofGroup = loads.size() == 1 ? link : rhos[g];
-            bundles.add(new Bundle(loads.size() == 1 ? Optional.empty() : Optional.of(correlation("g" + g, ofGroup)), loads));
-            groups.add(TestGroup.of(ofGroup, loads.stream().map(PointModelTest::single).toList()));
+            bundles.add(new Bundle(
+                    loads.size() == 1 ? Optional.empty() : Optional.of(correlation("g" + g, ofGroup)), loads));
+            groups.add(TestGroup.of(
+                    ofGroup, loads.stream().map(PointModelTest::single).toList()));
         }
         double expected = Math.log(new LinkedGroups(link, groups).answer().likelihoodRatio());
-        assertThat(new PointModel(new Combination(bundles, List.of()), link).logLikelihoodRatio()).isCloseTo(expected, within(1e-7 * Math.max(1, Math.abs(expected))));
+        assertThat(new PointModel(new Combination(bundles, List.of()), link).logLikelihoodRatio())
+                .isCloseTo(expected, within(1e-7 * Math.max(1, Math.abs(expected))));
     }
 
     @Property(tries = 40)
-    void an_undone_test_shares_the_pattern_out_between_its_answers(@ForAll @DoubleRange(min = 0, max = 0.95) double rho, @ForAll long seed) {
+    void an_undone_test_shares_the_pattern_out_between_its_answers(
+            @ForAll @DoubleRange(min = 0, max = 0.95) double rho, @ForAll long seed) {
         Random random = new Random(seed);
         Optional<Correlation> group = Optional.of(correlation("g", rho));
         List<Load> known = loads(random, 3);
@@ -66,25 +82,41 @@ class PointModelTest {
         PointModel.Predicted predicted = before.predict(group, (Weight.Proportions) next.weight());
         for (boolean positive : new boolean[] {true, false}) {
             List<Load> more = new ArrayList<>(known);
-            more.add(new Load(next.tests(), positive, "", new Weight.Proportions(((Weight.Proportions) next.weight()).belief(), positive), Optional.empty(), Optional.empty(), "", false, false));
-            double after = new PointModel(new Combination(List.of(new Bundle(group, more), other), List.of()), 0.1).logLikelihoodRatio();
+            more.add(new Load(
+                    next.tests(),
+                    positive,
+                    "",
+                    new Weight.Proportions(((Weight.Proportions) next.weight()).belief(), positive),
+                    Optional.empty(),
+                    Optional.empty(),
+                    "",
+                    false,
+                    false));
+            double after = new PointModel(new Combination(List.of(new Bundle(group, more), other), List.of()), 0.1)
+                    .logLikelihoodRatio();
             double start = LogOdds.ofChance(0.3).value();
-            double foreseen = LogOdds.chance(start + before.logLikelihoodRatio() + Math.log(predicted.likelihoodRatio(positive)));
+            double foreseen =
+                    LogOdds.chance(start + before.logLikelihoodRatio() + Math.log(predicted.likelihoodRatio(positive)));
             assertThat(LogOdds.chance(start + after)).isCloseTo(foreseen, within(1e-9));
         }
     }
 
     /** Swapping sensitivity for false alarms turns every ratio over. */
     @Property(tries = 40)
-    void present_and_absent_swapped_turn_the_ratio_over(@ForAll @DoubleRange(min = 0, max = 0.9) double rho, @ForAll long seed) {
+    void present_and_absent_swapped_turn_the_ratio_over(
+            @ForAll @DoubleRange(min = 0, max = 0.9) double rho, @ForAll long seed) {
         List<Load> loads = loads(new Random(seed), 4);
-        List<Load> swapped = loads.stream().map(each -> {
-            Belief belief = ((Weight.Proportions) each.weight()).belief();
-            return load(1 - belief.specificity(), 1 - belief.sensitivity(), each.positive());
-        }).toList();
+        List<Load> swapped = loads.stream()
+                .map(each -> {
+                    Belief belief = ((Weight.Proportions) each.weight()).belief();
+                    return load(1 - belief.specificity(), 1 - belief.sensitivity(), each.positive());
+                })
+                .toList();
         Optional<Correlation> group = Optional.of(correlation("g", rho));
-        double one = new PointModel(new Combination(List.of(new Bundle(group, loads)), List.of()), 0.1).logLikelihoodRatio();
-        double other = new PointModel(new Combination(List.of(new Bundle(group, swapped)), List.of()), 0.1).logLikelihoodRatio();
+        double one =
+                new PointModel(new Combination(List.of(new Bundle(group, loads)), List.of()), 0.1).logLikelihoodRatio();
+        double other = new PointModel(new Combination(List.of(new Bundle(group, swapped)), List.of()), 0.1)
+                .logLikelihoodRatio();
         assertThat(other).isCloseTo(-one, within(1e-9));
     }
 
@@ -101,8 +133,18 @@ class PointModelTest {
     }
 
     private static Load load(double sensitivity, double specificity, boolean positive, double size) {
-        Belief belief = new Belief.OfCounts(size * sensitivity, size * (1 - sensitivity), size * specificity, size * (1 - specificity));
-        return new Load(List.of(TestId.of("sh-arc")), positive, "", new Weight.Proportions(belief, positive), Optional.empty(), Optional.empty(), "", false, false);
+        Belief belief = new Belief.OfCounts(
+                size * sensitivity, size * (1 - sensitivity), size * specificity, size * (1 - specificity));
+        return new Load(
+                List.of(TestId.of("sh-arc")),
+                positive,
+                "",
+                new Weight.Proportions(belief, positive),
+                Optional.empty(),
+                Optional.empty(),
+                "",
+                false,
+                false);
     }
 
     private static Belief belief(double sensitivity, double specificity) {
@@ -115,6 +157,7 @@ class PointModelTest {
     }
 
     private static Correlation correlation(String id, double rho) {
-        return Correlation.assumed(new DependencyGroup(id, id, List.of(), List.of(), rho, List.of())).chosen(rho);
+        return Correlation.assumed(new DependencyGroup(id, id, List.of(), List.of(), rho, List.of()))
+                .chosen(rho);
     }
 }

@@ -18,7 +18,9 @@ final class RankingAssert extends AbstractAssert<RankingAssert, Ranking> {
     RankingAssert puts(String condition, double expected) {
         double now = actual.of(ConditionId.of(condition)).now();
         if (Math.abs(now - expected) > 1e-9) {
-            failWithMessage("Expected %s to stand at <%s> but it stands at <%s>, by %s", condition, expected, now, weights(condition));
+            failWithMessage(
+                    "Expected %s to stand at <%s> but it stands at <%s>, by %s",
+                    condition, expected, now, weights(condition));
         }
         return this;
     }
@@ -26,7 +28,9 @@ final class RankingAssert extends AbstractAssert<RankingAssert, Ranking> {
     RankingAssert hasRaised(String condition) {
         Standing standing = actual.of(ConditionId.of(condition));
         if (!(standing.now() > standing.before())) {
-            failWithMessage("Expected %s to be raised from <%s> but it stands at <%s>, by %s", condition, standing.before(), standing.now(), weights(condition));
+            failWithMessage(
+                    "Expected %s to be raised from <%s> but it stands at <%s>, by %s",
+                    condition, standing.before(), standing.now(), weights(condition));
         }
         return this;
     }
@@ -34,7 +38,9 @@ final class RankingAssert extends AbstractAssert<RankingAssert, Ranking> {
     RankingAssert hasLowered(String condition) {
         Standing standing = actual.of(ConditionId.of(condition));
         if (!(standing.now() < standing.before())) {
-            failWithMessage("Expected %s to be lowered from <%s> but it stands at <%s>, by %s", condition, standing.before(), standing.now(), weights(condition));
+            failWithMessage(
+                    "Expected %s to be lowered from <%s> but it stands at <%s>, by %s",
+                    condition, standing.before(), standing.now(), weights(condition));
         }
         return this;
     }
@@ -42,7 +48,9 @@ final class RankingAssert extends AbstractAssert<RankingAssert, Ranking> {
     RankingAssert leavesAlone(String condition) {
         Standing standing = actual.of(ConditionId.of(condition));
         if (standing.informed() || standing.now() != standing.before()) {
-            failWithMessage("Expected %s to be left at <%s> but it stands at <%s>, by %s", condition, standing.before(), standing.now(), weights(condition));
+            failWithMessage(
+                    "Expected %s to be left at <%s> but it stands at <%s>, by %s",
+                    condition, standing.before(), standing.now(), weights(condition));
         }
         return this;
     }
@@ -57,6 +65,8 @@ final class RankingAssert extends AbstractAssert<RankingAssert, Ranking> {
 
     private String weights(String condition) {
         return actual.of(ConditionId.of(condition)).loads().stream()
-                .map(load -> load.phrase() + " x " + load.likelihoodRatio() + " (" + load.source() + ")").toList().toString();
+                .map(load -> load.phrase() + " x " + load.likelihoodRatio() + " (" + load.source() + ")")
+                .toList()
+                .toString();
     }
 }

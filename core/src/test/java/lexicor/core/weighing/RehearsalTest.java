@@ -17,17 +17,26 @@ import org.junit.jupiter.api.Test;
 class RehearsalTest {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
-    private static final Weighing WEIGHING = new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
+    private static final Weighing WEIGHING =
+            new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
     private static final Visit VISIT = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
     private static final ConditionId SUBACROMIAL = ConditionId.of("subacromial-pain");
-    private static final List<TestId> TESTS = List.of(TestId.of("sh-neer"), TestId.of("sh-hawkins"), TestId.of("sh-arc"), TestId.of("sh-sulcus"));
+    private static final List<TestId> TESTS =
+            List.of(TestId.of("sh-neer"), TestId.of("sh-hawkins"), TestId.of("sh-arc"), TestId.of("sh-sulcus"));
 
     @Test
     void answers_that_are_all_drawn_positive_or_negative_are_weighed_as_if_they_had_been_found() {
         Rehearsal rehearsal = Rehearsal.of(WEIGHING, VISIT, List.of(), SUBACROMIAL);
         for (boolean positive : new boolean[] {true, false}) {
-            double found = WEIGHING.chances(VISIT, TESTS.subList(0, 3).stream().map(test -> ForesightTest.answered(test.value(), positive)).toList()).get(SUBACROMIAL);
-            assertThat(rehearsal.after(TESTS, true, () -> positive ? 0 : 1)).as("of one condition by itself, so not quite what all together say").isCloseTo(found, within(0.06));
+            double found = WEIGHING.chances(
+                            VISIT,
+                            TESTS.subList(0, 3).stream()
+                                    .map(test -> ForesightTest.answered(test.value(), positive))
+                                    .toList())
+                    .get(SUBACROMIAL);
+            assertThat(rehearsal.after(TESTS, true, () -> positive ? 0 : 1))
+                    .as("of one condition by itself, so not quite what all together say")
+                    .isCloseTo(found, within(0.06));
         }
     }
 
@@ -45,6 +54,8 @@ class RehearsalTest {
 
     @Test
     void a_condition_of_another_region_is_refused() {
-        assertThatThrownBy(() -> Rehearsal.of(WEIGHING, VISIT, List.of(), ConditionId.of("trigger-finger"))).isInstanceOf(IllegalArgumentException.class).hasMessageContaining("trigger-finger");
+        assertThatThrownBy(() -> Rehearsal.of(WEIGHING, VISIT, List.of(), ConditionId.of("trigger-finger")))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("trigger-finger");
     }
 }

@@ -20,7 +20,9 @@ class RhoBeliefTest {
         BetaDistribution exact = new BetaDistribution(alpha, beta);
         double within = exact.cumulativeProbability(RhoBelief.MOST);
         for (double share : new double[] {0.025, 0.25, 0.5, 0.75, 0.975}) {
-            assertThat(belief.quantile(share)).as("%s of %s", share, rho).isCloseTo(exact.inverseCumulativeProbability(share * within), within(0.006));
+            assertThat(belief.quantile(share))
+                    .as("%s of %s", share, rho)
+                    .isCloseTo(exact.inverseCumulativeProbability(share * within), within(0.006));
         }
     }
 
@@ -29,7 +31,10 @@ class RhoBeliefTest {
     void what_is_fixed_is_without_doubt(double rho) {
         RhoBelief belief = RhoBelief.fixed(rho);
         assertThat(belief.median()).isCloseTo(rho, within(0.0051));
-        assertThat(belief).isEqualTo(RhoBelief.fixed(rho)).hasSameHashCodeAs(RhoBelief.fixed(rho)).isNotEqualTo(RhoBelief.fixed(rho > 0.5 ? 0.1 : 0.9));
+        assertThat(belief)
+                .isEqualTo(RhoBelief.fixed(rho))
+                .hasSameHashCodeAs(RhoBelief.fixed(rho))
+                .isNotEqualTo(RhoBelief.fixed(rho > 0.5 ? 0.1 : 0.9));
     }
 
     @Test
@@ -42,7 +47,9 @@ class RhoBeliefTest {
             assertThat(belief.quantile(share)).isGreaterThanOrEqualTo(last);
             last = belief.quantile(share);
         }
-        assertThat(RhoBelief.assumed(0).median()).as("no correlation is no assumption").isCloseTo(0, within(0.006));
+        assertThat(RhoBelief.assumed(0).median())
+                .as("no correlation is no assumption")
+                .isCloseTo(0, within(0.006));
     }
 
     @Test
@@ -54,6 +61,7 @@ class RhoBeliefTest {
         double[] flat = prior.clone();
         Arrays.setAll(flat, point -> prior[point] - 3);
         assertThat(RhoBelief.ofLog(taught).median()).isBetween(0.6, 0.7);
-        assertThat(RhoBelief.ofLog(flat).median()).isCloseTo(RhoBelief.assumed(0.4).median(), within(1e-12));
+        assertThat(RhoBelief.ofLog(flat).median())
+                .isCloseTo(RhoBelief.assumed(0.4).median(), within(1e-12));
     }
 }

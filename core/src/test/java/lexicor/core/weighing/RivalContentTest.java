@@ -27,14 +27,21 @@ class RivalContentTest {
         "tfcc, ulnocarpal-impaction, wr-fovea, wr-ulnocarpal-stress",
         "tfcc, ecu-tendinopathy, wr-ecu-synergy, wr-palp-ecu",
         "lateral-elbow, radial-tunnel, el-palp-lateral, el-resist-wrist-ext",
-        "tfcc, lunotriquetral, wr-lt-shear, wr-ulnocarpal-stress"})
-    void a_test_separates_two_rivals_and_another_lights_up_in_both(String one, String other, String separates, String both) {
+        "tfcc, lunotriquetral, wr-lt-shear, wr-ulnocarpal-stress"
+    })
+    void a_test_separates_two_rivals_and_another_lights_up_in_both(
+            String one, String other, String separates, String both) {
         Condition first = CATALOGUE.condition(ConditionId.of(one));
         Condition second = CATALOGUE.condition(ConditionId.of(other));
-        Pattern.Rival written = CATALOGUE.patterns().get(first.id()).rivals().stream().filter(rival -> rival.condition().equals(second.id())).findFirst().orElseThrow();
+        Pattern.Rival written = CATALOGUE.patterns().get(first.id()).rivals().stream()
+                .filter(rival -> rival.condition().equals(second.id()))
+                .findFirst()
+                .orElseThrow();
         assertThat(written.tests()).contains(TestId.of(separates));
         List<TestId> inBoth = Contest.inBoth(first, second, CATALOGUE);
         assertThat(inBoth).contains(TestId.of(both)).doesNotContain(TestId.of(separates));
-        assertThat(Contest.inBoth(second, first, CATALOGUE)).as("the same the other way round").containsExactlyInAnyOrderElementsOf(inBoth);
+        assertThat(Contest.inBoth(second, first, CATALOGUE))
+                .as("the same the other way round")
+                .containsExactlyInAnyOrderElementsOf(inBoth);
     }
 }

@@ -1,6 +1,5 @@
 package lexicor.core.weighing;
 
-import lexicor.core.dependence.Normal;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -11,6 +10,7 @@ import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.dependence.Normal;
 import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.EvidenceReader;
 import org.hipparchus.distribution.continuous.BetaDistribution;
@@ -28,15 +28,26 @@ class SamplerTest {
         BetaDistribution sensitivity = new BetaDistribution(20.5, 10.5);
         BetaDistribution falseAlarms = new BetaDistribution(9.5, 31.5);
         for (double share : new double[] {0.025, 0.5, 0.975}) {
-            assertThat(Normal.below(quantile(sampler.quantiles(POSITIVE, true), share))).isCloseTo(sensitivity.inverseCumulativeProbability(share), within(0.006));
-            assertThat(Normal.below(quantile(sampler.quantiles(POSITIVE, false), share))).isCloseTo(falseAlarms.inverseCumulativeProbability(share), within(0.006));
+            assertThat(Normal.below(quantile(sampler.quantiles(POSITIVE, true), share)))
+                    .isCloseTo(sensitivity.inverseCumulativeProbability(share), within(0.006));
+            assertThat(Normal.below(quantile(sampler.quantiles(POSITIVE, false), share)))
+                    .isCloseTo(falseAlarms.inverseCumulativeProbability(share), within(0.006));
         }
     }
 
     /** A share known without doubt moves by the spread alone: its logit is normal about it. */
     @Test
     void the_spread_between_studies_moves_the_logit() {
-        Load certain = new Load(List.of(TestId.of("sh-neer")), true, "", new Weight.Proportions(new Belief.OfCounts(7e6, 3e6, 5e6, 5e6), true), Optional.empty(), Optional.empty(), "", false, false);
+        Load certain = new Load(
+                List.of(TestId.of("sh-neer")),
+                true,
+                "",
+                new Weight.Proportions(new Belief.OfCounts(7e6, 3e6, 5e6, 5e6), true),
+                Optional.empty(),
+                Optional.empty(),
+                "",
+                false,
+                false);
         double[] drawn = sampler(0.8, 5).quantiles(certain, true);
         double logit = Math.log(0.7 / 0.3);
         assertThat(Normal.below(quantile(drawn, 0.5))).isCloseTo(0.7, within(0.006));
@@ -46,14 +57,19 @@ class SamplerTest {
 
     @Test
     void the_same_examination_and_record_give_the_same_draws_and_another_examination_others() {
-        assertThat(sampler(0.8, 5).quantiles(POSITIVE, true)).isEqualTo(sampler(0.8, 5).quantiles(POSITIVE, true));
-        assertThat(sampler(0.8, 6).quantiles(POSITIVE, true)).isNotEqualTo(sampler(0.8, 5).quantiles(POSITIVE, true));
-        assertThat(sampler(0.8, 5).quantiles(load("sh-arc", false), true)).as("what was answered does not stir what is believed").isEqualTo(sampler(0.8, 5).quantiles(POSITIVE, true));
+        assertThat(sampler(0.8, 5).quantiles(POSITIVE, true))
+                .isEqualTo(sampler(0.8, 5).quantiles(POSITIVE, true));
+        assertThat(sampler(0.8, 6).quantiles(POSITIVE, true))
+                .isNotEqualTo(sampler(0.8, 5).quantiles(POSITIVE, true));
+        assertThat(sampler(0.8, 5).quantiles(load("sh-arc", false), true))
+                .as("what was answered does not stir what is believed")
+                .isEqualTo(sampler(0.8, 5).quantiles(POSITIVE, true));
     }
 
     @Test
     void a_ratio_alone_is_drawn_about_its_logarithm() {
-        Load ratio = new Load(List.of(), true, "", new Weight.Ratio(4, 1), Optional.empty(), Optional.empty(), "", false, false);
+        Load ratio = new Load(
+                List.of(), true, "", new Weight.Ratio(4, 1), Optional.empty(), Optional.empty(), "", false, false);
         double[] drawn = sampler(0.8, 5).logLikelihoodRatios(ratio);
         assertThat(quantile(drawn, 0.5)).isCloseTo(Math.log(4), within(0.03));
         assertThat(quantile(drawn, 0.975) - quantile(drawn, 0.025)).isCloseTo(2 * 1.96, within(0.08));
@@ -69,7 +85,8 @@ class SamplerTest {
             mean += Sampler.RHO_GRID * step / assumed.length;
         }
         assertThat(mean).as("of Beta(2, 3)").isCloseTo(0.4, within(0.01));
-        byte[] chosen = sampler(0.8, 5).rhos(correlations.with(Map.of("labral-load", 0.6)).all().get("labral-load"), true);
+        byte[] chosen = sampler(0.8, 5)
+                .rhos(correlations.with(Map.of("labral-load", 0.6)).all().get("labral-load"), true);
         for (byte step : chosen) {
             assertThat(step).isEqualTo((byte) 12);
         }
@@ -79,7 +96,8 @@ class SamplerTest {
     void starts_are_drawn_about_the_estimate_by_their_width() {
         double[] drawn = sampler(0.8, 5).starts("acj", LogOdds.ofChance(0.12), 0.5);
         assertThat(LogOdds.chance(quantile(drawn, 0.5))).isCloseTo(0.12, within(0.003));
-        assertThat(LogOdds.chance(quantile(drawn, 0.975))).isCloseTo(LogOdds.chance(LogOdds.ofChance(0.12).value() + 0.98), within(0.006));
+        assertThat(LogOdds.chance(quantile(drawn, 0.975)))
+                .isCloseTo(LogOdds.chance(LogOdds.ofChance(0.12).value() + 0.98), within(0.006));
     }
 
     /** A weighing that drew before and one that draws now agree, whatever was kept in between. */
@@ -90,11 +108,15 @@ class SamplerTest {
         Visit visit = Visit.usual(catalogue, "shoulder", lexicor.core.catalogue.Setting.FIRST_CONTACT);
         Weighing kept = new Weighing(catalogue, evidence, new WeighingSettings(500, 0.8, 0.5, 0.1));
         var first = List.of(ForesightTest.answered("sh-arc", true));
-        var second = List.of(ForesightTest.answered("sh-arc", true), ForesightTest.answered("sh-hawkins", false), ForesightTest.answered("sh-neer", true));
+        var second = List.of(
+                ForesightTest.answered("sh-arc", true),
+                ForesightTest.answered("sh-hawkins", false),
+                ForesightTest.answered("sh-neer", true));
         kept.weigh(visit, first, 3);
         kept.weigh(visit, second, 4);
         Ranking warm = kept.weigh(visit, second, 3);
-        Ranking cold = new Weighing(catalogue, evidence, new WeighingSettings(500, 0.8, 0.5, 0.1)).weigh(visit, second, 3);
+        Ranking cold =
+                new Weighing(catalogue, evidence, new WeighingSettings(500, 0.8, 0.5, 0.1)).weigh(visit, second, 3);
         assertThat(warm.standings()).isEqualTo(cold.standings());
     }
 
@@ -103,7 +125,16 @@ class SamplerTest {
     }
 
     private static Load load(String test, boolean positive) {
-        return new Load(List.of(TestId.of(test)), positive, "", new Weight.Proportions(BELIEF, positive), Optional.empty(), Optional.empty(), "", false, false);
+        return new Load(
+                List.of(TestId.of(test)),
+                positive,
+                "",
+                new Weight.Proportions(BELIEF, positive),
+                Optional.empty(),
+                Optional.empty(),
+                "",
+                false,
+                false);
     }
 
     private static double quantile(double[] values, double share) {

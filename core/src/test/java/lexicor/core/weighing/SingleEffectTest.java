@@ -24,14 +24,17 @@ class SingleEffectTest {
         SingleEffect effect = SingleEffect.of(0.3, GOOD, WeighingSettings.USUAL, 7);
         double odds = 0.3 / 0.7 * (90.5 / 101) / (5.5 / 101);
         assertThat(effect.positive().after()).isCloseTo(odds / (1 + odds), within(1e-12));
-        assertThat(effect.positive().range().lower()).isLessThan(effect.positive().after());
-        assertThat(effect.negative().range().upper()).isGreaterThan(effect.negative().after());
+        assertThat(effect.positive().range().lower())
+                .isLessThan(effect.positive().after());
+        assertThat(effect.negative().range().upper())
+                .isGreaterThan(effect.negative().after());
         assertThat(SingleEffect.of(0.3, GOOD, WeighingSettings.USUAL, 7)).isEqualTo(effect);
     }
 
     @Test
     void a_start_without_doubt_is_needed() {
-        assertThatThrownBy(() -> SingleEffect.of(1, GOOD, WeighingSettings.USUAL, 7)).hasMessageContaining("prior is 1.0");
+        assertThatThrownBy(() -> SingleEffect.of(1, GOOD, WeighingSettings.USUAL, 7))
+                .hasMessageContaining("prior is 1.0");
     }
 
     @ParameterizedTest(name = "{0} {1} {2} {3}: {4}")
@@ -43,7 +46,8 @@ class SingleEffectTest {
             75 | 25 | 25 | 75 | Either answer helps a little
             """)
     void the_direction_of_usefulness_is_said(int tp, int fp, int fn, int tn, String words) {
-        assertThat(Usefulness.of(Belief.of(new TwoByTwo(tp, fp, fn, tn))).plainly()).isEqualTo(words);
+        assertThat(Usefulness.of(Belief.of(new TwoByTwo(tp, fp, fn, tn))).plainly())
+                .isEqualTo(words);
     }
 
     @Test
@@ -55,7 +59,13 @@ class SingleEffectTest {
     @Test
     void tests_with_figures_for_both_are_ordered_by_how_well_they_separate() {
         Catalogue catalogue = CatalogueReader.shipped();
-        assertThat(Separation.between(ConditionId.of("subacromial-pain"), ConditionId.of("cuff-tear-full"), catalogue, EvidenceReader.shipped(catalogue)))
-                .isSortedAccordingTo((a, b) -> Double.compare(b.decibans(), a.decibans())).extracting(separation -> separation.test().value()).contains("sh-arc", "sh-drop-arm");
+        assertThat(Separation.between(
+                        ConditionId.of("subacromial-pain"),
+                        ConditionId.of("cuff-tear-full"),
+                        catalogue,
+                        EvidenceReader.shipped(catalogue)))
+                .isSortedAccordingTo((a, b) -> Double.compare(b.decibans(), a.decibans()))
+                .extracting(separation -> separation.test().value())
+                .contains("sh-arc", "sh-drop-arm");
     }
 }

@@ -34,8 +34,10 @@ class VisitTest {
 
     @Test
     void a_clue_with_published_accuracy_weighs_by_its_own_ratio_both_ways() {
-        Standing with = WEIGHING.weigh(visit(Map.of(), Map.of("night-pain", true)), List.of(), 1).of(ANY_TEAR);
-        Standing without = WEIGHING.weigh(visit(Map.of(), Map.of("night-pain", false)), List.of(), 1).of(ANY_TEAR);
+        Standing with = WEIGHING.weigh(visit(Map.of(), Map.of("night-pain", true)), List.of(), 1)
+                .of(ANY_TEAR);
+        Standing without = WEIGHING.weigh(visit(Map.of(), Map.of("night-pain", false)), List.of(), 1)
+                .of(ANY_TEAR);
         assertThat(with.now()).isGreaterThan(with.before());
         assertThat(without.now()).isLessThan(without.before());
         assertThat(with.loads()).singleElement().satisfies(load -> {
@@ -46,26 +48,34 @@ class VisitTest {
 
     @Test
     void a_clue_without_published_accuracy_weighs_nothing() {
-        assertThat(WEIGHING.weigh(visit(Map.of(), Map.of("diabetes", true)), List.of(), 1).standings())
-                .isEqualTo(WEIGHING.weigh(visit(Map.of(), Map.of()), List.of(), 1).standings());
+        assertThat(WEIGHING.weigh(visit(Map.of(), Map.of("diabetes", true)), List.of(), 1)
+                        .standings())
+                .isEqualTo(
+                        WEIGHING.weigh(visit(Map.of(), Map.of()), List.of(), 1).standings());
     }
 
     @Test
     void a_firm_start_has_a_narrower_range_than_a_vague_one_about_the_same_chance() {
-        Standing firm = WEIGHING.weigh(visit(Map.of(AC, new Visit.Start(0.25, 0.25)), Map.of()), List.of(), 1).of(AC);
-        Standing vague = WEIGHING.weigh(visit(Map.of(AC, new Visit.Start(0.25, 1.0)), Map.of()), List.of(), 1).of(AC);
+        Standing firm = WEIGHING.weigh(visit(Map.of(AC, new Visit.Start(0.25, 0.25)), Map.of()), List.of(), 1)
+                .of(AC);
+        Standing vague = WEIGHING.weigh(visit(Map.of(AC, new Visit.Start(0.25, 1.0)), Map.of()), List.of(), 1)
+                .of(AC);
         assertThat(firm.now()).isEqualTo(vague.now());
         assertThat(firm.range().lower()).isGreaterThan(vague.range().lower());
         assertThat(firm.range().upper()).isLessThan(vague.range().upper());
         double halfWidth = 1.959963984540054 * 0.25;
-        assertThat(firm.range().lower()).as("the normal's own quantile").isCloseTo(chance(Math.exp(Math.log(0.25 / 0.75) - halfWidth)), within(0.01));
+        assertThat(firm.range().lower())
+                .as("the normal's own quantile")
+                .isCloseTo(chance(Math.exp(Math.log(0.25 / 0.75) - halfWidth)), within(0.01));
     }
 
     @Test
     void a_condition_without_a_start_is_not_ranked() {
         Visit usual = Visit.usual(CATALOGUE, "wrist", Setting.FIRST_CONTACT);
-        assertThat(WEIGHING.weigh(usual, List.of(), 1).standings()).extracting(standing -> standing.condition().id().value())
-                .contains("tfcc").doesNotContain("scaphoid-fracture", "distal-radius-fracture");
+        assertThat(WEIGHING.weigh(usual, List.of(), 1).standings())
+                .extracting(standing -> standing.condition().id().value())
+                .contains("tfcc")
+                .doesNotContain("scaphoid-fracture", "distal-radius-fracture");
     }
 
     @ParameterizedTest

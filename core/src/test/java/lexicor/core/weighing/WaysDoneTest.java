@@ -46,11 +46,14 @@ class WaysDoneTest {
     private static TestReading done(String test, String way, Part... parts) {
         ExaminationTest known = CATALOGUE.test(TestId.of(test));
         Attempt attempt = new Attempt(UUID.randomUUID(), known.id(), way, Side.RIGHT, 1, Set.of(), List.of(parts));
-        return WAYS.apply(List.of(new ResponseReader(known, CATALOGUE.usualSchools()).read(history(attempt), Side.RIGHT))).get(0);
+        return WAYS.apply(
+                        List.of(new ResponseReader(known, CATALOGUE.usualSchools()).read(history(attempt), Side.RIGHT)))
+                .get(0);
     }
 
     private static Standing standing(TestReading reading) {
-        return WEIGHING.weigh(Visit.usual(CATALOGUE, "shoulder", Setting.SPECIALIST), List.of(reading), 7).of(FULL_TEAR);
+        return WEIGHING.weigh(Visit.usual(CATALOGUE, "shoulder", Setting.SPECIALIST), List.of(reading), 7)
+                .of(FULL_TEAR);
     }
 
     private static double odds(double chance) {
@@ -60,13 +63,15 @@ class WaysDoneTest {
     @Test
     void the_first_way_is_the_usual_one_whatever_the_record_calls_it() {
         Part[] drop = {chosen("lowering", "drops"), chosen("pain", "none")};
-        assertThat(standing(done("sh-drop-arm", "lowering", drop))).isEqualTo(standing(done("sh-drop-arm", "usual", drop)));
+        assertThat(standing(done("sh-drop-arm", "lowering", drop)))
+                .isEqualTo(standing(done("sh-drop-arm", "usual", drop)));
     }
 
     @Test
     void a_way_that_makes_no_difference_weighs_as_usual() {
         Part[] drop = {chosen("lowering", "drops"), chosen("pain", "none")};
-        assertThat(standing(done("sh-drop-arm", "sitting", drop)).now()).isEqualTo(standing(done("sh-drop-arm", "usual", drop)).now());
+        assertThat(standing(done("sh-drop-arm", "sitting", drop)).now())
+                .isEqualTo(standing(done("sh-drop-arm", "usual", drop)).now());
     }
 
     @Test
@@ -75,29 +80,42 @@ class WaysDoneTest {
         Standing usual = standing(done("sh-drop-arm", "usual", drop));
         Standing letGo = standing(done("sh-drop-arm", "let-go", drop));
         assertThat(letGo.now()).isGreaterThan(letGo.before());
-        assertThat(odds(letGo.range().upper()) - odds(letGo.range().lower())).isGreaterThan(odds(usual.range().upper()) - odds(usual.range().lower()));
-        assertThat(letGo.loads()).singleElement().satisfies(load ->
-                assertThat(load.caution()).contains("less certain, since done another way (let go at 90° and catch): a drop means the same, its frequency is unmeasured"));
-        assertThat(usual.loads()).singleElement().satisfies(load -> assertThat(load.caution()).doesNotContain("another way"));
+        assertThat(odds(letGo.range().upper()) - odds(letGo.range().lower()))
+                .isGreaterThan(odds(usual.range().upper()) - odds(usual.range().lower()));
+        assertThat(letGo.loads())
+                .singleElement()
+                .satisfies(
+                        load -> assertThat(load.caution())
+                                .contains(
+                                        "less certain, since done another way (let go at 90° and catch): a drop means the same, its frequency is unmeasured"));
+        assertThat(usual.loads())
+                .singleElement()
+                .satisfies(load -> assertThat(load.caution()).doesNotContain("another way"));
     }
 
     @Test
     void a_way_that_is_another_test_is_noted_with_its_reason_and_weighs_nothing() {
-        TestReading lifted = done("sh-drop-arm", "lift-and-let-go", chosen("lowering", "drops"), chosen("pain", "none"));
+        TestReading lifted =
+                done("sh-drop-arm", "lift-and-let-go", chosen("lowering", "drops"), chosen("pain", "none"));
         assertThat(lifted.readings()).isNotEmpty().allSatisfy(reading -> {
             assertThat(reading.result()).isEqualTo(Reading.Result.NOT_INTERPRETABLE);
             assertThat(reading.phrase()).contains("small lift and let go").contains("loosely described");
         });
         assertThat(standing(lifted).now()).isEqualTo(standing(lifted).before());
-        assertThat(new Interpreter(CATALOGUE, EVIDENCE).say("shoulder", CATALOGUE.usualSchools(), lifted)).extracting(Statement::kind).containsOnly(Statement.Kind.NOT_READ);
+        assertThat(new Interpreter(CATALOGUE, EVIDENCE).say("shoulder", CATALOGUE.usualSchools(), lifted))
+                .extracting(Statement::kind)
+                .containsOnly(Statement.Kind.NOT_READ);
     }
 
     @Test
     void a_way_with_records_of_its_own_is_weighed_for_what_they_are_about() {
         ExaminationTest shear = CATALOGUE.test(TestId.of("sh-dynamic-shear"));
         Way raised = shear.way("raising-70-120").orElseThrow();
-        assertThat(EVIDENCE.effect(raised, shear.id(), ConditionId.of("slap"))).as("E295 did it so").isEqualTo(Way.Effect.SAME);
-        assertThat(EVIDENCE.effect(raised, shear.id(), ConditionId.of("cuff-tear-any"))).isEqualTo(raised.effect(false));
+        assertThat(EVIDENCE.effect(raised, shear.id(), ConditionId.of("slap")))
+                .as("E295 did it so")
+                .isEqualTo(Way.Effect.SAME);
+        assertThat(EVIDENCE.effect(raised, shear.id(), ConditionId.of("cuff-tear-any")))
+                .isEqualTo(raised.effect(false));
     }
 
     /** What is added is once more what differs between clinics, for this criterion alone. */
@@ -114,23 +132,30 @@ class WaysDoneTest {
             int side = sensitivity ? 0 : 1;
             double expected = one.posterior()[side][side] + 2 * clinics * one.between(side, side);
             assertThat(variance(sampler.logits(wider, sensitivity))).isCloseTo(expected, within(0.03 * expected));
-            assertThat(mean(sampler.logits(wider, sensitivity))).isCloseTo(mean(sampler.logits(usual, sensitivity)), within(0.02));
+            assertThat(mean(sampler.logits(wider, sensitivity)))
+                    .isCloseTo(mean(sampler.logits(usual, sensitivity)), within(0.02));
         }
-        assertThat(Math.log(wider.likelihoodRatioPositive())).as("more room pulls the mean ratio towards none").isLessThan(Math.log(usual.likelihoodRatioPositive()));
+        assertThat(Math.log(wider.likelihoodRatioPositive()))
+                .as("more room pulls the mean ratio towards none")
+                .isLessThan(Math.log(usual.likelihoodRatioPositive()));
     }
 
     @Test
     void an_own_estimate_and_counts_stay_as_they_are() {
         Belief counts = new Belief.OfCounts(20.5, 10.5, 31.5, 9.5);
         assertThat(counts.widened()).isSameAs(counts);
-        assertThat(done("sh-rom", "by-eye", degrees("flexion", 120)).way().map(Way::label)).isEqualTo(Optional.of("By eye"));
+        assertThat(done("sh-rom", "by-eye", degrees("flexion", 120)).way().map(Way::label))
+                .isEqualTo(Optional.of("By eye"));
     }
 
     @Test
     void a_record_that_is_not_in_the_ledger_covers_nothing() {
-        Catalogue faulty = CatalogueReader.read(file -> SourceNode.resourceText("/lexicor/catalogue/" + file).replace("E177|E316|E327|E328|E381", "E177|E999"));
-        assertThatThrownBy(() -> EvidenceReader.shipped(faulty)).isInstanceOf(SourceException.class)
-                .hasMessageContaining("ways.csv:2: record 'E999' covers way 'active-abduction' of 'sh-arc' and is not in the ledger");
+        Catalogue faulty = CatalogueReader.read(file ->
+                SourceNode.resourceText("/lexicor/catalogue/" + file).replace("E177|E316|E327|E328|E381", "E177|E999"));
+        assertThatThrownBy(() -> EvidenceReader.shipped(faulty))
+                .isInstanceOf(SourceException.class)
+                .hasMessageContaining(
+                        "ways.csv:2: record 'E999' covers way 'active-abduction' of 'sh-arc' and is not in the ledger");
     }
 
     private static double mean(double[] values) {
@@ -139,6 +164,9 @@ class WaysDoneTest {
 
     private static double variance(double[] values) {
         double mean = mean(values);
-        return Arrays.stream(values).map(value -> (value - mean) * (value - mean)).sum() / (values.length - 1);
+        return Arrays.stream(values)
+                        .map(value -> (value - mean) * (value - mean))
+                        .sum()
+                / (values.length - 1);
     }
 }

@@ -14,8 +14,7 @@ import org.snakeyaml.engine.v2.api.LoadSettings;
 /** Worked cases of the test resources, and comparison of an answer with what they expect. */
 public final class Worked {
 
-    private Worked() {
-    }
+    private Worked() {}
 
     /** A JSON file of the folder {@code worked}. */
     public static Object read(String file) {

@@ -42,7 +42,16 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
     private final JdbcTemplate database;
     private final Clock clock;
 
-    AccountService(Accounts accounts, Passwords passwords, SecondFactor secondFactor, FirstAccountCode firstCode, ServerSecrets secrets, Trail trail, DiskRoom room, JdbcTemplate database, Clock clock) {
+    AccountService(
+            Accounts accounts,
+            Passwords passwords,
+            SecondFactor secondFactor,
+            FirstAccountCode firstCode,
+            ServerSecrets secrets,
+            Trail trail,
+            DiskRoom room,
+            JdbcTemplate database,
+            Clock clock) {
         this.accounts = accounts;
         this.passwords = passwords;
         this.secondFactor = secondFactor;
@@ -57,7 +66,9 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
     @Override
     @Transactional(readOnly = true)
     public UserDetails loadUserByUsername(String name) {
-        return accounts.findByName(name).map(SignedIn::of).orElseThrow(() -> new UsernameNotFoundException("no such account"));
+        return accounts.findByName(name)
+                .map(SignedIn::of)
+                .orElseThrow(() -> new UsernameNotFoundException("no such account"));
     }
 
     /** Whether nobody can sign in yet. */
@@ -69,7 +80,9 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
     /** Whether a session's account is still as it was at sign-in. */
     @Transactional(readOnly = true)
     public boolean isCurrent(SignedIn person) {
-        return accounts.findById(person.id()).filter(account -> account.active() && account.version() == person.version()).isPresent();
+        return accounts.findById(person.id())
+                .filter(account -> account.active() && account.version() == person.version())
+                .isPresent();
     }
 
     /** How a person is called; the sign-in name itself where there is no such account. */
@@ -83,14 +96,19 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
         return accounts.findAllByOrderByName().stream().map(AccountJson::of).toList();
     }
 
-    /** The key by which a person's pages keep what is not sent yet: always the same for the same person, 32 bytes in Base64. */
+    /**
+     * The key by which a person's pages keep what is not sent yet: always the same for the same person, 32 bytes in
+     * Base64.
+     */
     String pageKey(SignedIn person) {
-        return Base64.getEncoder().encodeToString(secrets.mac(ServerSecrets.PAGE_KEYS, person.id().toString().getBytes(StandardCharsets.UTF_8)));
+        return Base64.getEncoder()
+                .encodeToString(secrets.mac(
+                        ServerSecrets.PAGE_KEYS, person.id().toString().getBytes(StandardCharsets.UTF_8)));
     }
 
     /**
-     * The very first account, an administrator; refused once there is one, and without the code that was printed at the start.
-     * Of several at once one is made.
+     * The very first account, an administrator; refused once there is one, and without the code that was printed at the
+     * start. Of several at once one is made.
      */
     @Transactional
     AccountJson first(AccountJson.FirstAccount request) {
@@ -98,10 +116,13 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
             throw alreadyThere();
         }
         if (!firstCode.isIt(request.code())) {
-            throw new BadInput("code", "is not the one that the server printed when it started; allowed: that one, such as ABCD-EFGH-IJKL-MNOP");
+            throw new BadInput(
+                    "code",
+                    "is not the one that the server printed when it started; allowed: that one, such as ABCD-EFGH-IJKL-MNOP");
         }
         if (!request.account().roles().contains(Role.ADMINISTRATOR)) {
-            throw new BadInput("roles", "the first account keeps the others; allowed: ADMINISTRATOR, and others beside it");
+            throw new BadInput(
+                    "roles", "the first account keeps the others; allowed: ADMINISTRATOR, and others beside it");
         }
         AccountJson made = make(request.account(), false);
         try {
@@ -109,7 +130,12 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
         } catch (DuplicateKeyException overtaken) {
             throw alreadyThere();
         }
-        trail.addFor(made.name(), Action.ENTERED, ACCOUNT, made.id().toString(), "the first account: " + words(made.roles()));
+        trail.addFor(
+                made.name(),
+                Action.ENTERED,
+                ACCOUNT,
+                made.id().toString(),
+                "the first account: " + words(made.roles()));
         return made;
     }
 
@@ -136,7 +162,13 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
         });
         String displayName = displayName(request.name(), request.displayName());
         checkPassword("password", request.password(), request.name(), displayName);
-        Account account = new Account(UUID.randomUUID(), request.name(), displayName, request.roles(), passwords.encode(request.password()), clock.instant());
+        Account account = new Account(
+                UUID.randomUUID(),
+                request.name(),
+                displayName,
+                request.roles(),
+                passwords.encode(request.password()),
+                clock.instant());
         account.password(account.passwordHash(), byAnother);
         return AccountJson.of(accounts.saveAndFlush(account));
     }
@@ -144,13 +176,19 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
     @Transactional
     AccountJson change(UUID id, AccountJson.ChangedAccount request) {
         List<Account> active = accounts.findByActiveTrue();
-        Account account = accounts.findById(id).orElseThrow(() -> new NotFound("There is no account " + id + " on this server."));
+        Account account =
+                accounts.findById(id).orElseThrow(() -> new NotFound("There is no account " + id + " on this server."));
         if (account.version() != request.version()) {
             throw new Conflict("Somebody else changed this account in the meantime. Please look at it again.");
         }
         boolean keeps = request.active() && request.roles().contains(Role.ADMINISTRATOR);
-        if (!keeps && active.stream().filter(each -> each.roles().contains(Role.ADMINISTRATOR)).allMatch(each -> each.id().equals(id))) {
-            throw new BadInput(request.active() ? "roles" : "active", "this is the last administrator; allowed: make somebody else administrator first");
+        if (!keeps
+                && active.stream()
+                        .filter(each -> each.roles().contains(Role.ADMINISTRATOR))
+                        .allMatch(each -> each.id().equals(id))) {
+            throw new BadInput(
+                    request.active() ? "roles" : "active",
+                    "this is the last administrator; allowed: make somebody else administrator first");
         }
         List<String> said = new ArrayList<>();
         String displayName = displayName(account.name(), request.displayName());
@@ -163,13 +201,18 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
             account.password(passwords.encode(request.password()), true);
             said.add("password reset");
         }
-        if (Boolean.TRUE.equals(request.forgetSecondFactor()) && account.secondFactor().isPresent()) {
+        if (Boolean.TRUE.equals(request.forgetSecondFactor())
+                && account.secondFactor().isPresent()) {
             account.secondFactor(null);
             secondFactor.forgetRecoveryCodes(id);
             said.add("second factor taken away");
         }
         AccountJson changed = AccountJson.of(accounts.saveAndFlush(account));
-        trail.add(Action.CHANGED, ACCOUNT, id.toString(), account.name() + ": " + (said.isEmpty() ? "nothing" : String.join("; ", said)));
+        trail.add(
+                Action.CHANGED,
+                ACCOUNT,
+                id.toString(),
+                account.name() + ": " + (said.isEmpty() ? "nothing" : String.join("; ", said)));
         return changed;
     }
 
@@ -189,7 +232,10 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
 
     private String displayName(String name, String typed) {
         String tidied = NameRules.tidied(typed);
-        List<String> others = accounts.findAll().stream().filter(account -> !account.name().equals(name)).flatMap(account -> Stream.of(account.name(), account.displayName())).toList();
+        List<String> others = accounts.findAll().stream()
+                .filter(account -> !account.name().equals(name))
+                .flatMap(account -> Stream.of(account.name(), account.displayName()))
+                .toList();
         NameRules.displayFault(tidied, others).ifPresent(fault -> {
             throw new BadInput("displayName", fault);
         });
@@ -224,8 +270,7 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
     }
 
     /** What confirming a second factor gives: the person with the account's new version, and recovery codes. */
-    record Confirmed(SignedIn person, List<String> recoveryCodes) {
-    }
+    record Confirmed(SignedIn person, List<String> recoveryCodes) {}
 
     /** From now on a code is asked beside the password. */
     @Transactional
@@ -233,11 +278,14 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
         Account account = own(person);
         OptionalLong step = secondFactor.step(secret, code, 0);
         if (step.isEmpty()) {
-            throw new BadInput("code", "is not the one that the authenticator shows now; allowed: its six digits; the clocks of both devices have to be right");
+            throw new BadInput(
+                    "code",
+                    "is not the one that the authenticator shows now; allowed: its six digits; the clocks of both devices have to be right");
         }
         account.secondFactor(secret);
         account.usedStep(step.getAsLong());
-        return new Confirmed(SignedIn.of(accounts.saveAndFlush(account)), secondFactor.freshRecoveryCodes(account.id()));
+        return new Confirmed(
+                SignedIn.of(accounts.saveAndFlush(account)), secondFactor.freshRecoveryCodes(account.id()));
     }
 
     /** From now on the password alone is asked. */
@@ -258,7 +306,10 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
     @Transactional
     Optional<SignedIn> useCode(SignedIn person, String code) {
         Account account = own(person);
-        OptionalLong step = secondFactor.step(account.secondFactor().orElseThrow(), code, Math.max(account.lastStep(), secondFactor.lastStep(account.id())));
+        OptionalLong step = secondFactor.step(
+                account.secondFactor().orElseThrow(),
+                code,
+                Math.max(account.lastStep(), secondFactor.lastStep(account.id())));
         if (step.isPresent()) {
             secondFactor.used(account.id(), step.getAsLong());
             if (!room.isThere()) {
@@ -270,7 +321,10 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
         return secondFactor.useRecoveryCode(account.id(), code) ? Optional.of(person) : Optional.empty();
     }
 
-    /** Keeps a password under a newer kind of hash. Where that cannot be written now, it is tried again at the next sign-in. */
+    /**
+     * Keeps a password under a newer kind of hash. Where that cannot be written now, it is tried again at the next
+     * sign-in.
+     */
     @Override
     @Transactional
     public UserDetails updatePassword(UserDetails person, String hash) {

@@ -12,8 +12,11 @@ public class DemoPeople {
     private static final String PASSWORD = "demo-clinic-only";
 
     private static final List<SessionJson.DemoPersonJson> PEOPLE = List.of(
-            person("tarn", "R. Tarn", Role.THERAPIST), person("wold", "S. Wold", Role.THERAPIST), person("brook", "E. Brook", Role.STUDENT),
-            person("fell", "M. Fell", Role.STEWARD), person("gill", "J. Gill", Role.ADMINISTRATOR));
+            person("tarn", "R. Tarn", Role.THERAPIST),
+            person("wold", "S. Wold", Role.THERAPIST),
+            person("brook", "E. Brook", Role.STUDENT),
+            person("fell", "M. Fell", Role.STEWARD),
+            person("gill", "J. Gill", Role.ADMINISTRATOR));
 
     private final boolean demo;
     private final AccountService accounts;
@@ -31,7 +34,10 @@ public class DemoPeople {
     /** Makes the accounts where there are none. */
     public void begin() {
         if (accounts.isEmpty()) {
-            PEOPLE.forEach(person -> accounts.make(new AccountJson.NewAccount(person.name(), person.displayName(), Set.copyOf(person.roles()), person.password()), false));
+            PEOPLE.forEach(person -> accounts.make(
+                    new AccountJson.NewAccount(
+                            person.name(), person.displayName(), Set.copyOf(person.roles()), person.password()),
+                    false));
         }
     }
 

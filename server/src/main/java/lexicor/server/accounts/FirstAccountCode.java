@@ -8,8 +8,8 @@ import org.apache.commons.codec.binary.Base32;
 import org.springframework.stereotype.Component;
 
 /**
- * What shows that whoever makes the first account stands at the server: a code that is printed where the server was started,
- * anew at each start, and is worth nothing once there is an account.
+ * What shows that whoever makes the first account stands at the server: a code that is printed where the server was
+ * started, anew at each start, and is worth nothing once there is an account.
  */
 @Component
 public class FirstAccountCode {

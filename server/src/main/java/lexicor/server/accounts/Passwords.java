@@ -13,10 +13,10 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 
 /**
- * Which passwords are taken, and how they are kept. Rules as in NIST SP 800-63B (revision 4, 3.1.1.2): at least 15 characters
- * where the password is the only factor, every character counts, none is demanded, and what is easily guessed (common
- * passwords, the person's own name, patterns) is refused. Kept as Argon2id; hashes of an older kind are read and renewed.
- * Hashing is slow on purpose, so that only a few are computed at a time.
+ * Which passwords are taken, and how they are kept. Rules as in NIST SP 800-63B (revision 4, 3.1.1.2): at least 15
+ * characters where the password is the only factor, every character counts, none is demanded, and what is easily
+ * guessed (common passwords, the person's own name, patterns) is refused. Kept as Argon2id; hashes of an older kind are
+ * read and renewed. Hashing is slow on purpose, so that only a few are computed at a time.
  */
 @Component
 class Passwords implements PasswordEncoder {
@@ -24,7 +24,8 @@ class Passwords implements PasswordEncoder {
     static final int SHORTEST = 15;
     static final int LONGEST = 256;
 
-    static final String ALLOWED = "allowed: 15 to 256 characters of any kind; a few words in a row are easy to remember";
+    static final String ALLOWED =
+            "allowed: 15 to 256 characters of any kind; a few words in a row are easy to remember";
 
     /** Guesses that a password has to withstand, as zxcvbn estimates them (Wheeler 2016). */
     private static final double FEWEST_GUESSES = 1e8;
@@ -34,15 +35,25 @@ class Passwords implements PasswordEncoder {
 
     /** Waiting for a turn beyond that, or behind so many others, is worse than being told to try again. */
     private static final Duration LONGEST_WAIT = Duration.ofSeconds(5);
+
     private static final int MOST_WAITING = 20;
 
     private final PasswordEncoder encoder;
     private final Zxcvbn estimate = new Zxcvbn();
-    private final Turns turns = new Turns(Turns.halfTheMachine(), MOST_WAITING, LONGEST_WAIT, "Many people are signing in just now. Please try again in a moment.");
+    private final Turns turns = new Turns(
+            Turns.halfTheMachine(),
+            MOST_WAITING,
+            LONGEST_WAIT,
+            "Many people are signing in just now. Please try again in a moment.");
 
     Passwords() {
-        DelegatingPasswordEncoder kinds = new DelegatingPasswordEncoder("argon2",
-                Map.of("argon2", Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8(), "bcrypt", new BCryptPasswordEncoder()));
+        DelegatingPasswordEncoder kinds = new DelegatingPasswordEncoder(
+                "argon2",
+                Map.of(
+                        "argon2",
+                        Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8(),
+                        "bcrypt",
+                        new BCryptPasswordEncoder()));
         kinds.setDefaultPasswordEncoderForMatches(new BCryptPasswordEncoder());
         this.encoder = kinds;
     }

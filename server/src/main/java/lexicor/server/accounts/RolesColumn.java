@@ -18,6 +18,10 @@ class RolesColumn implements AttributeConverter<Set<Role>, String> {
 
     @Override
     public Set<Role> convertToEntityAttribute(String column) {
-        return column.isEmpty() ? Set.of() : Arrays.stream(column.split(",")).map(Role::valueOf).collect(Collectors.toCollection(() -> EnumSet.noneOf(Role.class)));
+        return column.isEmpty()
+                ? Set.of()
+                : Arrays.stream(column.split(","))
+                        .map(Role::valueOf)
+                        .collect(Collectors.toCollection(() -> EnumSet.noneOf(Role.class)));
     }
 }

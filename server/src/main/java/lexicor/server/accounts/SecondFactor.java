@@ -23,8 +23,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /**
- * A second factor: codes of an authenticator application that change every half minute (RFC 6238), and recovery codes that
- * work once each. A code that was used is not taken again.
+ * A second factor: codes of an authenticator application that change every half minute (RFC 6238), and recovery codes
+ * that work once each. A code that was used is not taken again.
  */
 @Component
 class SecondFactor {
@@ -56,7 +56,8 @@ class SecondFactor {
 
     /** The address by which an authenticator takes the secret in. */
     String address(String name, String secret) {
-        String label = URLEncoder.encode("Lexicor:" + name, StandardCharsets.UTF_8).replace("+", "%20");
+        String label =
+                URLEncoder.encode("Lexicor:" + name, StandardCharsets.UTF_8).replace("+", "%20");
         return "otpauth://totp/" + label + "?secret=" + secret + "&issuer=Lexicor";
     }
 
@@ -68,7 +69,11 @@ class SecondFactor {
             for (int y = 0; y < code.size; y++) {
                 for (int x = 0; x < code.size; x++) {
                     if (code.getModule(x, y)) {
-                        path.append("M").append(x + BORDER).append(' ').append(y + BORDER).append("h1v1h-1z");
+                        path.append("M")
+                                .append(x + BORDER)
+                                .append(' ')
+                                .append(y + BORDER)
+                                .append("h1v1h-1z");
                     }
                 }
             }
@@ -85,7 +90,10 @@ class SecondFactor {
         Instant now = clock.instant();
         long step = now.getEpochSecond() / generator.getTimeStep().toSeconds();
         for (long each = step - 1; each <= step + 1; each++) {
-            if (each > after && MessageDigest.isEqual(at(secret, each).getBytes(StandardCharsets.US_ASCII), code.replace(" ", "").getBytes(StandardCharsets.UTF_8))) {
+            if (each > after
+                    && MessageDigest.isEqual(
+                            at(secret, each).getBytes(StandardCharsets.US_ASCII),
+                            code.replace(" ", "").getBytes(StandardCharsets.UTF_8))) {
                 return OptionalLong.of(each);
             }
         }
@@ -104,7 +112,8 @@ class SecondFactor {
     /** The code of a step. */
     String at(String secret, long step) {
         try {
-            return generator.generateOneTimePasswordString(new SecretKeySpec(new Base32().decode(secret), generator.getAlgorithm()),
+            return generator.generateOneTimePasswordString(
+                    new SecretKeySpec(new Base32().decode(secret), generator.getAlgorithm()),
                     Instant.ofEpochSecond(step * generator.getTimeStep().toSeconds()));
         } catch (GeneralSecurityException impossible) {
             throw new IllegalStateException(impossible);
@@ -118,7 +127,8 @@ class SecondFactor {
         for (int i = 0; i < RECOVERY_CODES; i++) {
             byte[] bytes = new byte[RECOVERY_BYTES];
             random.nextBytes(bytes);
-            String code = new Base32().encodeToString(bytes).toLowerCase(Locale.ROOT).replaceAll("(.{4})(?=.)", "$1-");
+            String code =
+                    new Base32().encodeToString(bytes).toLowerCase(Locale.ROOT).replaceAll("(.{4})(?=.)", "$1-");
             codes.add(code);
             database.update("insert into recovery_code (account_id, hash) values (?, ?)", account, hash(code));
         }
@@ -138,7 +148,8 @@ class SecondFactor {
     private static String hash(String code) {
         try {
             String bare = code.toLowerCase(Locale.ROOT).replaceAll("[^a-z2-7]", "");
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bare.getBytes(StandardCharsets.UTF_8)));
+            return HexFormat.of()
+                    .formatHex(MessageDigest.getInstance("SHA-256").digest(bare.getBytes(StandardCharsets.UTF_8)));
         } catch (GeneralSecurityException impossible) {
             throw new IllegalStateException(impossible);
         }

@@ -43,8 +43,15 @@ class SessionController {
     private final DemoPeople demoPeople;
     private final Trail trail;
 
-    SessionController(AccountService accounts, AuthenticationManager authentication, SecurityContextRepository sessions, CsrfTokenRepository tokens, SignInThrottle throttle,
-            KnownDevices devices, DemoPeople demoPeople, Trail trail) {
+    SessionController(
+            AccountService accounts,
+            AuthenticationManager authentication,
+            SecurityContextRepository sessions,
+            CsrfTokenRepository tokens,
+            SignInThrottle throttle,
+            KnownDevices devices,
+            DemoPeople demoPeople,
+            Trail trail) {
         this.accounts = accounts;
         this.authentication = authentication;
         this.sessions = sessions;
@@ -63,9 +70,11 @@ class SessionController {
 
     /** Signs in. */
     @PostMapping("/session")
-    SessionJson signIn(@Valid @RequestBody SessionJson.SignIn request, HttpServletRequest http, HttpServletResponse response) {
+    SessionJson signIn(
+            @Valid @RequestBody SessionJson.SignIn request, HttpServletRequest http, HttpServletResponse response) {
         String name = request.name().strip().toLowerCase(Locale.ROOT);
-        SignInThrottle.Try paid = throttle.pay(name, http.getRemoteAddr(), devices.of(name, http).orElse(null));
+        SignInThrottle.Try paid =
+                throttle.pay(name, http.getRemoteAddr(), devices.of(name, http).orElse(null));
         SignedIn person;
         try {
             authentication.authenticate(UsernamePasswordAuthenticationToken.unauthenticated(name, request.password()));
@@ -75,7 +84,10 @@ class SessionController {
             throw new NotSignedIn("Name and password do not go together.");
         }
         if (person.secondFactor()) {
-            person = secondFactor(person, Optional.ofNullable(request.code()).map(String::strip).orElse(""), paid);
+            person = secondFactor(
+                    person,
+                    Optional.ofNullable(request.code()).map(String::strip).orElse(""),
+                    paid);
         }
         paid.succeeded();
         devices.mark(name, http, response);
@@ -91,12 +103,18 @@ class SessionController {
         }
         return accounts.useCode(person, code).orElseThrow(() -> {
             refused(person.name(), "second factor wrong");
-            return new SecondFactorNeeded("This code is not right, or was used before. Type the one that your authenticator shows now, or a recovery code.");
+            return new SecondFactorNeeded(
+                    "This code is not right, or was used before. Type the one that your authenticator shows now, or a recovery code.");
         });
     }
 
     private void refused(String name, String why) {
-        trail.addFor(name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name, Action.REFUSED, "session", "", why);
+        trail.addFor(
+                name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name,
+                Action.REFUSED,
+                "session",
+                "",
+                why);
     }
 
     /** Signs out; what is on the screen stays the page's own business. */
@@ -110,9 +128,15 @@ class SessionController {
     /** Changes one's own password. */
     @PostMapping("/session/password")
     @Traced(action = Action.CHANGED, subject = "own password")
-    SessionJson changePassword(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody SessionJson.NewPassword request, HttpServletRequest http,
+    SessionJson changePassword(
+            @AuthenticationPrincipal SignedIn person,
+            @Valid @RequestBody SessionJson.NewPassword request,
+            HttpServletRequest http,
             HttpServletResponse response) {
-        SignInThrottle.Try paid = throttle.pay(person.name(), http.getRemoteAddr(), devices.of(person.name(), http).orElse(null));
+        SignInThrottle.Try paid = throttle.pay(
+                person.name(),
+                http.getRemoteAddr(),
+                devices.of(person.name(), http).orElse(null));
         SignedIn renewed = accounts.changePassword(person, request.present(), request.fresh());
         paid.succeeded();
         begin(renewed, http, response);
@@ -128,7 +152,10 @@ class SessionController {
     /** From now on a code is asked beside the password. */
     @PostMapping("/session/second-factor/confirmed")
     @Traced(action = Action.CHANGED, subject = "second factor on")
-    SessionJson.RecoveryCodesJson confirmSecondFactor(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody SessionJson.ConfirmSecondFactor request, HttpServletRequest http,
+    SessionJson.RecoveryCodesJson confirmSecondFactor(
+            @AuthenticationPrincipal SignedIn person,
+            @Valid @RequestBody SessionJson.ConfirmSecondFactor request,
+            HttpServletRequest http,
             HttpServletResponse response) {
         AccountService.Confirmed confirmed = accounts.confirmSecondFactor(person, request.secret(), request.code());
         begin(confirmed.person(), http, response);
@@ -138,8 +165,15 @@ class SessionController {
     /** From now on the password alone is asked. */
     @PostMapping("/session/second-factor/ended")
     @Traced(action = Action.CHANGED, subject = "second factor off")
-    SessionJson endSecondFactor(@AuthenticationPrincipal SignedIn person, @Valid @RequestBody SessionJson.WithPassword request, HttpServletRequest http, HttpServletResponse response) {
-        SignInThrottle.Try paid = throttle.pay(person.name(), http.getRemoteAddr(), devices.of(person.name(), http).orElse(null));
+    SessionJson endSecondFactor(
+            @AuthenticationPrincipal SignedIn person,
+            @Valid @RequestBody SessionJson.WithPassword request,
+            HttpServletRequest http,
+            HttpServletResponse response) {
+        SignInThrottle.Try paid = throttle.pay(
+                person.name(),
+                http.getRemoteAddr(),
+                devices.of(person.name(), http).orElse(null));
         SignedIn renewed = accounts.endSecondFactor(person, request.password());
         paid.succeeded();
         begin(renewed, http, response);
@@ -149,7 +183,10 @@ class SessionController {
     /** Makes the first account, by the code that the server printed when it started, and signs it in. */
     @PostMapping("/first-account")
     @ResponseStatus(HttpStatus.CREATED)
-    SessionJson first(@Valid @RequestBody AccountJson.FirstAccount request, HttpServletRequest http, HttpServletResponse response) {
+    SessionJson first(
+            @Valid @RequestBody AccountJson.FirstAccount request,
+            HttpServletRequest http,
+            HttpServletResponse response) {
         SignInThrottle.Try paid = throttle.pay("the first account", http.getRemoteAddr(), null);
         AccountJson made = accounts.first(request);
         paid.succeeded();
@@ -163,14 +200,17 @@ class SessionController {
         http.getSession();
         http.changeSessionId();
         SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities()));
+        context.setAuthentication(
+                UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities()));
         SecurityContextHolder.setContext(context);
         sessions.saveContext(context, http, response);
         tokens.saveToken(tokens.generateToken(http), http, response);
     }
 
     private SessionJson answer(SignedIn person) {
-        return person == null ? new SessionJson(null, accounts.isEmpty(), demoPeople.shown(), null)
-                : new SessionJson(SessionJson.PersonJson.of(person), false, demoPeople.shown(), accounts.pageKey(person));
+        return person == null
+                ? new SessionJson(null, accounts.isEmpty(), demoPeople.shown(), null)
+                : new SessionJson(
+                        SessionJson.PersonJson.of(person), false, demoPeople.shown(), accounts.pageKey(person));
     }
 }

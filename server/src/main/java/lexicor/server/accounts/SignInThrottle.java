@@ -13,10 +13,11 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
- * Slows down guessing. A try is paid for before the password is looked at, so that many at once are no way round, and is given
- * back where it succeeds. Each device that signed in as this person before has an allowance of its own; strangers share one by
- * name and address, and a wider one by name, so that somebody else's tries keep nobody out for more than seconds. An address
- * may be that of a proxy or a whole clinic, so that its own allowance is wide. Time is the machine's monotonic one.
+ * Slows down guessing. A try is paid for before the password is looked at, so that many at once are no way round, and
+ * is given back where it succeeds. Each device that signed in as this person before has an allowance of its own;
+ * strangers share one by name and address, and a wider one by name, so that somebody else's tries keep nobody out for
+ * more than seconds. An address may be that of a proxy or a whole clinic, so that its own allowance is wide. Time is
+ * the machine's monotonic one.
  */
 @Component
 class SignInThrottle {
@@ -33,7 +34,10 @@ class SignInThrottle {
     private static final Duration ADDRESS_EVERY = Duration.ofSeconds(1);
     private static final int MOST_REMEMBERED = 50_000;
 
-    private final Cache<String, Bucket> buckets = Caffeine.newBuilder().maximumSize(MOST_REMEMBERED).expireAfterAccess(1, TimeUnit.HOURS).build();
+    private final Cache<String, Bucket> buckets = Caffeine.newBuilder()
+            .maximumSize(MOST_REMEMBERED)
+            .expireAfterAccess(1, TimeUnit.HOURS)
+            .build();
     private final TimeMeter time;
 
     @Autowired
@@ -85,8 +89,12 @@ class SignInThrottle {
     }
 
     private void pay(List<Bucket> paid, String key, int tries, Duration each) {
-        Bucket bucket = buckets.get(key, missing -> Bucket.builder().withCustomTimePrecision(time)
-                .addLimit(limit -> limit.capacity(tries).refillIntervally(1, each)).build());
+        Bucket bucket = buckets.get(
+                key,
+                missing -> Bucket.builder()
+                        .withCustomTimePrecision(time)
+                        .addLimit(limit -> limit.capacity(tries).refillIntervally(1, each))
+                        .build());
         var probe = bucket.tryConsumeAndReturnRemaining(1);
         if (!probe.isConsumed()) {
             paid.forEach(earlier -> earlier.addTokens(1));

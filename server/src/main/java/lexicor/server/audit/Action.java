@@ -2,7 +2,13 @@ package lexicor.server.audit;
 
 /** What somebody did. */
 public enum Action {
-    SAW, ENTERED, CHANGED, TOOK_OUT, SIGNED_IN, SIGNED_OUT, REFUSED;
+    SAW,
+    ENTERED,
+    CHANGED,
+    TOOK_OUT,
+    SIGNED_IN,
+    SIGNED_OUT,
+    REFUSED;
 
     /** Whether a line of it may be written later: nothing else is kept with it. */
     boolean mayWait() {

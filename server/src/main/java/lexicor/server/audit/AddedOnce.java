@@ -8,7 +8,10 @@ import jakarta.persistence.Transient;
 import java.util.UUID;
 import org.springframework.data.domain.Persistable;
 
-/** A row whose id comes from outside and which is added once and never changed, so that saving it needs no look-up first. */
+/**
+ * A row whose id comes from outside and which is added once and never changed, so that saving it needs no look-up
+ * first.
+ */
 @MappedSuperclass
 public abstract class AddedOnce implements Persistable<UUID> {
 

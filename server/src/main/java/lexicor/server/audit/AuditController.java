@@ -32,12 +32,20 @@ class AuditController {
      */
     @GetMapping
     @Traced(action = Action.SAW, subject = "audit")
-    public List<AuditEntry.Json> page(@RequestParam(defaultValue = "9223372036854775807") long before, @RequestParam(defaultValue = "") String author,
-            @RequestParam(required = false) Action action, @RequestParam(defaultValue = "") String subjectId) {
+    public List<AuditEntry.Json> page(
+            @RequestParam(defaultValue = "9223372036854775807") long before,
+            @RequestParam(defaultValue = "") String author,
+            @RequestParam(required = false) Action action,
+            @RequestParam(defaultValue = "") String subjectId) {
         List<AuditEntry> found = entries.find(before, author.strip(), action, subjectId.strip(), Limit.of(PAGE));
-        List<UUID> ids = found.stream().flatMap(entry -> entry.subjectUuid().stream()).distinct().toList();
+        List<UUID> ids = found.stream()
+                .flatMap(entry -> entry.subjectUuid().stream())
+                .distinct()
+                .toList();
         Map<UUID, String> known = new HashMap<>();
         names.forEach(kind -> known.putAll(kind.of(ids)));
-        return found.stream().map(entry -> entry.json(entry.subjectUuid().map(known::get).orElse(""))).toList();
+        return found.stream()
+                .map(entry -> entry.json(entry.subjectUuid().map(known::get).orElse("")))
+                .toList();
     }
 }

@@ -72,6 +72,13 @@ class AuditEntry {
      * @param subjectName empty where it has none or is no longer there
      */
     @io.swagger.v3.oas.annotations.media.Schema(name = "AuditEntryJson")
-    record Json(long id, Instant at, String author, Action action, String subject, String subjectId, String subjectName, String detail) {
-    }
+    record Json(
+            long id,
+            Instant at,
+            String author,
+            Action action,
+            String subject,
+            String subjectId,
+            String subjectName,
+            String detail) {}
 }

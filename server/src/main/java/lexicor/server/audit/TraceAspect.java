@@ -11,9 +11,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.PathVariable;
 
 /**
- * Writes the line of a {@link Traced} request once it succeeded. What changes anything is in one transaction with its line:
- * neither is kept without the other. What only looks writes its line afterwards, so that no connection is held while
- * something is computed; without a line nothing is handed out.
+ * Writes the line of a {@link Traced} request once it succeeded. What changes anything is in one transaction with its
+ * line: neither is kept without the other. What only looks writes its line afterwards, so that no connection is held
+ * while something is computed; without a line nothing is handed out.
  */
 @Aspect
 @Component
@@ -74,6 +74,8 @@ class TraceAspect {
 
     private static String detail(Object answer, Traced traced) {
         boolean several = traced.action() == Action.ENTERED && answer instanceof Collection<?>;
-        return several ? ((Collection<?>) answer).size() + (((Collection<?>) answer).size() == 1 ? " entry" : " entries") : "";
+        return several
+                ? ((Collection<?>) answer).size() + (((Collection<?>) answer).size() == 1 ? " entry" : " entries")
+                : "";
     }
 }

@@ -6,8 +6,8 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * Marks a request that leaves a line in the audit; what it changes is kept together with the line or not at all. The subject's id is the
- * address's own, or the one of the answer where that is {@link Known}.
+ * Marks a request that leaves a line in the audit; what it changes is kept together with the line or not at all. The
+ * subject's id is the address's own, or the one of the answer where that is {@link Known}.
  */
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)

@@ -15,8 +15,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Adds lines to the audit. Looking at the same thing again within ten minutes is one look. While the disk is full, lines about
- * what changes nothing wait in memory, and are written, with their own times, before the first line for which there is room.
+ * Adds lines to the audit. Looking at the same thing again within ten minutes is one look. While the disk is full,
+ * lines about what changes nothing wait in memory, and are written, with their own times, before the first line for
+ * which there is room.
  */
 @Service
 public class Trail {
@@ -31,7 +32,10 @@ public class Trail {
     private final AuditEntries entries;
     private final DiskRoom room;
     private final Clock clock;
-    private final Cache<String, Instant> looks = Caffeine.newBuilder().maximumSize(MOST_LOOKS).expireAfterWrite(ONE_LOOK).build();
+    private final Cache<String, Instant> looks = Caffeine.newBuilder()
+            .maximumSize(MOST_LOOKS)
+            .expireAfterWrite(ONE_LOOK)
+            .build();
     private final Queue<AuditEntry> waiting = new ConcurrentLinkedQueue<>();
     private final AtomicInteger dropped = new AtomicInteger();
 
@@ -41,7 +45,10 @@ public class Trail {
         this.clock = clock;
     }
 
-    /** A line about a request that the person's role does not allow. Asking the same again within ten minutes is one try. */
+    /**
+     * A line about a request that the person's role does not allow. Asking the same again within ten minutes is one
+     * try.
+     */
     @Transactional
     public void refused(String request) {
         String author = Whoever.isHere();
@@ -65,7 +72,13 @@ public class Trail {
     }
 
     private void write(String author, Action action, String subject, String subjectId, String detail) {
-        AuditEntry line = new AuditEntry(clock.instant(), author, action, subject, subjectId, detail.length() > LONGEST_DETAIL ? detail.substring(0, LONGEST_DETAIL) : detail);
+        AuditEntry line = new AuditEntry(
+                clock.instant(),
+                author,
+                action,
+                subject,
+                subjectId,
+                detail.length() > LONGEST_DETAIL ? detail.substring(0, LONGEST_DETAIL) : detail);
         if (action.mayWait() && !room.isThere()) {
             keepWaiting(line);
             return;

@@ -15,13 +15,14 @@ public final class Whoever {
     /** The author of what the server does by itself. */
     public static final String SERVER = "server";
 
-    private Whoever() {
-    }
+    private Whoever() {}
 
     /** The sign-in name of the person, or {@link #SERVER}. Never null. */
     public static String isHere() {
-        return Optional.ofNullable(SecurityContextHolder.getContext().getAuthentication()).filter(person -> !(person instanceof AnonymousAuthenticationToken))
-                .map(Authentication::getName).orElse(SERVER);
+        return Optional.ofNullable(SecurityContextHolder.getContext().getAuthentication())
+                .filter(person -> !(person instanceof AnonymousAuthenticationToken))
+                .map(Authentication::getName)
+                .orElse(SERVER);
     }
 
     /** Does something in the name of a person, as when a record is replayed. */

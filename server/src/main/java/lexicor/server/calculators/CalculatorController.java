@@ -34,7 +34,9 @@ class CalculatorController {
         return AccuracyAnswer.of(new TwoByTwo(question.tp(), question.fp(), question.fn(), question.tn()));
     }
 
-    /** The chance after groups of tests, and the likelihood ratio of all of them. Groups are independent of each other. */
+    /**
+     * The chance after groups of tests, and the likelihood ratio of all of them. Groups are independent of each other.
+     */
     @PostMapping("/post-test")
     PostTestAnswer postTest(@Valid @RequestBody PostTestQuestion question) {
         List<TestGroup> groups = new ArrayList<>();
@@ -54,12 +56,17 @@ class CalculatorController {
         return new GroupAnswer(answer.givenPresent(), answer.givenAbsent(), answer.likelihoodRatio());
     }
 
-    /** What the counts behind independent tests leave open of the chance after them. The same seed gives the same answer. */
+    /**
+     * What the counts behind independent tests leave open of the chance after them. The same seed gives the same
+     * answer.
+     */
     @PostMapping("/interval")
     IntervalAnswer interval(@Valid @RequestBody IntervalQuestion question) {
         long work = (long) question.draws() * Math.max(1, question.tests().size());
         if (work > IntervalQuestion.MOST_WORK) {
-            throw new BadInput("draws", "times the number of tests is " + work + "; allowed: at most " + IntervalQuestion.MOST_WORK);
+            throw new BadInput(
+                    "draws",
+                    "times the number of tests is " + work + "; allowed: at most " + IntervalQuestion.MOST_WORK);
         }
         List<CountedTest> tests = new ArrayList<>();
         for (int test = 0; test < question.tests().size(); test++) {
@@ -74,14 +81,25 @@ class CalculatorController {
     /** The studies of one test put together. */
     @PostMapping("/pool")
     PoolAnswer pool(@Valid @RequestBody PoolQuestion question) {
-        requirePatients(question.studies().stream().anyMatch(each -> each.tp() + each.fn() > 0), "studies[0].tp", "and fn", "with");
-        requirePatients(question.studies().stream().anyMatch(each -> each.tn() + each.fp() > 0), "studies[0].tn", "and fp", "without");
-        return PoolAnswer.of(Pooling.pool(question.studies().stream().map(PoolQuestion.Study::counts).toList()));
+        requirePatients(
+                question.studies().stream().anyMatch(each -> each.tp() + each.fn() > 0),
+                "studies[0].tp",
+                "and fn",
+                "with");
+        requirePatients(
+                question.studies().stream().anyMatch(each -> each.tn() + each.fp() > 0),
+                "studies[0].tn",
+                "and fp",
+                "without");
+        return PoolAnswer.of(Pooling.pool(
+                question.studies().stream().map(PoolQuestion.Study::counts).toList()));
     }
 
     private static void requirePatients(boolean some, String field, String beside, String side) {
         if (!some) {
-            throw new BadInput(field, beside + " are both 0, in every study; allowed: at least one patient " + side + " the condition");
+            throw new BadInput(
+                    field,
+                    beside + " are both 0, in every study; allowed: at least one patient " + side + " the condition");
         }
     }
 
@@ -89,7 +107,10 @@ class CalculatorController {
     @PostMapping("/synthesis")
     SynthesisAnswer synthesis(@Valid @RequestBody SynthesisQuestion question) {
         Synthesis synthesis = Synthesis.of(question.read());
-        return SynthesisAnswer.of(synthesis, question.here() == null ? Map.of() : question.own(), question.here() == null ? null : question.here().condition());
+        return SynthesisAnswer.of(
+                synthesis,
+                question.here() == null ? Map.of() : question.own(),
+                question.here() == null ? null : question.here().condition());
     }
 
     /** One differential of conditions that lie within each other or share findings. */
@@ -101,7 +122,8 @@ class CalculatorController {
         } catch (IllegalArgumentException tooMany) {
             throw new BadInput("conditions", tooMany.getMessage());
         } catch (ArithmeticException farTooMany) {
-            throw new BadInput("conditions", "have too many states to count; allowed: fewer conditions directly within one");
+            throw new BadInput(
+                    "conditions", "have too many states to count; allowed: fewer conditions directly within one");
         }
     }
 

@@ -6,12 +6,24 @@ import lexicor.core.synthesis.Pooled;
 
 /** The studies of one test put together; what a method does not have is left out. */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-record PoolAnswer(String method, String reason, Pooled.Proportion sensitivity, Pooled.Proportion specificity, Between betweenStudy,
-        Pooled.Heterogeneity heterogeneity, Double logLikelihood) {
+record PoolAnswer(
+        String method,
+        String reason,
+        Pooled.Proportion sensitivity,
+        Pooled.Proportion specificity,
+        Between betweenStudy,
+        Pooled.Heterogeneity heterogeneity,
+        Double logLikelihood) {
 
     static PoolAnswer of(Pooled pooled) {
-        return new PoolAnswer(pooled.method(), pooled.reason().orElse(null), pooled.sensitivity(), pooled.specificity(),
-                pooled.between().map(Between::of).orElse(null), pooled.heterogeneity().orElse(null), pooled.logLikelihood().orElse(null));
+        return new PoolAnswer(
+                pooled.method(),
+                pooled.reason().orElse(null),
+                pooled.sensitivity(),
+                pooled.specificity(),
+                pooled.between().map(Between::of).orElse(null),
+                pooled.heterogeneity().orElse(null),
+                pooled.logLikelihood().orElse(null));
     }
 
     /** Deviations between studies, on the logit. */
@@ -20,7 +32,11 @@ record PoolAnswer(String method, String reason, Pooled.Proportion sensitivity, P
     record Between(double sdSensitivity, double sdSpecificity, boolean[] floored, Double correlation) {
 
         static Between of(Pooled.Between between) {
-            return new Between(between.sdSensitivity(), between.sdSpecificity(), between.floored().orElse(null), between.correlation().orElse(null));
+            return new Between(
+                    between.sdSensitivity(),
+                    between.sdSpecificity(),
+                    between.floored().orElse(null),
+                    between.correlation().orElse(null));
         }
     }
 }

@@ -1,4 +1,8 @@
 package lexicor.server.cases;
 
 /** The side of a complaint. */
-public enum Affected { LEFT, RIGHT, BOTH }
+public enum Affected {
+    LEFT,
+    RIGHT,
+    BOTH
+}

@@ -60,11 +60,14 @@ public class CaseFile {
     }
 
     final void change(CaseDetails details) {
-        this.name = details.name() == null || details.name().isBlank() ? null : details.name().strip();
+        this.name = details.name() == null || details.name().isBlank()
+                ? null
+                : details.name().strip();
         this.birthYear = details.birthYear();
         this.dominance = details.dominance();
         this.sex = details.sex();
-        this.occupation = details.occupation() == null ? "" : details.occupation().strip();
+        this.occupation =
+                details.occupation() == null ? "" : details.occupation().strip();
     }
 
     public UUID id() {

@@ -50,10 +50,9 @@ public class CaseService {
      * A page of the list.
      *
      * @param total cases found in all
-     * @param more  whether there are more than were counted
+     * @param more whether there are more than were counted
      */
-    public record Page(List<CaseStanding> standings, Map<UUID, CaseFile> files, long total, boolean more) {
-    }
+    public record Page(List<CaseStanding> standings, Map<UUID, CaseFile> files, long total, boolean more) {}
 
     /** Opens a case; the same id again returns the one that is there. */
     @Transactional
@@ -76,7 +75,8 @@ public class CaseService {
     public CaseFile change(UUID id, CaseDetails details, int version) {
         CaseFile file = file(id);
         if (file.version() != version) {
-            throw new Conflict("Somebody else changed this case in the meantime. What you typed is still here; please compare.");
+            throw new Conflict(
+                    "Somebody else changed this case in the meantime. What you typed is still here; please compare.");
         }
         check(details);
         file.change(details);
@@ -120,7 +120,12 @@ public class CaseService {
     /** A code that follows the one used last and is free. */
     @Transactional(readOnly = true)
     public String nextCode() {
-        CaseCode code = CaseCode.after(files.findAllByOrderByCreatedAtDesc(Limit.of(1)).stream().map(CaseFile::code).findFirst().orElse("C-0000"), files.count());
+        CaseCode code = CaseCode.after(
+                files.findAllByOrderByCreatedAtDesc(Limit.of(1)).stream()
+                        .map(CaseFile::code)
+                        .findFirst()
+                        .orElse("C-0000"),
+                files.count());
         while (!isFree(code.text())) {
             code = code.next();
         }
@@ -160,7 +165,8 @@ public class CaseService {
     }
 
     /**
-     * Cases, latest first. Every word looked for has to begin a word of the case: of its code, name, occupation or side.
+     * Cases, latest first. Every word looked for has to begin a word of the case: of its code, name, occupation or
+     * side.
      *
      * @param page from 0
      */
@@ -184,19 +190,27 @@ public class CaseService {
             }
         }
         List<CaseStanding> found = standings.of(new ArrayList<>(cases), Limit.of(MOST_FOUND)).stream()
-                .filter(standing -> state.isEmpty() || standing.state() == state.get()).filter(standing -> region.isEmpty() || standing.region().equals(region.get())).toList();
-        List<CaseStanding> shown = found.subList(Math.min(found.size(), page * size), Math.min(found.size(), (page + 1) * size));
+                .filter(standing -> state.isEmpty() || standing.state() == state.get())
+                .filter(standing -> region.isEmpty() || standing.region().equals(region.get()))
+                .toList();
+        List<CaseStanding> shown =
+                found.subList(Math.min(found.size(), page * size), Math.min(found.size(), (page + 1) * size));
         return new Page(shown, filesOf(shown), found.size(), more);
     }
 
     /** Cases that have a word with this beginning, one more than are counted at most. */
     private List<UUID> withWord(String beginning) {
-        return jdbc.query("select distinct case_id from case_word where word >= ? and word < ? fetch first " + (MOST_FOUND + 1) + " rows only",
-                (row, number) -> row.getObject(1, UUID.class), beginning, beginning + Character.MAX_VALUE);
+        return jdbc.query(
+                "select distinct case_id from case_word where word >= ? and word < ? fetch first " + (MOST_FOUND + 1)
+                        + " rows only",
+                (row, number) -> row.getObject(1, UUID.class),
+                beginning,
+                beginning + Character.MAX_VALUE);
     }
 
     private Map<UUID, CaseFile> filesOf(List<CaseStanding> found) {
-        return files.findAllById(found.stream().map(CaseStanding::caseId).toList()).stream().collect(Collectors.toMap(CaseFile::id, Function.identity()));
+        return files.findAllById(found.stream().map(CaseStanding::caseId).toList()).stream()
+                .collect(Collectors.toMap(CaseFile::id, Function.identity()));
     }
 
     private void remember(CaseFile file) {
@@ -205,7 +219,9 @@ public class CaseService {
         file.name().ifPresent(name -> words.addAll(words(name)));
         words.add(file.code().toLowerCase(Locale.ROOT));
         words.addAll(words(file.code()));
-        jdbc.batchUpdate("insert into case_word (word, case_id) values (?, ?)", words.stream().map(word -> new Object[] {word, file.id()}).toList());
+        jdbc.batchUpdate(
+                "insert into case_word (word, case_id) values (?, ?)",
+                words.stream().map(word -> new Object[] {word, file.id()}).toList());
     }
 
     /** The words of a text in lower case. A case code is one word. */

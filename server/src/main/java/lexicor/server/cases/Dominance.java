@@ -1,4 +1,8 @@
 package lexicor.server.cases;
 
 /** The hand that leads. */
-public enum Dominance { RIGHT, LEFT, BOTH }
+public enum Dominance {
+    RIGHT,
+    LEFT,
+    BOTH
+}

@@ -9,5 +9,6 @@ interface Episodes extends JpaRepository<Episode, UUID> {
 
     List<Episode> findByCaseFileIdOrderByOpenedAtDesc(UUID caseId);
 
-    Optional<Episode> findFirstByCaseFileIdAndRegionAndSideOrderByOpenedAtDesc(UUID caseId, String region, Affected side);
+    Optional<Episode> findFirstByCaseFileIdAndRegionAndSideOrderByOpenedAtDesc(
+            UUID caseId, String region, Affected side);
 }

@@ -8,7 +8,6 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.examination.Side;
 import lexicor.core.source.SourceNode;
-import lexicor.server.examinations.ExaminationService;
 import lexicor.server.accounts.DemoPeople;
 import lexicor.server.audit.Whoever;
 import lexicor.server.cases.Affected;
@@ -17,6 +16,7 @@ import lexicor.server.cases.CaseService;
 import lexicor.server.cases.Dominance;
 import lexicor.server.examinations.CommandJson;
 import lexicor.server.examinations.CommandRecorder;
+import lexicor.server.examinations.ExaminationService;
 import lexicor.server.examinations.Signing;
 import lexicor.server.examinations.VisitRequest;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -26,8 +26,8 @@ import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Fills a record with the demo cases before the first request is answered. Each is brought in whole or not at all; those that
- * are there already are left alone, and so is a case of one's own that has the code of one of them.
+ * Fills a record with the demo cases before the first request is answered. Each is brought in whole or not at all;
+ * those that are there already are left alone, and so is a case of one's own that has the code of one of them.
  */
 @Component
 @ConditionalOnProperty(name = "lexicor.demo", havingValue = "true")
@@ -46,7 +46,14 @@ class DemoClinic implements SmartInitializingSingleton {
     private final Signing signing;
     private final Catalogue catalogue;
 
-    DemoClinic(DemoPeople people, CaseService cases, PlatformTransactionManager transactions, ExaminationService examinations, CommandRecorder recorder, Signing signing, Catalogue catalogue) {
+    DemoClinic(
+            DemoPeople people,
+            CaseService cases,
+            PlatformTransactionManager transactions,
+            ExaminationService examinations,
+            CommandRecorder recorder,
+            Signing signing,
+            Catalogue catalogue) {
         this.cases = cases;
         this.transaction = new TransactionTemplate(transactions);
         this.recorder = recorder;
@@ -59,8 +66,22 @@ class DemoClinic implements SmartInitializingSingleton {
     @Override
     public void afterSingletonsInstantiated() {
         people.begin();
-        for (SourceNode node : SourceNode.parse("clinic.yaml", SourceNode.resourceText(CASES)).items()) {
-            node.allowing("case", "born", "hand", "occupation", "region", "side", "worse", "setting", "begins", "steps", "signed", "amended", "again");
+        for (SourceNode node :
+                SourceNode.parse("clinic.yaml", SourceNode.resourceText(CASES)).items()) {
+            node.allowing(
+                    "case",
+                    "born",
+                    "hand",
+                    "occupation",
+                    "region",
+                    "side",
+                    "worse",
+                    "setting",
+                    "begins",
+                    "steps",
+                    "signed",
+                    "amended",
+                    "again");
             if (cases.isFree(node.text("case"))) {
                 Whoever.being(people.therapist(), () -> transaction.execute(status -> replay(node)));
             }
@@ -74,15 +95,36 @@ class DemoClinic implements SmartInitializingSingleton {
         Side side = affected == Affected.BOTH ? node.oneOf("worse", Side.class) : Side.valueOf(affected.name());
         String region = node.text("region", "shoulder");
         Dominance hand = node.has("hand") ? node.oneOf("hand", Dominance.class) : null;
-        CaseDetails details = new CaseDetails(null, node.whole("born", EARLIEST, LATEST), hand, node.text("occupation"));
-        examinations.open(new VisitRequest.NewCase(id("case ", node), node.text("case"), details,
-                new VisitRequest(id, region, affected, affected == Affected.BOTH ? side : null, node.oneOf("setting", Setting.class), null)), begins);
+        CaseDetails details =
+                new CaseDetails(null, node.whole("born", EARLIEST, LATEST), hand, node.text("occupation"));
+        examinations.open(
+                new VisitRequest.NewCase(
+                        id("case ", node),
+                        node.text("case"),
+                        details,
+                        new VisitRequest(
+                                id,
+                                region,
+                                affected,
+                                affected == Affected.BOTH ? side : null,
+                                node.oneOf("setting", Setting.class),
+                                null)),
+                begins);
         examine(id, node, region, side, begins);
         node.optionalChild("again").ifPresent(again -> {
             again.allowing("begins", "steps", "signed");
             UUID next = UUID.nameUUIDFromBytes(("again " + node.text("case")).getBytes(StandardCharsets.UTF_8));
             Instant later = Instant.parse(again.text("begins"));
-            examinations.begin(id("case ", node), new VisitRequest(next, region, affected, affected == Affected.BOTH ? side : null, node.oneOf("setting", Setting.class), id), later);
+            examinations.begin(
+                    id("case ", node),
+                    new VisitRequest(
+                            next,
+                            region,
+                            affected,
+                            affected == Affected.BOTH ? side : null,
+                            node.oneOf("setting", Setting.class),
+                            id),
+                    later);
             examine(next, again, region, side, later);
         });
         return id;
@@ -90,7 +132,12 @@ class DemoClinic implements SmartInitializingSingleton {
 
     /** Records a visit, and signs and amends it where it was. */
     private void examine(UUID id, SourceNode node, String region, Side side, Instant begins) {
-        DemoScript script = new DemoScript(catalogue, catalogue.routine(region), side, begins, UUID.nameUUIDFromBytes(("client " + id).getBytes(StandardCharsets.UTF_8)));
+        DemoScript script = new DemoScript(
+                catalogue,
+                catalogue.routine(region),
+                side,
+                begins,
+                UUID.nameUUIDFromBytes(("client " + id).getBytes(StandardCharsets.UTF_8)));
         add(id, script.commands(node.list("steps")));
         node.optionalChild("signed").ifPresent(at -> sign(id, at));
         node.optionalChild("amended").ifPresent(amended -> {
@@ -104,7 +151,11 @@ class DemoClinic implements SmartInitializingSingleton {
 
     private void add(UUID id, List<CommandJson> commands) {
         if (!commands.isEmpty()) {
-            recorder.add(id, List.copyOf(commands), null, commands.get(commands.size() - 1).at());
+            recorder.add(
+                    id,
+                    List.copyOf(commands),
+                    null,
+                    commands.get(commands.size() - 1).at());
         }
     }
 

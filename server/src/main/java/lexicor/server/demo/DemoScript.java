@@ -28,13 +28,15 @@ import lexicor.server.examinations.PartJson;
 /** Turns the steps of one demo case into commands under a clock of its own, with the same ids every time. */
 final class DemoScript {
 
-    private static final Set<String> WORDS = Set.of(ConclusionQuestions.WHY, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE);
+    private static final Set<String> WORDS =
+            Set.of(ConclusionQuestions.WHY, ConclusionQuestions.OWN_STEPS, ConclusionQuestions.ADVICE);
 
     /** Between two entries that are no test. */
     private static final Duration PAUSE = Duration.ofSeconds(17);
 
     /** How quick the demo's therapists are beside the catalogue's times, in percent: from, and how far beyond it. */
     private static final int QUICKEST = 70;
+
     private static final int SPREAD = 45;
 
     private final Catalogue catalogue;
@@ -83,7 +85,11 @@ final class DemoScript {
         if (step.has("quiet")) {
             List<AttemptJson> quiet = new ArrayList<>();
             step.list("quiet").forEach(id -> quiet.addAll(nothing(catalogue.test(TestId.of(id.asText())))));
-            add(CommandKind.RECORD, following(TestId.of(quiet.get(quiet.size() - 1).testId())), null, quiet);
+            add(
+                    CommandKind.RECORD,
+                    following(TestId.of(quiet.get(quiet.size() - 1).testId())),
+                    null,
+                    quiet);
             return;
         }
         ExaminationTest test = catalogue.test(TestId.of(step.text("test")));
@@ -92,8 +98,18 @@ final class DemoScript {
             add(CommandKind.RECORD, following(test.id()), null, nothing(test));
             return;
         }
-        step.optionalChild("well").ifPresent(well -> add(CommandKind.RECORD, test.id().value(), null, List.of(attempt(test, side.other(), tryNumber, parts(test, well)))));
-        step.optionalChild("hurt").ifPresent(hurt -> add(CommandKind.RECORD, following(test.id()), null, List.of(attempt(test, side, tryNumber, parts(test, hurt)))));
+        step.optionalChild("well")
+                .ifPresent(well -> add(
+                        CommandKind.RECORD,
+                        test.id().value(),
+                        null,
+                        List.of(attempt(test, side.other(), tryNumber, parts(test, well)))));
+        step.optionalChild("hurt")
+                .ifPresent(hurt -> add(
+                        CommandKind.RECORD,
+                        following(test.id()),
+                        null,
+                        List.of(attempt(test, side, tryNumber, parts(test, hurt)))));
     }
 
     private void undo(SourceNode step) {
@@ -127,7 +143,12 @@ final class DemoScript {
         if (question.startsWith("pain-now") || question.startsWith("pain-worst")) {
             return new AnswerJson(question, List.of(), Double.valueOf(value.asText()), null, null);
         }
-        return new AnswerJson(question, value.isList() ? value.items().stream().map(SourceNode::asText).toList() : List.of(value.asText()), null, null, null);
+        return new AnswerJson(
+                question,
+                value.isList() ? value.items().stream().map(SourceNode::asText).toList() : List.of(value.asText()),
+                null,
+                null,
+                null);
     }
 
     private String following(TestId test) {
@@ -139,9 +160,21 @@ final class DemoScript {
         add(kind, standAt, undoes, attempts, List.of());
     }
 
-    private void add(CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts, List<AnswerJson> answers) {
+    private void add(
+            CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts, List<AnswerJson> answers) {
         now = now.plus(pause(attempts));
-        commands.add(new CommandJson(id("command"), client, (long) commands.size() + 1, now, kind, standAt, undoes, attempts, answers, null, null));
+        commands.add(new CommandJson(
+                id("command"),
+                client,
+                (long) commands.size() + 1,
+                now,
+                kind,
+                standAt,
+                undoes,
+                attempts,
+                answers,
+                null,
+                null));
     }
 
     /** What was recorded took about as long as the catalogue says of it, each time a little otherwise. */
@@ -150,13 +183,22 @@ final class DemoScript {
             return PAUSE;
         }
         int share = QUICKEST + Math.floorMod(id("pace").hashCode(), SPREAD);
-        return Duration.ofSeconds(Math.max(4, attempts.stream().mapToInt(attempt -> catalogue.test(TestId.of(attempt.testId())).seconds()).sum() * share / 100));
+        return Duration.ofSeconds(Math.max(
+                4,
+                attempts.stream()
+                                .mapToInt(attempt -> catalogue
+                                        .test(TestId.of(attempt.testId()))
+                                        .seconds())
+                                .sum()
+                        * share
+                        / 100));
     }
 
     private AttemptJson attempt(ExaminationTest test, Side on, int tryNumber, List<PartJson> parts) {
         UUID id = id("attempt " + test.id() + on);
         UUID earlier = latest.put(test.id().value() + on + tryNumber, id);
-        return new AttemptJson(id, test.id().value(), "usual", on, tryNumber, earlier == null ? Set.of() : Set.of(earlier), parts);
+        return new AttemptJson(
+                id, test.id().value(), "usual", on, tryNumber, earlier == null ? Set.of() : Set.of(earlier), parts);
     }
 
     private UUID id(String what) {
@@ -165,8 +207,11 @@ final class DemoScript {
 
     /** "Nothing" on both sides, of the other one what is asked there. */
     private List<AttemptJson> nothing(ExaminationTest test) {
-        List<PartJson> involved = WholeAnswer.nothing(test).parts().stream().map(PartJson::of).toList();
-        List<PartJson> well = involved.stream().filter(part -> test.wellSideParts().contains(part.key())).toList();
+        List<PartJson> involved =
+                WholeAnswer.nothing(test).parts().stream().map(PartJson::of).toList();
+        List<PartJson> well = involved.stream()
+                .filter(part -> test.wellSideParts().contains(part.key()))
+                .toList();
         List<AttemptJson> both = new ArrayList<>();
         if (!well.isEmpty()) {
             both.add(attempt(test, side.other(), 1, well));
@@ -183,9 +228,19 @@ final class DemoScript {
             String position = name.contains("@") ? name.substring(name.indexOf('@') + 1) : null;
             Integer repeat = name.contains("#") ? Integer.valueOf(name.substring(name.indexOf('#') + 1)) : null;
             if (test.part(key).orElse(null) instanceof PartDefinition.Measure measure) {
-                parts.add(new PartJson(key, null, node.number(name, measure.least(), measure.most()), measure.unit(), null, position, repeat, null));
+                parts.add(new PartJson(
+                        key,
+                        null,
+                        node.number(name, measure.least(), measure.most()),
+                        measure.unit(),
+                        null,
+                        position,
+                        repeat,
+                        null));
             } else if (value.isList()) {
-                value.items().forEach(tick -> parts.add(new PartJson(key, tick.asText(), null, null, null, position, repeat, null)));
+                value.items()
+                        .forEach(tick ->
+                                parts.add(new PartJson(key, tick.asText(), null, null, null, position, repeat, null)));
             } else if (key.equals("because")) {
                 parts.add(new PartJson(key, null, null, null, value.asText(), null, null, null));
             } else {

@@ -39,7 +39,11 @@ class AnswerRow {
     }
 
     Answer toCore() {
-        return new Answer(question, choices.isEmpty() ? List.of() : List.of(choices.split(",")),
-                numberGiven == null ? OptionalDouble.empty() : OptionalDouble.of(numberGiven), Optional.ofNullable(day), words);
+        return new Answer(
+                question,
+                choices.isEmpty() ? List.of() : List.of(choices.split(",")),
+                numberGiven == null ? OptionalDouble.empty() : OptionalDouble.of(numberGiven),
+                Optional.ofNullable(day),
+                words);
     }
 }

@@ -41,7 +41,13 @@ class Appraisal {
     private final Assessments assessments;
     private final PathwayGuide pathways;
 
-    Appraisal(Catalogue catalogue, Evidence evidence, Weighing weighing, TestStates states, Assessments assessments, PathwayGuide pathways) {
+    Appraisal(
+            Catalogue catalogue,
+            Evidence evidence,
+            Weighing weighing,
+            TestStates states,
+            Assessments assessments,
+            PathwayGuide pathways) {
         this.pathways = pathways;
         this.assessments = assessments;
         this.catalogue = catalogue;
@@ -51,16 +57,20 @@ class Appraisal {
     }
 
     /** How far an examination has got: tests read or left out, of those in the routine. */
-    record Stage(VisitState state, int done, int total) {
-    }
+    record Stage(VisitState state, int done, int total) {}
 
     Stage stage(ExaminationService.Recorded recorded) {
         Assessment here = assessments.of(recorded);
         OpenTests open = here.open();
         Set<TestId> planned = PlanDesk.planned(recorded);
-        List<TestReading> counted = here.readings().stream().filter(reading -> reading.answered() || open.offered(reading.test()) && (planned.isEmpty() || planned.contains(reading.test()))).toList();
+        List<TestReading> counted = here.readings().stream()
+                .filter(reading -> reading.answered()
+                        || open.offered(reading.test()) && (planned.isEmpty() || planned.contains(reading.test())))
+                .toList();
         int total = counted.size();
-        int done = (int) counted.stream().filter(reading -> reading.complete() || open.closed(reading.test())).count();
+        int done = (int) counted.stream()
+                .filter(reading -> reading.complete() || open.closed(reading.test()))
+                .count();
         boolean touched = here.readings().stream().anyMatch(TestReading::answered);
         VisitState state = switch (here.told().screen().state()) {
             case SUSPENDED -> VisitState.SUSPENDED;
@@ -70,7 +80,8 @@ class Appraisal {
         if (recorded.versions().closed()) {
             return new Stage(VisitState.SIGNED, done, total);
         }
-        return new Stage(touched && done == total && state == VisitState.TESTING ? VisitState.DONE : state, done, total);
+        return new Stage(
+                touched && done == total && state == VisitState.TESTING ? VisitState.DONE : state, done, total);
     }
 
     /** The whole of it for the page. */
@@ -79,41 +90,73 @@ class Appraisal {
         Assessment here = assessments.of(recorded);
         Ranking ranking = here.ranking();
         Optional<TestId> last = recorded.history().lastTest();
-        Map<ConditionId, Double> previous = last.map(test -> weighing.chances(here.visit(), assessments.without(recorded, test).readings())).orElse(Map.of());
+        Map<ConditionId, Double> previous = last.map(test -> weighing.chances(
+                        here.visit(), assessments.without(recorded, test).readings()))
+                .orElse(Map.of());
         OpenTests open = here.open();
         Set<TestId> doable = open.of(row.region(), here.readings());
         List<TestValue> ahead = ahead(recorded, doable, here.visit(), here.readings());
         List<TestId> order = catalogue.routine(row.region()).order(here.told().zones());
-        return new WeighingJson(recorded.lastNumber(), last.map(TestId::value).orElse(null),
+        return new WeighingJson(
+                recorded.lastNumber(),
+                last.map(TestId::value).orElse(null),
                 states(recorded, here),
                 SafetyJson.of(here.told().screen()),
-                ranking.standings().stream().map(standing -> StandingJson.of(standing, previous.getOrDefault(standing.condition().id(), standing.now()), here, catalogue)).toList(),
-                ranking.clusters().stream().map(this::cluster).toList(), shown(ahead, Set.copyOf(order)),
+                ranking.standings().stream()
+                        .map(standing -> StandingJson.of(
+                                standing,
+                                previous.getOrDefault(standing.condition().id(), standing.now()),
+                                here,
+                                catalogue))
+                        .toList(),
+                ranking.clusters().stream().map(this::cluster).toList(),
+                shown(ahead, Set.copyOf(order)),
                 pathways.states(recorded, here.told(), open, here.readings(), ahead, ranking, here.thresholds()),
-                Contest.of(ranking, catalogue, doable::contains).map(contest -> ContestJson.of(contest, catalogue)).orElse(null), order.stream().map(TestId::value).toList(), ranking.together().stream().map(WeighingJson.TogetherJson::of).toList(), ahead.stream().anyMatch(TestValue::worthDoing));
+                Contest.of(ranking, catalogue, doable::contains)
+                        .map(contest -> ContestJson.of(contest, catalogue))
+                        .orElse(null),
+                order.stream().map(TestId::value).toList(),
+                ranking.together().stream().map(WeighingJson.TogetherJson::of).toList(),
+                ahead.stream().anyMatch(TestValue::worthDoing));
     }
 
     /** Open tests that may be done now, the best for its time first; what is likely to hurt or frighten comes last. */
-    private List<TestValue> ahead(ExaminationService.Recorded recorded, Set<TestId> doable, Visit visit, List<TestReading> readings) {
-        Optional<String> position = recorded.history().standsAt().map(test -> catalogue.test(test).position());
+    private List<TestValue> ahead(
+            ExaminationService.Recorded recorded, Set<TestId> doable, Visit visit, List<TestReading> readings) {
+        Optional<String> position =
+                recorded.history().standsAt().map(test -> catalogue.test(test).position());
         return Foresight.of(weighing, visit, readings).values(doable, position).stream()
-                .sorted(Comparator.comparing(value -> catalogue.test(value.test()).provocation() >= FRIGHTENS)).toList();
+                .sorted(Comparator.comparing(
+                        value -> catalogue.test(value.test()).provocation() >= FRIGHTENS))
+                .toList();
     }
 
-    /** The tests of the order and those done, then those beyond that are closed, wait for another, or are done in a school's way. */
+    /**
+     * The tests of the order and those done, then those beyond that are closed, wait for another, or are done in a
+     * school's way.
+     */
     private List<WeighingJson.TestState> states(ExaminationService.Recorded recorded, Assessment here) {
         Set<TestId> known = here.readings().stream().map(TestReading::test).collect(Collectors.toSet());
-        Stream<WeighingJson.TestState> beyond = catalogue.tests().keySet().stream().filter(test -> !known.contains(test))
+        Stream<WeighingJson.TestState> beyond = catalogue.tests().keySet().stream()
+                .filter(test -> !known.contains(test))
                 .map(test -> states.of(new TestReading(test, false, List.of()), recorded, here))
                 .filter(state -> state.waits() != null || state.lock() != null || state.variant() != null);
-        return Stream.concat(here.readings().stream().map(reading -> states.of(reading, recorded, here)), beyond).toList();
+        return Stream.concat(here.readings().stream().map(reading -> states.of(reading, recorded, here)), beyond)
+                .toList();
     }
 
     /** Those of the order, and the best beyond it. */
     private List<AheadJson> shown(List<TestValue> ahead, Set<TestId> order) {
-        Set<TestId> best = ahead.stream().filter(value -> !order.contains(value.test()) && value.worthDoing()).limit(BEYOND_SHOWN).map(TestValue::test).collect(Collectors.toSet());
-        return ahead.stream().filter(value -> order.contains(value.test()) || best.contains(value.test()))
-                .map(value -> AheadJson.of(value, catalogue.test(value.test()).shortName(), order.contains(value.test()))).toList();
+        Set<TestId> best = ahead.stream()
+                .filter(value -> !order.contains(value.test()) && value.worthDoing())
+                .limit(BEYOND_SHOWN)
+                .map(TestValue::test)
+                .collect(Collectors.toSet());
+        return ahead.stream()
+                .filter(value -> order.contains(value.test()) || best.contains(value.test()))
+                .map(value ->
+                        AheadJson.of(value, catalogue.test(value.test()).shortName(), order.contains(value.test())))
+                .toList();
     }
 
     /** The informed condition that stands highest; empty before any finding is weighed. */
@@ -123,8 +166,11 @@ class Appraisal {
     }
 
     private WeighingJson.ClusterJson cluster(ClusterCount count) {
-        List<WeighingJson.LevelJson> levels = ClusterLevels.of(count.cluster(), evidence).stream().map(WeighingJson.LevelJson::of).toList();
-        boolean byInventors = count.cluster().levels().stream().filter(level -> !level.record().isEmpty())
+        List<WeighingJson.LevelJson> levels = ClusterLevels.of(count.cluster(), evidence).stream()
+                .map(WeighingJson.LevelJson::of)
+                .toList();
+        boolean byInventors = count.cluster().levels().stream()
+                .filter(level -> !level.record().isEmpty())
                 .allMatch(level -> evidence.record(RecordId.of(level.record())).originator());
         return WeighingJson.ClusterJson.of(count, levels, byInventors);
     }

@@ -26,17 +26,24 @@ final class Assessment {
     /**
      * What calls for a picture, what is closed by a suspicion, and what waits.
      *
-     * @param referred  conditions to image or refer, in the order of the content
-     * @param closed    tests that a suspicion closes, with every reason
-     * @param waiting   tests that wait for what is looked at first
+     * @param referred conditions to image or refer, in the order of the content
+     * @param closed tests that a suspicion closes, with every reason
+     * @param waiting tests that wait for what is looked at first
      * @param lookFirst tests that are looked at before all else, each with what it is for
      */
-    record Safety(List<Referral> referred, Map<TestId, List<String>> closed, Map<TestId, SafetyRules.Wait> waiting, Map<TestId, ConditionId> lookFirst) {
+    record Safety(
+            List<Referral> referred,
+            Map<TestId, List<String>> closed,
+            Map<TestId, SafetyRules.Wait> waiting,
+            Map<TestId, ConditionId> lookFirst) {
         static Safety of(SafetyRules rules, Known known) {
             Map<TestId, List<String>> closed = new LinkedHashMap<>();
             for (Suspicion suspicion : rules.suspected(known)) {
-                suspicion.closes().stream().filter(test -> !known.recorded(test)).sorted((one, other) -> one.value().compareTo(other.value()))
-                        .forEach(test -> closed.computeIfAbsent(test, id -> new ArrayList<>()).add(suspicion.label() + ": " + suspicion.because()));
+                suspicion.closes().stream()
+                        .filter(test -> !known.recorded(test))
+                        .sorted((one, other) -> one.value().compareTo(other.value()))
+                        .forEach(test -> closed.computeIfAbsent(test, id -> new ArrayList<>())
+                                .add(suspicion.label() + ": " + suspicion.because()));
             }
             return new Safety(rules.referred(known), closed, rules.waiting(known), rules.lookFirst(known));
         }
@@ -52,7 +59,15 @@ final class Assessment {
     private final Supplier<Safety> safety;
     private final Supplier<OpenTests> open;
 
-    Assessment(IntakeState told, List<StartingOdds.Start> starts, Visit visit, List<TestReading> readings, Supplier<Ranking> points, Supplier<Ranking> ranking, Supplier<Known> known, Supplier<Safety> safety,
+    Assessment(
+            IntakeState told,
+            List<StartingOdds.Start> starts,
+            Visit visit,
+            List<TestReading> readings,
+            Supplier<Ranking> points,
+            Supplier<Ranking> ranking,
+            Supplier<Known> known,
+            Supplier<Safety> safety,
             Supplier<OpenTests> open) {
         this.told = told;
         this.starts = starts;
@@ -111,7 +126,9 @@ final class Assessment {
 
     /** The rule by which a condition is to be imaged or referred now; empty where it is not. */
     Optional<Referral> referred(ConditionId condition) {
-        return safety().referred().stream().filter(referral -> referral.condition().equals(condition)).findFirst();
+        return safety().referred().stream()
+                .filter(referral -> referral.condition().equals(condition))
+                .findFirst();
     }
 
     OpenTests open() {

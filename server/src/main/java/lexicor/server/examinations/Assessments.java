@@ -35,6 +35,7 @@ class Assessments {
 
     /** Examinations that are at the bench or looked at together, and how long an assessment is kept ready. */
     private static final int MOST = 60;
+
     private static final Duration KEPT = Duration.ofMinutes(10);
     private final Catalogue catalogue;
     private final Weighing weighing;
@@ -42,7 +43,8 @@ class Assessments {
     private final VisitIntake intake;
     private final RivalVoids voids;
     private final WaysDone ways;
-    private final Cache<Asked, Assessment> known = Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(KEPT).build();
+    private final Cache<Asked, Assessment> known =
+            Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(KEPT).build();
 
     Assessments(Catalogue catalogue, Evidence evidence, Weighing weighing, SafetyRules rules, VisitIntake intake) {
         this.catalogue = catalogue;
@@ -54,11 +56,15 @@ class Assessments {
     }
 
     /** An examination up to a command, of somebody of whom the case says what it said in this version. */
-    private record Asked(UUID examination, long number, int caseVersion) {
-    }
+    private record Asked(UUID examination, long number, int caseVersion) {}
 
     Assessment of(ExaminationService.Recorded recorded) {
-        return known.get(new Asked(recorded.row().getId(), recorded.lastNumber(), recorded.row().caseFile().version()), asked -> made(recorded, recorded.history()));
+        return known.get(
+                new Asked(
+                        recorded.row().getId(),
+                        recorded.lastNumber(),
+                        recorded.row().caseFile().version()),
+                asked -> made(recorded, recorded.history()));
     }
 
     /** The same as if a test had not been done. */
@@ -74,16 +80,30 @@ class Assessments {
         List<TestReading> readings = readings(row, history, told, schools, other);
         List<StartingOdds.Start> starts = intake.starts(row, told, readings);
         Visit visit = intake.visit(row, told, starts);
-        Supplier<Ranking> points = SingletonSupplier.of(() -> weighing.withoutRanges().weigh(visit, readings, row.seed()));
-        Supplier<Known> facts = SingletonSupplier.of(() -> new KnownSoFar(row.region(), told.story(), readings, history, row.side(), other, schools, points.get()));
+        Supplier<Ranking> points =
+                SingletonSupplier.of(() -> weighing.withoutRanges().weigh(visit, readings, row.seed()));
+        Supplier<Known> facts = SingletonSupplier.of(() -> new KnownSoFar(
+                row.region(), told.story(), readings, history, row.side(), other, schools, points.get()));
         Supplier<Assessment.Safety> safety = SingletonSupplier.of(() -> Assessment.Safety.of(rules, facts.get()));
-        return new Assessment(told, starts, visit, readings, points, SingletonSupplier.of(() -> weighing.weigh(visit, readings, row.seed())), facts, safety,
-                SingletonSupplier.of(() -> new OpenTests(catalogue, rules, told, history, row.side(), schools, readings, facts.get(), safety.get())));
+        return new Assessment(
+                told,
+                starts,
+                visit,
+                readings,
+                points,
+                SingletonSupplier.of(() -> weighing.weigh(visit, readings, row.seed())),
+                facts,
+                safety,
+                SingletonSupplier.of(() -> new OpenTests(
+                        catalogue, rules, told, history, row.side(), schools, readings, facts.get(), safety.get())));
     }
 
-    private List<TestReading> readings(ExaminationRow row, History history, IntakeState told, Schools schools, OtherSide other) {
+    private List<TestReading> readings(
+            ExaminationRow row, History history, IntakeState told, Schools schools, OtherSide other) {
         Set<TestId> tests = new LinkedHashSet<>(catalogue.routine(row.region()).order(told.zones()));
         tests.addAll(history.tests());
-        return voids.apply(ways.apply(tests.stream().map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other)).toList()));
+        return voids.apply(ways.apply(tests.stream()
+                .map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other))
+                .toList()));
     }
 }

@@ -14,7 +14,7 @@ import lexicor.server.cases.VisitState;
  * A page of the list of cases.
  *
  * @param total cases found
- * @param more  whether there are more than were counted
+ * @param more whether there are more than were counted
  */
 public record CaseListJson(List<Line> lines, long total, boolean more, int page, int size) {
 
@@ -25,21 +25,38 @@ public record CaseListJson(List<Line> lines, long total, boolean more, int page,
      * @param chance where it stands, 0..1; absent with it
      */
     @Schema(name = "CaseLine")
-    public record Line(CaseJson person, UUID examinationId, String region, Side side, boolean otherSideInvolved, VisitState state, int visits, int done, int total,
-            Instant startedAt, Instant lastAt, @Schema(nullable = true) String leader, @Schema(nullable = true) Double chance) {
-    }
+    public record Line(
+            CaseJson person,
+            UUID examinationId,
+            String region,
+            Side side,
+            boolean otherSideInvolved,
+            VisitState state,
+            int visits,
+            int done,
+            int total,
+            Instant startedAt,
+            Instant lastAt,
+            @Schema(nullable = true) String leader,
+            @Schema(nullable = true) Double chance) {}
 
     /** A case with its complaints and their examinations. */
     @Schema(name = "CaseSheetJson")
-    public record Sheet(CaseJson person, List<EpisodeJson> episodes) {
-    }
+    public record Sheet(CaseJson person, List<EpisodeJson> episodes) {}
 
     /** A complaint, latest first. */
-    public record EpisodeJson(UUID id, String region, Affected side, Instant openedAt, List<VisitJson> visits) {
-    }
+    public record EpisodeJson(UUID id, String region, Affected side, Instant openedAt, List<VisitJson> visits) {}
 
     /** An examination in short. */
-    public record VisitJson(UUID id, Instant startedAt, Side side, Setting setting, String author, VisitState state, int done, int total, @Schema(nullable = true) String leader,
-            @Schema(nullable = true) Double chance) {
-    }
+    public record VisitJson(
+            UUID id,
+            Instant startedAt,
+            Side side,
+            Setting setting,
+            String author,
+            VisitState state,
+            int done,
+            int total,
+            @Schema(nullable = true) String leader,
+            @Schema(nullable = true) Double chance) {}
 }

@@ -41,7 +41,14 @@ class CaseVisitsController {
     private final Catalogue catalogue;
     private final Clock clock;
 
-    CaseVisitsController(CaseService cases, ExaminationService examinations, Appraisal appraisal, StandingKeeper standings, People people, Catalogue catalogue, Clock clock) {
+    CaseVisitsController(
+            CaseService cases,
+            ExaminationService examinations,
+            Appraisal appraisal,
+            StandingKeeper standings,
+            People people,
+            Catalogue catalogue,
+            Clock clock) {
         this.standings = standings;
         this.people = people;
         this.catalogue = catalogue;
@@ -54,19 +61,39 @@ class CaseVisitsController {
     /** Cases, latest first; each word of {@code find} begins a word of code, name or occupation. */
     @GetMapping
     @Traced(action = Action.SAW, subject = "case list")
-    public CaseListJson list(@RequestParam(defaultValue = "") @Size(max = 80, message = "allowed: at most 80 characters") String find,
-            @RequestParam(required = false) VisitState state, @RequestParam(required = false) String region,
-            @RequestParam(defaultValue = "0") @Min(value = 0, message = "allowed: 0 or more") @Max(value = 100_000, message = "allowed: at most 100000") int page) {
+    public CaseListJson list(
+            @RequestParam(defaultValue = "") @Size(max = 80, message = "allowed: at most 80 characters") String find,
+            @RequestParam(required = false) VisitState state,
+            @RequestParam(required = false) String region,
+            @RequestParam(defaultValue = "0")
+                    @Min(value = 0, message = "allowed: 0 or more")
+                    @Max(value = 100_000, message = "allowed: at most 100000")
+                    int page) {
         standings.settle();
         CaseService.Page found = cases.find(find, Optional.ofNullable(state), Optional.ofNullable(region), page, PAGE);
-        Map<UUID, ExaminationService.Recorded> latest = examinations.examinations(found.standings().stream().map(standing -> standing.examinationId()).toList());
-        List<CaseListJson.Line> lines = found.standings().stream().map(standing -> {
-            ExaminationService.Recorded visit = latest.get(standing.examinationId());
-            Optional<Weighing.Leader> leader = appraisal.leader(visit);
-            return new CaseListJson.Line(CaseJson.of(found.files().get(standing.caseId())), standing.examinationId(), standing.region(), visit.row().side(),
-                    visit.row().otherSideInvolved(), standing.state(), standing.visits(), standing.done(), standing.total(), visit.row().startedAt(), standing.lastAt(),
-                    leader.map(each -> each.condition().name()).orElse(null), leader.map(Weighing.Leader::now).orElse(null));
-        }).toList();
+        Map<UUID, ExaminationService.Recorded> latest = examinations.examinations(found.standings().stream()
+                .map(standing -> standing.examinationId())
+                .toList());
+        List<CaseListJson.Line> lines = found.standings().stream()
+                .map(standing -> {
+                    ExaminationService.Recorded visit = latest.get(standing.examinationId());
+                    Optional<Weighing.Leader> leader = appraisal.leader(visit);
+                    return new CaseListJson.Line(
+                            CaseJson.of(found.files().get(standing.caseId())),
+                            standing.examinationId(),
+                            standing.region(),
+                            visit.row().side(),
+                            visit.row().otherSideInvolved(),
+                            standing.state(),
+                            standing.visits(),
+                            standing.done(),
+                            standing.total(),
+                            visit.row().startedAt(),
+                            standing.lastAt(),
+                            leader.map(each -> each.condition().name()).orElse(null),
+                            leader.map(Weighing.Leader::now).orElse(null));
+                })
+                .toList();
         return new CaseListJson(lines, found.total(), found.more(), page, PAGE);
     }
 
@@ -83,8 +110,20 @@ class CaseVisitsController {
     public CaseListJson.Sheet sheet(@PathVariable UUID id) {
         CaseJson person = CaseJson.of(cases.file(id));
         List<ExaminationService.Recorded> visits = examinations.ofCase(id);
-        return new CaseListJson.Sheet(person, cases.episodes(id).stream().map(episode -> new CaseListJson.EpisodeJson(episode.getId(), episode.region(), episode.side(),
-                episode.openedAt(), visits.stream().filter(visit -> visit.row().episode().getId().equals(episode.getId())).map(this::visit).toList())).toList());
+        return new CaseListJson.Sheet(
+                person,
+                cases.episodes(id).stream()
+                        .map(episode -> new CaseListJson.EpisodeJson(
+                                episode.getId(),
+                                episode.region(),
+                                episode.side(),
+                                episode.openedAt(),
+                                visits.stream()
+                                        .filter(visit ->
+                                                visit.row().episode().getId().equals(episode.getId()))
+                                        .map(this::visit)
+                                        .toList()))
+                        .toList());
     }
 
     /** Begins a further examination. */
@@ -92,13 +131,23 @@ class CaseVisitsController {
     @ResponseStatus(HttpStatus.CREATED)
     @Traced(action = Action.ENTERED, subject = "examination")
     public ExaminationJson begin(@PathVariable UUID id, @Valid @RequestBody VisitRequest request) {
-        return ExaminationJson.of(examinations.examination(examinations.begin(id, request, clock.instant())), people, catalogue);
+        return ExaminationJson.of(
+                examinations.examination(examinations.begin(id, request, clock.instant())), people, catalogue);
     }
 
     private CaseListJson.VisitJson visit(ExaminationService.Recorded recorded) {
         Appraisal.Stage stage = appraisal.stage(recorded);
         Optional<Weighing.Leader> leader = appraisal.leader(recorded);
-        return new CaseListJson.VisitJson(recorded.row().getId(), recorded.row().startedAt(), recorded.row().side(), recorded.row().setting(), recorded.row().author(), stage.state(), stage.done(),
-                stage.total(), leader.map(each -> each.condition().name()).orElse(null), leader.map(Weighing.Leader::now).orElse(null));
+        return new CaseListJson.VisitJson(
+                recorded.row().getId(),
+                recorded.row().startedAt(),
+                recorded.row().side(),
+                recorded.row().setting(),
+                recorded.row().author(),
+                stage.state(),
+                stage.done(),
+                stage.total(),
+                leader.map(each -> each.condition().name()).orElse(null),
+                leader.map(Weighing.Leader::now).orElse(null));
     }
 }

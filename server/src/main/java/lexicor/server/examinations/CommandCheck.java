@@ -45,13 +45,20 @@ class CommandCheck {
 
         /**
          * @param responsible sign-in name of who is responsible for the examination
-         * @param given       commands on record among those referred to
-         * @param entered     attempts on record among those referred to
+         * @param given commands on record among those referred to
+         * @param entered attempts on record among those referred to
          */
-        Record(String region, UUID examination, String responsible, Map<UUID, Commands.Given> given, List<Commands.Entered> entered) {
+        Record(
+                String region,
+                UUID examination,
+                String responsible,
+                Map<UUID, Commands.Given> given,
+                List<Commands.Entered> entered) {
             this.region = region;
             this.responsible = responsible;
-            given.values().stream().filter(command -> command.examination().equals(examination)).forEach(command -> commandAuthors.put(command.id(), command.author()));
+            given.values().stream()
+                    .filter(command -> command.examination().equals(examination))
+                    .forEach(command -> commandAuthors.put(command.id(), command.author()));
             entered.forEach(attempt -> {
                 if (attempt.examination().equals(examination)) {
                     attemptAuthors.put(attempt.id(), attempt.author());
@@ -71,7 +78,7 @@ class CommandCheck {
     /**
      * Refuses a command that cannot be taken, naming every field at fault.
      *
-     * @throws BadInput  where it can never be taken as it is
+     * @throws BadInput where it can never be taken as it is
      * @throws Forbidden where it changes what a colleague is responsible for
      */
     void check(String field, CommandJson command, Record record) {
@@ -94,7 +101,8 @@ class CommandCheck {
         Set<UUID> ids = new HashSet<>();
         for (int i = 0; i < command.attempts().size(); i++) {
             if (!ids.add(command.attempts().get(i).id())) {
-                faults.add(new FieldFault(field + ".attempts[" + i + "].id", "stands twice in this command; allowed: a new UUID"));
+                faults.add(new FieldFault(
+                        field + ".attempts[" + i + "].id", "stands twice in this command; allowed: a new UUID"));
             }
             checkAttempt(field + ".attempts[" + i + "]", command.attempts().get(i), record, faults);
         }
@@ -107,10 +115,16 @@ class CommandCheck {
 
     /** What a colleague found is replaced, and an examination concluded, only by who is responsible for it. */
     private static void requireTakenOver(CommandJson command, Record record) {
-        command.attempts().stream().flatMap(attempt -> attempt.supersedes().stream()).map(record.attemptAuthors::get).filter(author -> !author.equals(Whoever.isHere())).findFirst()
-                .ifPresent(author -> CommandRecorder.requireResponsible(record.responsible, "This replaces what " + author + " entered."));
+        command.attempts().stream()
+                .flatMap(attempt -> attempt.supersedes().stream())
+                .map(record.attemptAuthors::get)
+                .filter(author -> !author.equals(Whoever.isHere()))
+                .findFirst()
+                .ifPresent(author -> CommandRecorder.requireResponsible(
+                        record.responsible, "This replaces what " + author + " entered."));
         if (command.answers().stream().anyMatch(answer -> ConclusionQuestions.ALL.contains(answer.question()))) {
-            CommandRecorder.requireResponsible(record.responsible, "This concludes an examination of " + record.responsible + ".");
+            CommandRecorder.requireResponsible(
+                    record.responsible, "This concludes an examination of " + record.responsible + ".");
         }
     }
 
@@ -127,16 +141,21 @@ class CommandCheck {
         }
         for (int i = 0; i < attempt.parts().size(); i++) {
             if (!attempt.parts().get(i).oneValue()) {
-                faults.add(new FieldFault(field + ".parts[" + i + "]", "allowed: exactly one of choice, measure with unit, and text"));
+                faults.add(new FieldFault(
+                        field + ".parts[" + i + "]", "allowed: exactly one of choice, measure with unit, and text"));
             }
         }
         List<String> variants = catalogue.test(TestId.of(attempt.testId())).variants();
         if (!variants.contains(attempt.variant())) {
-            faults.add(new FieldFault(field + ".variant", "'" + attempt.variant() + "' is no way of doing '" + attempt.testId() + "'; allowed: " + String.join(", ", variants)));
+            faults.add(new FieldFault(
+                    field + ".variant",
+                    "'" + attempt.variant() + "' is no way of doing '" + attempt.testId() + "'; allowed: "
+                            + String.join(", ", variants)));
         }
         if (faults.isEmpty()) {
             ResponseCheck.faults(catalogue.test(TestId.of(attempt.testId())), attempt.toCore())
-                    .forEach(fault -> faults.add(new FieldFault(field + ".parts[" + fault.index() + "]." + fault.field(), fault.message())));
+                    .forEach(fault -> faults.add(
+                            new FieldFault(field + ".parts[" + fault.index() + "]." + fault.field(), fault.message())));
         }
     }
 
@@ -146,7 +165,8 @@ class CommandCheck {
         }
         for (int i = 0; i < command.answers().size(); i++) {
             String place = field + ".answers[" + i + "].";
-            answers.fault(record.region, command.answers().get(i).toCore()).ifPresent(fault -> faults.add(new FieldFault(place + fault.field(), fault.message())));
+            answers.fault(record.region, command.answers().get(i).toCore())
+                    .ifPresent(fault -> faults.add(new FieldFault(place + fault.field(), fault.message())));
         }
     }
 
@@ -161,6 +181,7 @@ class CommandCheck {
 
     /** Why an id is that of no test, and what is allowed. */
     static String unknownTest(Catalogue catalogue, String id) {
-        return "'" + id + "' is not in the catalogue; allowed: the id of a test in the library, such as " + catalogue.tests().keySet().iterator().next();
+        return "'" + id + "' is not in the catalogue; allowed: the id of a test in the library, such as "
+                + catalogue.tests().keySet().iterator().next();
     }
 }

@@ -18,29 +18,57 @@ import lexicor.core.examination.Command;
  * @param number given by the server; absent in what the page sends
  * @param author given by the server; absent in what the page sends
  */
-public record CommandJson(@NotNull(message = "allowed: a UUID") UUID id,
+public record CommandJson(
+        @NotNull(message = "allowed: a UUID") UUID id,
         @NotNull(message = "allowed: a UUID") UUID clientId,
-        @NotNull(message = "allowed: 1 or more") @Min(value = 1, message = "allowed: 1 or more") Long order,
+
+        @NotNull(message = "allowed: 1 or more") @Min(value = 1, message = "allowed: 1 or more")
+        Long order,
+
         @NotNull(message = "allowed: a time") Instant at,
-        @NotNull(message = "allowed: RECORD, UNDO, MOVE, TELL") CommandKind kind,
-        @NotBlank(message = "allowed: the id of a test") @Size(max = 60, message = "allowed: at most 60 characters") String standAt,
+
+        @NotNull(message = "allowed: RECORD, UNDO, MOVE, TELL")
+        CommandKind kind,
+
+        @NotBlank(message = "allowed: the id of a test") @Size(max = 60, message = "allowed: at most 60 characters")
+        String standAt,
+
         @Schema(nullable = true) UUID undoes,
-        @NotNull(message = "allowed: a list of attempts") @Size(max = 200, message = "allowed: at most 200") List<@NotNull(message = "allowed: an attempt") @Valid AttemptJson> attempts,
-        @NotNull(message = "allowed: a list of answers") @Size(max = 60, message = "allowed: at most 60") List<@NotNull(message = "allowed: an answer") @Valid AnswerJson> answers,
+
+        @NotNull(message = "allowed: a list of attempts") @Size(max = 200, message = "allowed: at most 200")
+        List<@NotNull(message = "allowed: an attempt") @Valid AttemptJson> attempts,
+
+        @NotNull(message = "allowed: a list of answers") @Size(max = 60, message = "allowed: at most 60")
+        List<@NotNull(message = "allowed: an answer") @Valid AnswerJson> answers,
+
         @Schema(nullable = true) Long number,
         @Schema(nullable = true) String author) {
 
     static CommandJson of(CommandRow row) {
-        return new CommandJson(row.getId(), row.client(), row.clientOrder(), row.at(), row.kind(), row.standAt(), row.undoes(),
-                row.attempts().stream().map(AttemptJson::of).toList(), row.answers().stream().map(answer -> AnswerJson.of(answer.toCore())).toList(), row.number(), row.author());
+        return new CommandJson(
+                row.getId(),
+                row.client(),
+                row.clientOrder(),
+                row.at(),
+                row.kind(),
+                row.standAt(),
+                row.undoes(),
+                row.attempts().stream().map(AttemptJson::of).toList(),
+                row.answers().stream()
+                        .map(answer -> AnswerJson.of(answer.toCore()))
+                        .toList(),
+                row.number(),
+                row.author());
     }
 
     Command toCore() {
         Command.Action action = switch (kind) {
-            case RECORD -> new Command.Recorded(attempts.stream().map(AttemptJson::toCore).toList());
+            case RECORD ->
+                new Command.Recorded(attempts.stream().map(AttemptJson::toCore).toList());
             case UNDO -> new Command.Undone(undoes);
             case MOVE -> new Command.Moved();
-            case TELL -> new Command.Told(answers.stream().map(AnswerJson::toCore).toList());
+            case TELL ->
+                new Command.Told(answers.stream().map(AnswerJson::toCore).toList());
         };
         return new Command(id, clientId, order, author, at, TestId.of(standAt), action);
     }

@@ -1,4 +1,9 @@
 package lexicor.server.examinations;
 
 /** What a command does. */
-public enum CommandKind { RECORD, UNDO, MOVE, TELL }
+public enum CommandKind {
+    RECORD,
+    UNDO,
+    MOVE,
+    TELL
+}

@@ -24,8 +24,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Adds commands to the record of an examination. Whatever is sent twice counts once. What it costs does not grow with the
- * record: only what a command refers to is looked up.
+ * Adds commands to the record of an examination. Whatever is sent twice counts once. What it costs does not grow with
+ * the record: only what a command refers to is looked up.
  */
 @Service
 public class CommandRecorder {
@@ -40,8 +40,16 @@ public class CommandRecorder {
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    CommandRecorder(Examinations examinations, Commands commands, Signatures signatures, Amendments amendments, Takeovers takeovers, CaseService cases, CommandCheck check,
-            ApplicationEventPublisher events, Clock clock) {
+    CommandRecorder(
+            Examinations examinations,
+            Commands commands,
+            Signatures signatures,
+            Amendments amendments,
+            Takeovers takeovers,
+            CaseService cases,
+            CommandCheck check,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.examinations = examinations;
         this.commands = commands;
         this.signatures = signatures;
@@ -54,8 +62,7 @@ public class CommandRecorder {
     }
 
     /** What the record has of a command that was sent: its number, and its time by the server's clock. */
-    public record Receipt(UUID id, long number, Instant at) {
-    }
+    public record Receipt(UUID id, long number, Instant at) {}
 
     /** Adds commands as they arrive at the present time. */
     @Transactional
@@ -67,14 +74,17 @@ public class CommandRecorder {
      * Adds commands in their order. A command that is on record already keeps its number. Either all are added or none.
      *
      * @param sentAt what the device's clock showed when it sent; null where it did not say
-     * @param now    when they arrived
+     * @param now when they arrived
      */
     @Transactional
     public List<Receipt> add(UUID examination, List<CommandJson> sent, Instant sentAt, Instant now) {
-        ExaminationRow row = examinations.findForRecording(examination).orElseThrow(() -> ExaminationService.missing(examination));
+        ExaminationRow row =
+                examinations.findForRecording(examination).orElseThrow(() -> ExaminationService.missing(examination));
         Map<UUID, Commands.Given> given = given(examination, sent);
         List<Receipt> receipts = new ArrayList<>();
-        List<CommandJson> fresh = sent.stream().filter(command -> !given.containsKey(command.id())).toList();
+        List<CommandJson> fresh = sent.stream()
+                .filter(command -> !given.containsKey(command.id()))
+                .toList();
         if (!fresh.isEmpty()) {
             refuseSigned(examination);
         }
@@ -99,60 +109,84 @@ public class CommandRecorder {
         if (!fresh.isEmpty()) {
             commands.flush();
             cases.grew(row.caseFile().id(), examination, number, now);
-            events.publishEvent(new ExaminationMoved(examination, row.caseFile().id(), number, ExaminationMoved.What.ENTERED));
+            events.publishEvent(
+                    new ExaminationMoved(examination, row.caseFile().id(), number, ExaminationMoved.What.ENTERED));
         }
         return receipts;
     }
 
     /** Commands on record among those sent and those that they undo, by id. */
     private Map<UUID, Commands.Given> given(UUID examination, List<CommandJson> sent) {
-        Set<UUID> ids = sent.stream().flatMap(command -> Stream.of(command.id(), command.undoes())).filter(Objects::nonNull).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<UUID> ids = sent.stream()
+                .flatMap(command -> Stream.of(command.id(), command.undoes()))
+                .filter(Objects::nonNull)
+                .collect(Collectors.toCollection(LinkedHashSet::new));
         Map<UUID, Commands.Given> given = new HashMap<>();
         commands.given(ids).forEach(command -> given.put(command.id(), command));
-        sent.stream().map(CommandJson::id).map(given::get).filter(Objects::nonNull).filter(command -> !command.examination().equals(examination)).findFirst().ifPresent(foreign -> {
-            throw new Conflict("Command " + foreign.id() + " belongs to another examination.");
-        });
+        sent.stream()
+                .map(CommandJson::id)
+                .map(given::get)
+                .filter(Objects::nonNull)
+                .filter(command -> !command.examination().equals(examination))
+                .findFirst()
+                .ifPresent(foreign -> {
+                    throw new Conflict("Command " + foreign.id() + " belongs to another examination.");
+                });
         return given;
     }
 
     /** What the fresh commands refer to, as far as it is on record. */
     private CommandCheck.Record record(ExaminationRow row, List<CommandJson> fresh, Map<UUID, Commands.Given> given) {
         UUID examination = row.getId();
-        Set<UUID> named = fresh.stream().flatMap(command -> command.attempts().stream()).flatMap(attempt -> Stream.concat(Stream.of(attempt.id()), attempt.supersedes().stream()))
+        Set<UUID> named = fresh.stream()
+                .flatMap(command -> command.attempts().stream())
+                .flatMap(attempt -> Stream.concat(Stream.of(attempt.id()), attempt.supersedes().stream()))
                 .collect(Collectors.toSet());
         List<Commands.Entered> entered = named.isEmpty() ? List.of() : commands.entered(named);
-        Map<UUID, List<Long>> counts = fresh.stream().collect(Collectors.groupingBy(CommandJson::clientId, Collectors.mapping(CommandJson::order, Collectors.toList())));
-        counts.forEach((client, orders) -> refuseCountedTwice(fresh, client, orders, commands.ordersGiven(examination, client, orders)));
-        List<TakeoverRow> taken = fresh.isEmpty() ? List.of() : takeovers.findByExaminationInOrderByOrdinal(List.of(examination));
-        String responsible = taken.isEmpty() ? row.author() : taken.get(taken.size() - 1).author();
+        Map<UUID, List<Long>> counts = fresh.stream()
+                .collect(Collectors.groupingBy(
+                        CommandJson::clientId, Collectors.mapping(CommandJson::order, Collectors.toList())));
+        counts.forEach((client, orders) ->
+                refuseCountedTwice(fresh, client, orders, commands.ordersGiven(examination, client, orders)));
+        List<TakeoverRow> taken =
+                fresh.isEmpty() ? List.of() : takeovers.findByExaminationInOrderByOrdinal(List.of(examination));
+        String responsible =
+                taken.isEmpty() ? row.author() : taken.get(taken.size() - 1).author();
         return new CommandCheck.Record(row.region(), examination, responsible, given, entered);
     }
 
     /** Two commands cannot both be the nth of one client: one of them would never be taken. */
-    private static void refuseCountedTwice(List<CommandJson> fresh, UUID client, List<Long> orders, Collection<Long> onRecord) {
+    private static void refuseCountedTwice(
+            List<CommandJson> fresh, UUID client, List<Long> orders, Collection<Long> onRecord) {
         for (Long order : orders) {
             if (onRecord.contains(order) || orders.indexOf(order) != orders.lastIndexOf(order)) {
                 int index = 0;
-                while (!fresh.get(index).clientId().equals(client) || !fresh.get(index).order().equals(order)) {
+                while (!fresh.get(index).clientId().equals(client)
+                        || !fresh.get(index).order().equals(order)) {
                     index++;
                 }
-                throw new BadInput("commands[" + index + "].order", "'" + order + "' was used by another command of this client; allowed: a number of its own");
+                throw new BadInput(
+                        "commands[" + index + "].order",
+                        "'" + order + "' was used by another command of this client; allowed: a number of its own");
             }
         }
     }
 
     private void refuseSigned(UUID examination) {
-        Versions versions = Versions.of(List.of(examination), signatures, amendments).get(examination);
+        Versions versions =
+                Versions.of(List.of(examination), signatures, amendments).get(examination);
         if (versions.closed()) {
             SignatureRow last = versions.last().orElseThrow();
-            throw new Closed("Signed by " + last.signedAs() + " on " + NoteWriter.DAY.format(last.at()) + ". Amend it, with a reason, to add to it.");
+            throw new Closed("Signed by " + last.signedAs() + " on " + NoteWriter.DAY.format(last.at())
+                    + ". Amend it, with a reason, to add to it.");
         }
     }
 
     /** Refuses what only the person responsible for an examination may do. */
     static void requireResponsible(String responsible, String what) {
         if (!responsible.equals(Whoever.isHere())) {
-            throw new Forbidden(what + " Take the examination over first; who had it is told, and both names stay in the record.");
+            throw new Forbidden(
+                    what + " Take the examination over first; who had it is told, and both names stay in the record.");
         }
     }
 }

@@ -67,7 +67,7 @@ class CommandRow extends AddedOnce {
     }
 
     /**
-     * @param at         its time by the server's clock
+     * @param at its time by the server's clock
      * @param receivedAt when it arrived
      */
     CommandRow(UUID examination, long number, CommandJson command, Instant at, String author, Instant receivedAt) {

@@ -10,12 +10,14 @@ import lexicor.server.problems.BadInput;
  * shows when it sends is corrected by the difference; one that does not has to be right.
  *
  * @param began when the visit began
- * @param now   the server's time
+ * @param now the server's time
  * @param ahead how far the server's clock is ahead of the device's; empty where the device did not say
  */
 record CommandTimes(Instant began, Instant now, Optional<Duration> ahead) {
 
-    /** A command may be older than the visit by as much: a visit opened after the first findings were taken elsewhere. */
+    /**
+     * A command may be older than the visit by as much: a visit opened after the first findings were taken elsewhere.
+     */
     private static final Duration BEFORE_VISIT = Duration.ofDays(1);
 
     /** A command may come from the future by as much: clocks differ a little. */
@@ -26,6 +28,7 @@ record CommandTimes(Instant began, Instant now, Optional<Duration> ahead) {
 
     /** No clock of a device shows a time outside these years; beyond them differences can no longer be computed. */
     private static final Instant EARLIEST_CLOCK = Instant.parse("1970-01-01T00:00:00Z");
+
     private static final Instant LATEST_CLOCK = Instant.parse("9999-12-31T23:59:59Z");
 
     /**
@@ -37,15 +40,17 @@ record CommandTimes(Instant began, Instant now, Optional<Duration> ahead) {
             return new CommandTimes(began, now, Optional.empty());
         }
         if (sentAt.isBefore(EARLIEST_CLOCK) || sentAt.isAfter(LATEST_CLOCK)) {
-            throw new BadInput("sentAt", "allowed: the time of the device's clock, " + EARLIEST_CLOCK + " to " + LATEST_CLOCK);
+            throw new BadInput(
+                    "sentAt", "allowed: the time of the device's clock, " + EARLIEST_CLOCK + " to " + LATEST_CLOCK);
         }
         Duration ahead = Duration.between(sentAt, now);
-        return new CommandTimes(began, now, Optional.of(ahead.abs().compareTo(MESSAGE_DELAY) < 0 ? Duration.ZERO : ahead));
+        return new CommandTimes(
+                began, now, Optional.of(ahead.abs().compareTo(MESSAGE_DELAY) < 0 ? Duration.ZERO : ahead));
     }
 
     /**
-     * The time of a command by the server's clock. Of a device whose clock is known, a time that is still out of bounds once
-     * corrected (its clock was changed while it was offline) becomes the nearest that can be.
+     * The time of a command by the server's clock. Of a device whose clock is known, a time that is still out of bounds
+     * once corrected (its clock was changed while it was offline) becomes the nearest that can be.
      *
      * @throws BadInput where the device did not say what its clock shows and the time is out of bounds
      */
@@ -54,7 +59,10 @@ record CommandTimes(Instant began, Instant now, Optional<Duration> ahead) {
         Instant latest = now.plus(AFTER_NOW);
         if (ahead.isEmpty()) {
             if (claimed.isBefore(earliest) || claimed.isAfter(latest)) {
-                throw new BadInput(field, "allowed: a time from " + earliest + ", a day before the visit began, to " + latest + ", five minutes from now");
+                throw new BadInput(
+                        field,
+                        "allowed: a time from " + earliest + ", a day before the visit began, to " + latest
+                                + ", five minutes from now");
             }
             return claimed;
         }

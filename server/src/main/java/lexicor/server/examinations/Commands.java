@@ -21,22 +21,23 @@ interface Commands extends JpaRepository<CommandRow, UUID> {
     long lastNumber(UUID examination);
 
     /** Who gave a command, and to which examination. */
-    record Given(UUID id, UUID examination, long number, String author, Instant at) {
-    }
+    record Given(UUID id, UUID examination, long number, String author, Instant at) {}
 
     /** Those of the commands that are on record, of whichever examination. */
-    @Query("select new lexicor.server.examinations.Commands$Given(command.id, command.examination, command.number, command.author, command.at) from CommandRow command where command.id in :ids")
+    @Query(
+            "select new lexicor.server.examinations.Commands$Given(command.id, command.examination, command.number, command.author, command.at) from CommandRow command where command.id in :ids")
     List<Given> given(Collection<UUID> ids);
 
     /** An attempt on record, with who entered it and in which examination. */
-    record Entered(UUID id, UUID examination, String author) {
-    }
+    record Entered(UUID id, UUID examination, String author) {}
 
     /** Those of the attempts that are on record, of whichever examination. */
-    @Query("select new lexicor.server.examinations.Commands$Entered(attempt.id, attempt.command.examination, attempt.command.author) from AttemptRow attempt where attempt.id in :ids")
+    @Query(
+            "select new lexicor.server.examinations.Commands$Entered(attempt.id, attempt.command.examination, attempt.command.author) from AttemptRow attempt where attempt.id in :ids")
     List<Entered> entered(Collection<UUID> ids);
 
     /** Those of a client's own numbers that it has given in an examination. */
-    @Query("select command.clientOrder from CommandRow command where command.examination = :examination and command.client = :client and command.clientOrder in :orders")
+    @Query(
+            "select command.clientOrder from CommandRow command where command.examination = :examination and command.client = :client and command.clientOrder in :orders")
     List<Long> ordersGiven(UUID examination, UUID client, Collection<Long> orders);
 }

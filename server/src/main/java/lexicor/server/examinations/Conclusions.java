@@ -47,12 +47,26 @@ class Conclusions {
         Ranking ranking = here.ranking();
         Conclusion conclusion = concluded(recorded);
         Thresholds thresholds = here.thresholds();
-        return new ConclusionJson(recorded.lastNumber(), conclusion.sureness(),
-                Difference.between(conclusion, ranking, thresholds, catalogue).map(first -> new ConclusionJson.DiffersJson(first.condition().id().value(), first.condition().name(), first.now())).orElse(null),
-                Candidates.inOrder(ranking, thresholds).stream().map(ConditionId::value).toList(),
+        return new ConclusionJson(
+                recorded.lastNumber(),
+                conclusion.sureness(),
+                Difference.between(conclusion, ranking, thresholds, catalogue)
+                        .map(first -> new ConclusionJson.DiffersJson(
+                                first.condition().id().value(),
+                                first.condition().name(),
+                                first.now()))
+                        .orElse(null),
+                Candidates.inOrder(ranking, thresholds).stream()
+                        .map(ConditionId::value)
+                        .toList(),
                 toSettle(conclusion, ranking).stream().map(this::toSettle).toList(),
-                Markers.suggested(recorded.history(), recorded.row().side()).stream().map(test -> new ConclusionJson.MarkerJson(test.value(), name(test))).toList(),
-                Hindrance.of(told, recorded.history(), conclusion, catalogue).stream().map(each -> new ConclusionJson.HindranceJson(each.kind(), each.test(), each.what(), each.then())).toList());
+                Markers.suggested(recorded.history(), recorded.row().side()).stream()
+                        .map(test -> new ConclusionJson.MarkerJson(test.value(), name(test)))
+                        .toList(),
+                Hindrance.of(told, recorded.history(), conclusion, catalogue).stream()
+                        .map(each ->
+                                new ConclusionJson.HindranceJson(each.kind(), each.test(), each.what(), each.then()))
+                        .toList());
     }
 
     /** What the note says of the conclusion; nothing where nothing was concluded. */
@@ -62,15 +76,28 @@ class Conclusions {
             return List.of();
         }
         List<String> lines = new ArrayList<>();
-        String sure = conclusion.confidence().isEmpty() ? "" : ", " + conclusion.sureness() + " (" + Percent.of(conclusion.confidence().getAsDouble()) + " in 100 by the therapist)";
+        String sure = conclusion.confidence().isEmpty()
+                ? ""
+                : ", " + conclusion.sureness() + " ("
+                        + Percent.of(conclusion.confidence().getAsDouble()) + " in 100 by the therapist)";
         lines.add("- Working diagnosis: " + diagnosis(conclusion) + sure);
         if (!conclusion.rivals().isEmpty()) {
-            lines.add("- It could also be: " + conclusion.rivals().stream().map(rival -> catalogue.condition(rival).name()).collect(Collectors.joining("; ")));
+            lines.add("- It could also be: "
+                    + conclusion.rivals().stream()
+                            .map(rival -> catalogue.condition(rival).name())
+                            .collect(Collectors.joining("; ")));
         }
-        Difference.between(conclusion, ranking, thresholds, catalogue).ifPresent(first -> lines.add("- The ranking puts " + first.condition().name() + " first (" + Percent.of(first.now()) + " in 100)"
-                + (conclusion.why().isEmpty() ? "" : "; why otherwise: " + Typed.oneLine(conclusion.why()))));
-        Stream<String> steps = conclusion.steps().stream().flatMap(step -> settles(step).stream().map(settles -> settles.by() + " (" + catalogue.condition(step).shortName() + ", " + settles.soon() + ")"));
-        String next = Stream.concat(steps, Stream.of(Typed.oneLine(conclusion.ownSteps())).filter(own -> !own.isEmpty())).collect(Collectors.joining("; "));
+        Difference.between(conclusion, ranking, thresholds, catalogue)
+                .ifPresent(first -> lines.add("- The ranking puts "
+                        + first.condition().name() + " first (" + Percent.of(first.now()) + " in 100)"
+                        + (conclusion.why().isEmpty() ? "" : "; why otherwise: " + Typed.oneLine(conclusion.why()))));
+        Stream<String> steps = conclusion.steps().stream()
+                .flatMap(step -> settles(step).stream()
+                        .map(settles -> settles.by() + " ("
+                                + catalogue.condition(step).shortName() + ", " + settles.soon() + ")"));
+        String next = Stream.concat(
+                        steps, Stream.of(Typed.oneLine(conclusion.ownSteps())).filter(own -> !own.isEmpty()))
+                .collect(Collectors.joining("; "));
         if (!next.isEmpty()) {
             lines.add("- Next: " + next);
         }
@@ -78,15 +105,26 @@ class Conclusions {
             lines.add("- Advice: " + Typed.oneLine(conclusion.advice()));
         }
         if (!conclusion.markers().isEmpty() || conclusion.again().isPresent()) {
-            lines.add("- Test again" + conclusion.again().map(day -> " on " + NoteWriter.DAY.format(day)).orElse("")
-                    + (conclusion.markers().isEmpty() ? "" : ": " + conclusion.markers().stream().map(test -> name(test).toLowerCase(Locale.UK)).collect(Collectors.joining(", "))));
+            lines.add("- Test again"
+                    + conclusion
+                            .again()
+                            .map(day -> " on " + NoteWriter.DAY.format(day))
+                            .orElse("")
+                    + (conclusion.markers().isEmpty()
+                            ? ""
+                            : ": "
+                                    + conclusion.markers().stream()
+                                            .map(test -> name(test).toLowerCase(Locale.UK))
+                                            .collect(Collectors.joining(", "))));
         }
         return lines;
     }
 
     private String diagnosis(Conclusion conclusion) {
         String words = Typed.oneLine(conclusion.inWords());
-        return conclusion.working().map(working -> catalogue.condition(working).name() + (words.isEmpty() ? "" : ": " + words))
+        return conclusion
+                .working()
+                .map(working -> catalogue.condition(working).name() + (words.isEmpty() ? "" : ": " + words))
                 .orElse(!words.isEmpty() ? words : conclusion.open() ? "still open" : "none named");
     }
 
@@ -105,8 +143,11 @@ class Conclusions {
         conclusion.working().ifPresent(conditions::add);
         conditions.addAll(conclusion.rivals());
         if (conditions.isEmpty()) {
-            Stream<Standing> fitting = ranking.standings().stream().filter(standing -> standing.informed() || !standing.pattern().present().isEmpty());
-            fitting.limit(LEADING).forEach(standing -> conditions.add(standing.condition().id()));
+            Stream<Standing> fitting = ranking.standings().stream()
+                    .filter(standing ->
+                            standing.informed() || !standing.pattern().present().isEmpty());
+            fitting.limit(LEADING)
+                    .forEach(standing -> conditions.add(standing.condition().id()));
         }
         conditions.addAll(conclusion.steps());
         conditions.removeIf(condition -> settles(condition).isEmpty());

@@ -8,9 +8,9 @@ import lexicor.core.weighing.Contest;
 /**
  * The two conditions whose typical pictures fit best, and what separates them.
  *
- * @param how      in words; may be empty
+ * @param how in words; may be empty
  * @param separate open tests that tell the two apart, with their short names
- * @param both     short names of tests that are provoked in both
+ * @param both short names of tests that are provoked in both
  */
 public record ContestJson(String one, String other, String how, List<TellsApartJson> separate, List<String> both) {
 
@@ -18,13 +18,21 @@ public record ContestJson(String one, String other, String how, List<TellsApartJ
     private static final int MOST = 3;
 
     /** A test that tells the two apart. */
-    public record TellsApartJson(String testId, String name) {
-    }
+    public record TellsApartJson(String testId, String name) {}
 
     static ContestJson of(Contest contest, Catalogue catalogue) {
-        return new ContestJson(contest.one().shortName(), contest.other().shortName(), contest.how(),
-                contest.separate().stream().limit(MOST).map(test -> new TellsApartJson(test.value(), name(test, catalogue))).toList(),
-                contest.both().stream().limit(MOST).map(test -> name(test, catalogue)).toList());
+        return new ContestJson(
+                contest.one().shortName(),
+                contest.other().shortName(),
+                contest.how(),
+                contest.separate().stream()
+                        .limit(MOST)
+                        .map(test -> new TellsApartJson(test.value(), name(test, catalogue)))
+                        .toList(),
+                contest.both().stream()
+                        .limit(MOST)
+                        .map(test -> name(test, catalogue))
+                        .toList());
     }
 
     private static String name(TestId test, Catalogue catalogue) {

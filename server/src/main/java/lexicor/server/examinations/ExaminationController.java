@@ -48,7 +48,15 @@ class ExaminationController {
     private final PlanDesk plans;
     private final ReportPrinter printer;
 
-    ExaminationController(ExaminationService service, CommandRecorder recorder, Takeover takeover, People people, Catalogue catalogue, Results results, PlanDesk plans, ReportPrinter printer) {
+    ExaminationController(
+            ExaminationService service,
+            CommandRecorder recorder,
+            Takeover takeover,
+            People people,
+            Catalogue catalogue,
+            Results results,
+            PlanDesk plans,
+            ReportPrinter printer) {
         this.plans = plans;
         this.recorder = recorder;
         this.takeover = takeover;
@@ -69,7 +77,9 @@ class ExaminationController {
     @PostMapping("/commands")
     @Traced(action = Action.ENTERED, subject = "examination")
     public List<ExaminationJson.Receipt> add(@PathVariable UUID id, @Valid @RequestBody ExaminationJson.Batch batch) {
-        return recorder.add(id, batch.commands(), batch.sentAt()).stream().map(ExaminationJson.Receipt::of).toList();
+        return recorder.add(id, batch.commands(), batch.sentAt()).stream()
+                .map(ExaminationJson.Receipt::of)
+                .toList();
     }
 
     /** Makes the person responsible for an examination of a colleague. */
@@ -101,14 +111,20 @@ class ExaminationController {
     @GetMapping("/weighing/{conditionId}")
     @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
-    public InsightJson insight(@PathVariable UUID id, @PathVariable String conditionId, @RequestParam(defaultValue = "") List<String> rho) {
+    public InsightJson insight(
+            @PathVariable UUID id,
+            @PathVariable String conditionId,
+            @RequestParam(defaultValue = "") List<String> rho) {
         Map<String, Double> chosen = new LinkedHashMap<>();
         for (String each : rho) {
             String[] parts = each.split(":", -1);
             try {
                 chosen.put(parts[0], Double.parseDouble(parts[1]));
             } catch (NumberFormatException | ArrayIndexOutOfBoundsException notANumber) {
-                throw new BadInput("rho", "'" + each + "' is not understood; allowed: group:value with a value from 0 to " + Correlation.MOST);
+                throw new BadInput(
+                        "rho",
+                        "'" + each + "' is not understood; allowed: group:value with a value from 0 to "
+                                + Correlation.MOST);
             }
         }
         return results.insight(service.examination(id), conditionId, chosen);
@@ -118,14 +134,19 @@ class ExaminationController {
      * The tests to do in the time there is.
      *
      * @param minutes absent for as many tests as are worth doing
-     * @param with    tests that are to be in
+     * @param with tests that are to be in
      */
     @GetMapping("/plan")
     @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
-    public PlanJson plan(@PathVariable UUID id,
-            @RequestParam(required = false) @Min(value = 0, message = "allowed: 0 to 240 minutes") @Max(value = 240, message = "allowed: 0 to 240 minutes") Integer minutes,
-            @RequestParam(defaultValue = "") @Size(max = WorkRoutine.MOST_TESTS, message = "allowed: at most 60 tests") List<String> with) {
+    public PlanJson plan(
+            @PathVariable UUID id,
+            @RequestParam(required = false)
+                    @Min(value = 0, message = "allowed: 0 to 240 minutes")
+                    @Max(value = 240, message = "allowed: 0 to 240 minutes")
+                    Integer minutes,
+            @RequestParam(defaultValue = "") @Size(max = WorkRoutine.MOST_TESTS, message = "allowed: at most 60 tests")
+                    List<String> with) {
         return plans.plan(service.examination(id), minutes == null ? Double.POSITIVE_INFINITY : 60.0 * minutes, with);
     }
 
@@ -141,7 +162,10 @@ class ExaminationController {
     @GetMapping("/plan/own")
     @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
-    public PlanJson.OwnJson ownPlan(@PathVariable UUID id, @RequestParam(defaultValue = "") @Size(max = WorkRoutine.MOST_TESTS, message = "allowed: at most 60 tests") List<String> test) {
+    public PlanJson.OwnJson ownPlan(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") @Size(max = WorkRoutine.MOST_TESTS, message = "allowed: at most 60 tests")
+                    List<String> test) {
         return plans.own(service.examination(id), test);
     }
 
@@ -172,8 +196,13 @@ class ExaminationController {
     @GetMapping(value = "/note", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
     @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.TOOK_OUT, subject = "examination")
-    public String note(@PathVariable UUID id, @RequestParam(defaultValue = "full") String length, @RequestParam(required = false) Integer version) {
-        NoteLength wanted = NoteLength.of(length).orElseThrow(() -> new BadInput("length", "'" + length + "' is not a length; allowed: short, full, letter"));
+    public String note(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "full") String length,
+            @RequestParam(required = false) Integer version) {
+        NoteLength wanted = NoteLength.of(length)
+                .orElseThrow(
+                        () -> new BadInput("length", "'" + length + "' is not a length; allowed: short, full, letter"));
         return results.note(service.examination(id), wanted, Optional.ofNullable(version));
     }
 
@@ -182,8 +211,12 @@ class ExaminationController {
     @InTurn(InTurn.Kind.PAPER)
     @Traced(action = Action.SAW, subject = "report")
     public ResponseEntity<String> report(@PathVariable UUID id, @RequestParam(required = false) Integer version) {
-        return ResponseEntity.ok().header("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'; font-src 'self'; frame-ancestors 'self'")
-                .body(printer.print(results.report(service.examination(id), Optional.ofNullable(version))).html());
+        return ResponseEntity.ok()
+                .header(
+                        "Content-Security-Policy",
+                        "default-src 'none'; style-src 'unsafe-inline'; font-src 'self'; frame-ancestors 'self'")
+                .body(printer.print(results.report(service.examination(id), Optional.ofNullable(version)))
+                        .html());
     }
 
     /** The report as a PDF. */
@@ -192,8 +225,16 @@ class ExaminationController {
     @Traced(action = Action.TOOK_OUT, subject = "report")
     public ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(required = false) Integer version) {
         ExaminationService.Recorded recorded = service.examination(id);
-        String name = recorded.row().caseFile().code() + " " + recorded.row().region() + " " + FILE_DAY.format(recorded.row().startedAt()) + ".pdf";
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name.replaceAll("[^A-Za-z0-9 .-]", "-")).build().toString())
-                .body(printer.print(results.report(recorded, Optional.ofNullable(version))).pdf());
+        String name = recorded.row().caseFile().code() + " " + recorded.row().region() + " "
+                + FILE_DAY.format(recorded.row().startedAt()) + ".pdf";
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name.replaceAll("[^A-Za-z0-9 .-]", "-"))
+                                .build()
+                                .toString())
+                .body(printer.print(results.report(recorded, Optional.ofNullable(version)))
+                        .pdf());
     }
 }

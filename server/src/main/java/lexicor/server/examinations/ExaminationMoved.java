@@ -10,5 +10,11 @@ import java.util.UUID;
 public record ExaminationMoved(UUID examination, UUID caseFile, long number, What what) {
 
     /** What happened. */
-    public enum What { BEGUN, ENTERED, SIGNED, AMENDED, TAKEN_OVER }
+    public enum What {
+        BEGUN,
+        ENTERED,
+        SIGNED,
+        AMENDED,
+        TAKEN_OVER
+    }
 }

@@ -20,7 +20,8 @@ class ExaminationNames implements SubjectNames {
 
     @Override
     public Map<UUID, String> of(Collection<UUID> ids) {
-        return examinations.findByIdIn(ids).stream().collect(Collectors.toMap(ExaminationRow::getId, ExaminationNames::name));
+        return examinations.findByIdIn(ids).stream()
+                .collect(Collectors.toMap(ExaminationRow::getId, ExaminationNames::name));
     }
 
     private static String name(ExaminationRow row) {

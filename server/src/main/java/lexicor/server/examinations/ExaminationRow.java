@@ -67,7 +67,8 @@ class ExaminationRow extends AddedOnce {
         // for the mapper
     }
 
-    ExaminationRow(Episode episode, VisitRequest visit, Side side, String author, Instant startedAt, Revisions revisions) {
+    ExaminationRow(
+            Episode episode, VisitRequest visit, Side side, String author, Instant startedAt, Revisions revisions) {
         super(visit.id());
         this.caseFile = episode.caseFile();
         this.episode = episode;
@@ -84,8 +85,7 @@ class ExaminationRow extends AddedOnce {
     }
 
     /** The content by which an examination is read. */
-    record Revisions(String catalogue, String evidence, String settings) {
-    }
+    record Revisions(String catalogue, String evidence, String settings) {}
 
     CaseFile caseFile() {
         return caseFile;

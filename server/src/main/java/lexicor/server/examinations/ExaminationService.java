@@ -46,8 +46,21 @@ public class ExaminationService {
     private final ClinicSettings settings;
     private final Clock clock;
 
-    ExaminationService(Examinations examinations, CaseService cases, Commands commands, Signatures signatures, Amendments amendments, Takeovers takeovers, CommandRecorder recorder, CommandCheck check,
-            ApplicationEventPublisher events, Catalogue catalogue, Evidence evidence, IntakeForm form, ClinicSettings settings, Clock clock) {
+    ExaminationService(
+            Examinations examinations,
+            CaseService cases,
+            Commands commands,
+            Signatures signatures,
+            Amendments amendments,
+            Takeovers takeovers,
+            CommandRecorder recorder,
+            CommandCheck check,
+            ApplicationEventPublisher events,
+            Catalogue catalogue,
+            Evidence evidence,
+            IntakeForm form,
+            ClinicSettings settings,
+            Clock clock) {
         this.examinations = examinations;
         this.cases = cases;
         this.commands = commands;
@@ -69,26 +82,55 @@ public class ExaminationService {
      *
      * @param takeovers by whom it was taken over, the first first
      */
-    record Recorded(ExaminationRow row, List<CommandRow> commands, History history, Versions versions, List<TakeoverRow> takeovers) {
+    record Recorded(
+            ExaminationRow row,
+            List<CommandRow> commands,
+            History history,
+            Versions versions,
+            List<TakeoverRow> takeovers) {
 
-        static Recorded of(ExaminationRow row, List<CommandRow> commands, Versions versions, List<TakeoverRow> takeovers) {
-            return new Recorded(row, commands, History.of(commands.stream().map(CommandJson::of).map(CommandJson::toCore).toList()), versions, takeovers);
+        static Recorded of(
+                ExaminationRow row, List<CommandRow> commands, Versions versions, List<TakeoverRow> takeovers) {
+            return new Recorded(
+                    row,
+                    commands,
+                    History.of(commands.stream()
+                            .map(CommandJson::of)
+                            .map(CommandJson::toCore)
+                            .toList()),
+                    versions,
+                    takeovers);
         }
 
         /** The examination as it was up to a command. */
         Recorded upTo(long number) {
-            return of(row, commands.stream().filter(command -> command.number() <= number).toList(), versions, takeovers);
+            return of(
+                    row,
+                    commands.stream()
+                            .filter(command -> command.number() <= number)
+                            .toList(),
+                    versions,
+                    takeovers);
         }
 
         /** The examination as it was when it was signed. */
         Recorded asSigned(SignatureRow signature) {
             Recorded then = upTo(signature.lastNumber());
-            return new Recorded(row, then.commands(), then.history(), versions, takeovers.stream().filter(takeover -> !takeover.at().isAfter(signature.at())).toList());
+            return new Recorded(
+                    row,
+                    then.commands(),
+                    then.history(),
+                    versions,
+                    takeovers.stream()
+                            .filter(takeover -> !takeover.at().isAfter(signature.at()))
+                            .toList());
         }
 
         /** Sign-in name of who is responsible for it: who took it over last, or who began it. */
         String responsible() {
-            return takeovers.isEmpty() ? row.author() : takeovers.get(takeovers.size() - 1).author();
+            return takeovers.isEmpty()
+                    ? row.author()
+                    : takeovers.get(takeovers.size() - 1).author();
         }
 
         /** Sign-in names of everybody who entered a finding that counts, in the order of their first. */
@@ -125,9 +167,19 @@ public class ExaminationService {
     private UUID begin(CaseFile file, VisitRequest request, Instant at) {
         if (!examinations.existsById(request.id())) {
             Episode episode = cases.episode(file, request.region(), request.side(), at);
-            Side side = request.side() == Affected.BOTH ? request.worse() : Side.valueOf(request.side().name());
-            examinations.saveAndFlush(new ExaminationRow(episode, request, side, Whoever.isHere(), at,
-                    new ExaminationRow.Revisions(catalogue.revision(), evidence.revision(), String.valueOf(settings.now().revision()))));
+            Side side = request.side() == Affected.BOTH
+                    ? request.worse()
+                    : Side.valueOf(request.side().name());
+            examinations.saveAndFlush(new ExaminationRow(
+                    episode,
+                    request,
+                    side,
+                    Whoever.isHere(),
+                    at,
+                    new ExaminationRow.Revisions(
+                            catalogue.revision(),
+                            evidence.revision(),
+                            String.valueOf(settings.now().revision()))));
             cases.begins(file.id(), request.id(), request.region(), at);
             carryOver(request, file, at);
             events.publishEvent(new ExaminationMoved(request.id(), file.id(), 0, ExaminationMoved.What.BEGUN));
@@ -137,7 +189,10 @@ public class ExaminationService {
 
     private void checkVisit(String path, VisitRequest request) {
         if (!catalogue.routines().containsKey(request.region())) {
-            throw new BadInput(path + "region", "'" + request.region() + "' has no routine; allowed: " + String.join(", ", catalogue.routines().keySet()));
+            throw new BadInput(
+                    path + "region",
+                    "'" + request.region() + "' has no routine; allowed: "
+                            + String.join(", ", catalogue.routines().keySet()));
         }
         if (request.side() == Affected.BOTH && request.worse() == null) {
             throw new BadInput(path + "worse", "with both sides: allowed: LEFT, RIGHT");
@@ -150,14 +205,28 @@ public class ExaminationService {
             return;
         }
         Recorded last = examination(request.follows());
-        if (!last.row().caseFile().id().equals(file.id()) || !last.row().region().equals(request.region())) {
+        if (!last.row().caseFile().id().equals(file.id())
+                || !last.row().region().equals(request.region())) {
             throw new BadInput("follows", "allowed: an earlier examination of the same case and region");
         }
-        List<AnswerJson> kept = Told.of(last.history().heard()).answers().stream().filter(form::keeps)
-                .flatMap(answer -> check.stillAsked(request.region(), answer).stream()).map(AnswerJson::of).toList();
+        List<AnswerJson> kept = Told.of(last.history().heard()).answers().stream()
+                .filter(form::keeps)
+                .flatMap(answer -> check.stillAsked(request.region(), answer).stream())
+                .map(AnswerJson::of)
+                .toList();
         if (!kept.isEmpty()) {
-            CommandJson carried = new CommandJson(UUID.randomUUID(), request.id(), 1L, at, CommandKind.TELL, catalogue.routine(request.region()).order().get(0).value(), null,
-                    List.of(), kept, null, null);
+            CommandJson carried = new CommandJson(
+                    UUID.randomUUID(),
+                    request.id(),
+                    1L,
+                    at,
+                    CommandKind.TELL,
+                    catalogue.routine(request.region()).order().get(0).value(),
+                    null,
+                    List.of(),
+                    kept,
+                    null,
+                    null);
             recorder.add(request.id(), List.of(carried), null, at);
         }
     }
@@ -172,11 +241,21 @@ public class ExaminationService {
     @Transactional(readOnly = true)
     Map<UUID, Recorded> examinations(Collection<UUID> ids) {
         Map<UUID, List<CommandRow>> byExamination = new LinkedHashMap<>();
-        commands.findByExaminationInOrderByNumber(ids).forEach(command -> byExamination.computeIfAbsent(command.examination(), id -> new ArrayList<>()).add(command));
+        commands.findByExaminationInOrderByNumber(ids)
+                .forEach(command -> byExamination
+                        .computeIfAbsent(command.examination(), id -> new ArrayList<>())
+                        .add(command));
         Map<UUID, Versions> versions = Versions.of(ids, signatures, amendments);
-        Map<UUID, List<TakeoverRow>> taken = takeovers.findByExaminationInOrderByOrdinal(ids).stream().collect(Collectors.groupingBy(TakeoverRow::examination));
-        return examinations.findByIdIn(ids).stream().collect(Collectors.toMap(ExaminationRow::getId,
-                row -> Recorded.of(row, byExamination.getOrDefault(row.getId(), List.of()), versions.get(row.getId()), taken.getOrDefault(row.getId(), List.of()))));
+        Map<UUID, List<TakeoverRow>> taken = takeovers.findByExaminationInOrderByOrdinal(ids).stream()
+                .collect(Collectors.groupingBy(TakeoverRow::examination));
+        return examinations.findByIdIn(ids).stream()
+                .collect(Collectors.toMap(
+                        ExaminationRow::getId,
+                        row -> Recorded.of(
+                                row,
+                                byExamination.getOrDefault(row.getId(), List.of()),
+                                versions.get(row.getId()),
+                                taken.getOrDefault(row.getId(), List.of()))));
     }
 
     /** Number of the last command of an examination, 0 before the first. */
@@ -188,7 +267,9 @@ public class ExaminationService {
     /** The examinations of a case, latest first. */
     @Transactional(readOnly = true)
     List<Recorded> ofCase(UUID caseId) {
-        List<UUID> ids = examinations.findByCaseFileIdOrderByStartedAtDesc(caseId).stream().map(ExaminationRow::getId).toList();
+        List<UUID> ids = examinations.findByCaseFileIdOrderByStartedAtDesc(caseId).stream()
+                .map(ExaminationRow::getId)
+                .toList();
         Map<UUID, Recorded> found = examinations(ids);
         return ids.stream().map(found::get).toList();
     }
@@ -197,7 +278,10 @@ public class ExaminationService {
     @Transactional(readOnly = true)
     Recorded examination(UUID id) {
         ExaminationRow row = examinations.findById(id).orElseThrow(() -> missing(id));
-        return Recorded.of(row, commands.findByExaminationOrderByNumber(id), Versions.of(List.of(id), signatures, amendments).get(id),
+        return Recorded.of(
+                row,
+                commands.findByExaminationOrderByNumber(id),
+                Versions.of(List.of(id), signatures, amendments).get(id),
                 takeovers.findByExaminationInOrderByOrdinal(List.of(id)));
     }
 
@@ -207,9 +291,15 @@ public class ExaminationService {
         return examination(id);
     }
 
-    /** The revisions by which an examination would be read now: those of today's content, and the settings that it was begun with. */
+    /**
+     * The revisions by which an examination would be read now: those of today's content, and the settings that it was
+     * begun with.
+     */
     ExaminationRow.Revisions revisions(Recorded recorded) {
-        return new ExaminationRow.Revisions(catalogue.revision(), evidence.revision(), String.valueOf(recorded.row().settingsRevision()));
+        return new ExaminationRow.Revisions(
+                catalogue.revision(),
+                evidence.revision(),
+                String.valueOf(recorded.row().settingsRevision()));
     }
 
     static NotFound missing(UUID id) {

@@ -27,7 +27,9 @@ import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Statement;
 import org.springframework.stereotype.Component;
 
-/** Writes what the hands found: findings in full, sheets that were all normal in a line, what was not done at the end. */
+/**
+ * Writes what the hands found: findings in full, sheets that were all normal in a line, what was not done at the end.
+ */
 @Component
 class FindingsNote {
 
@@ -46,27 +48,30 @@ class FindingsNote {
      *
      * @param notDone tests that were not done, each with the reason where there is one
      */
-    record Findings(List<Finding> findings, List<String> notDone) {
-    }
+    record Findings(List<Finding> findings, List<String> notDone) {}
 
     /**
      * One test, or a sheet of them that was normal throughout.
      *
-     * @param involved  response of the side in question; of a quiet sheet, what was looked at
-     * @param other     response of the other side; empty where there is none
-     * @param says      what it means, in sentences
-     * @param quiet     whether nothing at all was found
+     * @param involved response of the side in question; of a quiet sheet, what was looked at
+     * @param other response of the other side; empty where there is none
+     * @param says what it means, in sentences
+     * @param quiet whether nothing at all was found
      */
-    record Finding(String name, String involved, String other, List<String> says, boolean quiet) {
-    }
+    record Finding(String name, String involved, String other, List<String> says, boolean quiet) {}
 
     List<String> lines(ExaminationService.Recorded recorded, Assessment here) {
         Findings found = findings(recorded, here);
         Side side = recorded.row().side();
         List<String> lines = new ArrayList<>();
         for (Finding finding : found.findings()) {
-            lines.add(finding.quiet() ? "- " + finding.name() + ": nothing found (" + finding.involved() + ")"
-                    : "- " + finding.name() + ", " + word(side) + ": " + finding.involved() + (finding.other().isEmpty() ? "" : "; " + word(side.other()) + ": " + finding.other()));
+            lines.add(
+                    finding.quiet()
+                            ? "- " + finding.name() + ": nothing found (" + finding.involved() + ")"
+                            : "- " + finding.name() + ", " + word(side) + ": " + finding.involved()
+                                    + (finding.other().isEmpty()
+                                            ? ""
+                                            : "; " + word(side.other()) + ": " + finding.other()));
             finding.says().forEach(sentence -> lines.add("  " + sentence));
         }
         if (!found.notDone().isEmpty()) {
@@ -78,24 +83,40 @@ class FindingsNote {
     Findings findings(ExaminationService.Recorded recorded, Assessment here) {
         OpenTests open = here.open();
         Schools schools = here.schools();
-        List<Routine.Together> sheets = catalogue.routine(recorded.row().region()).steps().stream().flatMap(step -> step.together().stream()).toList();
+        List<Routine.Together> sheets = catalogue.routine(recorded.row().region()).steps().stream()
+                .flatMap(step -> step.together().stream())
+                .toList();
         List<Finding> found = new ArrayList<>();
         Set<TestId> written = new LinkedHashSet<>();
         Set<TestId> planned = PlanDesk.planned(recorded);
         List<String> notDone = new ArrayList<>();
         for (TestReading reading : here.readings()) {
             ExaminationTest test = catalogue.test(reading.test());
-            Optional<Routine.Together> sheet = sheets.stream().filter(each -> each.tests().contains(test.id()) && quiet(test.id(), recorded)).findFirst();
+            Optional<Routine.Together> sheet = sheets.stream()
+                    .filter(each -> each.tests().contains(test.id()) && quiet(test.id(), recorded))
+                    .findFirst();
             if (sheet.isPresent()) {
-                List<TestId> quiet = sheet.get().tests().stream().filter(each -> quiet(each, recorded)).toList();
+                List<TestId> quiet = sheet.get().tests().stream()
+                        .filter(each -> quiet(each, recorded))
+                        .toList();
                 if (written.addAll(quiet)) {
-                    found.add(new Finding(sheet.get().name() + (quiet.size() == sheet.get().tests().size() ? "" : ", elsewhere"),
-                            quiet.stream().map(id -> inSentence(catalogue.test(id).shortName())).collect(Collectors.joining(", ")), "", List.of(), true));
+                    found.add(new Finding(
+                            sheet.get().name()
+                                    + (quiet.size() == sheet.get().tests().size() ? "" : ", elsewhere"),
+                            quiet.stream()
+                                    .map(id -> inSentence(catalogue.test(id).shortName()))
+                                    .collect(Collectors.joining(", ")),
+                            "",
+                            List.of(),
+                            true));
                 }
-            } else if (recorded.history().attempts(test.id(), recorded.row().side()).isEmpty()) {
+            } else if (recorded.history()
+                    .attempts(test.id(), recorded.row().side())
+                    .isEmpty()) {
                 boolean wanted = planned.contains(test.id());
                 if (open.closed(test.id()) && (wanted || planned.isEmpty())) {
-                    notDone.add(inSentence(test.shortName()) + " (" + inSentence(open.whyClosed(test.id()).get(0)) + ")");
+                    notDone.add(inSentence(test.shortName()) + " ("
+                            + inSentence(open.whyClosed(test.id()).get(0)) + ")");
                 } else if (wanted && open.offered(test.id())) {
                     notDone.add(inSentence(test.shortName()));
                 }
@@ -110,22 +131,47 @@ class FindingsNote {
     private boolean quiet(TestId id, ExaminationService.Recorded recorded) {
         Set<Part> nothing = Set.copyOf(WholeAnswer.nothing(catalogue.test(id)).parts());
         List<Attempt> involved = recorded.history().attempts(id, recorded.row().side());
-        return !involved.isEmpty() && !nothing.isEmpty() && involved.stream().allMatch(attempt -> Set.copyOf(attempt.parts()).equals(nothing))
-                && recorded.history().attempts(id, recorded.row().side().other()).stream().allMatch(attempt -> nothing.containsAll(attempt.parts()));
+        return !involved.isEmpty()
+                && !nothing.isEmpty()
+                && involved.stream()
+                        .allMatch(attempt -> Set.copyOf(attempt.parts()).equals(nothing))
+                && recorded.history().attempts(id, recorded.row().side().other()).stream()
+                        .allMatch(attempt -> nothing.containsAll(attempt.parts()));
     }
 
-    private Finding finding(ExaminationTest test, TestReading reading, ExaminationService.Recorded recorded, Schools schools, Ranking ranking) {
+    private Finding finding(
+            ExaminationTest test,
+            TestReading reading,
+            ExaminationService.Recorded recorded,
+            Schools schools,
+            Ranking ranking) {
         History history = recorded.history();
         Side side = recorded.row().side();
         List<String> says = new ArrayList<>();
         WeighingJson.ForceJson force = TestStates.force(test, history, side, schools);
         if (force != null && force.percent() != null) {
-            says.add("Force " + Math.round(force.percent()) + "% of the " + word(side.other()) + " side, by the " + (force.counts() == ForceTries.Counts.BEST ? "best" : "mean") + " of the tries.");
+            says.add("Force " + Math.round(force.percent()) + "% of the " + word(side.other()) + " side, by the "
+                    + (force.counts() == ForceTries.Counts.BEST ? "best" : "mean") + " of the tries.");
         }
-        interpreter.say(recorded.row().region(), schools, reading, ranking).stream().map(Statement::text).forEach(says::add);
-        return new Finding(test.name() + test.names().usual().map(usual -> " (" + usual + ")").orElse("") + last(history, test, side).flatMap(attempt -> test.wayInWords(attempt.variant())).map(way -> ", done " + inSentence(way)).orElse(""),
-                history.attempts(test.id(), side).stream().map(attempt -> response(test, attempt)).collect(Collectors.joining("; repeated: ")),
-                history.attempts(test.id(), side.other()).stream().reduce((first, last) -> last).map(attempt -> response(test, attempt)).orElse(""), says, false);
+        interpreter.say(recorded.row().region(), schools, reading, ranking).stream()
+                .map(Statement::text)
+                .forEach(says::add);
+        return new Finding(
+                test.name()
+                        + test.names().usual().map(usual -> " (" + usual + ")").orElse("")
+                        + last(history, test, side)
+                                .flatMap(attempt -> test.wayInWords(attempt.variant()))
+                                .map(way -> ", done " + inSentence(way))
+                                .orElse(""),
+                history.attempts(test.id(), side).stream()
+                        .map(attempt -> response(test, attempt))
+                        .collect(Collectors.joining("; repeated: ")),
+                history.attempts(test.id(), side.other()).stream()
+                        .reduce((first, last) -> last)
+                        .map(attempt -> response(test, attempt))
+                        .orElse(""),
+                says,
+                false);
     }
 
     private static Optional<Attempt> last(History history, ExaminationTest test, Side side) {
@@ -135,32 +181,54 @@ class FindingsNote {
     private String response(ExaminationTest test, Attempt attempt) {
         List<String> said = new ArrayList<>();
         for (PartDefinition definition : test.parts()) {
-            List<String> given = attempt.parts().stream().filter(part -> part.key().equals(definition.key())).map(part -> word(definition, part)).distinct().toList();
-            boolean everywhere = given.size() == 1 && !definition.taken().positions().isEmpty()
-                    && attempt.parts().stream().filter(part -> part.key().equals(definition.key())).count() == definition.taken().positions().size();
-            attempt.parts().stream().filter(part -> part.key().equals(definition.key())).limit(everywhere ? 1 : Integer.MAX_VALUE)
+            List<String> given = attempt.parts().stream()
+                    .filter(part -> part.key().equals(definition.key()))
+                    .map(part -> word(definition, part))
+                    .distinct()
+                    .toList();
+            boolean everywhere = given.size() == 1
+                    && !definition.taken().positions().isEmpty()
+                    && attempt.parts().stream()
+                                    .filter(part -> part.key().equals(definition.key()))
+                                    .count()
+                            == definition.taken().positions().size();
+            attempt.parts().stream()
+                    .filter(part -> part.key().equals(definition.key()))
+                    .limit(everywhere ? 1 : Integer.MAX_VALUE)
                     .forEach(part -> said.add(context(part, everywhere) + word(definition, part)));
         }
-        attempt.parts().stream().filter(part -> !(part instanceof Part.Said) && test.part(part.key()).isEmpty()).forEach(part -> said.add(gone(test.id(), part)));
-        attempt.parts().stream().filter(Part.Said.class::isInstance).map(Part.Said.class::cast).forEach(remark -> said.add(Typed.oneLine(remark.text())));
+        attempt.parts().stream()
+                .filter(part ->
+                        !(part instanceof Part.Said) && test.part(part.key()).isEmpty())
+                .forEach(part -> said.add(gone(test.id(), part)));
+        attempt.parts().stream()
+                .filter(Part.Said.class::isInstance)
+                .map(Part.Said.class::cast)
+                .forEach(remark -> said.add(Typed.oneLine(remark.text())));
         return String.join(", ", said);
     }
 
     private static String measure(Part.Measured measured) {
         double value = measured.value();
-        return (value == Math.rint(value) ? String.valueOf(Math.round(value)) : String.valueOf(value)) + ("°%".contains(measured.unit()) ? "" : " ") + measured.unit();
+        return (value == Math.rint(value) ? String.valueOf(Math.round(value)) : String.valueOf(value))
+                + ("°%".contains(measured.unit()) ? "" : " ")
+                + measured.unit();
     }
 
     /** A part that the test no longer records, by the words it had. */
     private String gone(TestId test, Part part) {
         String label = inSentence(words.part(test, part.key()));
-        return (part instanceof Part.Measured measured ? label + " " + measure(measured) : label + " " + inSentence(words.option(test, part.key(), ((Part.Chosen) part).choice()))) + Retired.MARK;
+        return (part instanceof Part.Measured measured
+                        ? label + " " + measure(measured)
+                        : label + " " + inSentence(words.option(test, part.key(), ((Part.Chosen) part).choice())))
+                + Retired.MARK;
     }
 
     private static String context(Part part, boolean everywhere) {
         Part.Context context = part.context();
         String position = everywhere ? "" : context.position().replace('-', ' ');
-        return (position.isEmpty() ? "" : position + ": ") + (context.direction().isEmpty() ? "" : "on the way back ");
+        return (position.isEmpty() ? "" : position + ": ")
+                + (context.direction().isEmpty() ? "" : "on the way back ");
     }
 
     private static String word(PartDefinition definition, Part part) {
@@ -168,10 +236,18 @@ class FindingsNote {
             return inSentence(definition.label()) + " " + measure(measured);
         }
         if (part instanceof Part.Chosen chosen && definition instanceof PartDefinition.Measure byEye) {
-            return inSentence(definition.label()) + " " + byEye.byEye().stream().filter(option -> option.value().equals(chosen.choice())).map(option -> inSentence(option.label())).findFirst().orElse(chosen.choice());
+            return inSentence(definition.label()) + " "
+                    + byEye.byEye().stream()
+                            .filter(option -> option.value().equals(chosen.choice()))
+                            .map(option -> inSentence(option.label()))
+                            .findFirst()
+                            .orElse(chosen.choice());
         }
         if (part instanceof Part.Chosen chosen && definition instanceof PartDefinition.Choice choice) {
-            String label = choice.option(chosen.choice()).map(PartDefinition.Option::label).orElse(chosen.choice()).toLowerCase(Locale.UK);
+            String label = choice.option(chosen.choice())
+                    .map(PartDefinition.Option::label)
+                    .orElse(chosen.choice())
+                    .toLowerCase(Locale.UK);
             return switch (definition.key()) {
                 case "pain" -> chosen.choice().equals("none") ? "no pain" : label;
                 case "strength" -> chosen.choice().equals("full") ? "full strength" : label;
@@ -196,7 +272,9 @@ class FindingsNote {
 
     /** A phrase as it stands within a sentence. */
     static String inSentence(String says) {
-        return says.length() > 1 && Character.isUpperCase(says.charAt(1)) ? says : says.substring(0, 1).toLowerCase(Locale.UK) + says.substring(1);
+        return says.length() > 1 && Character.isUpperCase(says.charAt(1))
+                ? says
+                : says.substring(0, 1).toLowerCase(Locale.UK) + says.substring(1);
     }
 
     private static String word(Side side) {

@@ -3,5 +3,4 @@ package lexicor.server.examinations;
 import io.swagger.v3.oas.annotations.media.Schema;
 
 /** Measures beside those of the visit before; absent where the examination follows no other. */
-public record FollowUpJson(@Schema(nullable = true) AgainJson again) {
-}
+public record FollowUpJson(@Schema(nullable = true) AgainJson again) {}

@@ -14,8 +14,8 @@ import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.TestReading;
 import lexicor.core.weighing.Assumptions;
-import lexicor.core.weighing.Correlation;
 import lexicor.core.weighing.Contest;
+import lexicor.core.weighing.Correlation;
 import lexicor.core.weighing.Foresight;
 import lexicor.core.weighing.LoadGroup;
 import lexicor.core.weighing.Ranking;
@@ -47,14 +47,15 @@ class Insights {
         this.assessments = assessments;
     }
 
-    /**
-     * @param chosen correlations set by hand for this look, by dependency group
-     */
+    /** @param chosen correlations set by hand for this look, by dependency group */
     InsightJson of(ExaminationService.Recorded recorded, String conditionId, Map<String, Double> chosen) {
         Assessment here = assessments.of(recorded);
         Visit usual = here.visit();
-        Condition condition = usual.starts().keySet().stream().filter(each -> each.value().equals(conditionId)).map(catalogue::condition)
-                .findFirst().orElseThrow(() -> new NotFound("Condition '" + conditionId + "' is not ranked in this examination."));
+        Condition condition = usual.starts().keySet().stream()
+                .filter(each -> each.value().equals(conditionId))
+                .map(catalogue::condition)
+                .findFirst()
+                .orElseThrow(() -> new NotFound("Condition '" + conditionId + "' is not ranked in this examination."));
         Visit visit = usual.with(assumptions(usual.assumptions(), chosen));
         List<TestReading> readings = here.readings();
         long seed = recorded.row().seed();
@@ -62,15 +63,24 @@ class Insights {
         Standing standing = ranking.of(condition.id());
         Set<TestId> open = here.open().of(visit.region(), readings);
         Foresight foresight = Foresight.of(weighing, visit, readings);
-        return new InsightJson(StandingJson.of(standing, standing.now(), here, catalogue), dials(visit, readings, standing),
-                Reversal.of(weighing, visit, readings, ranking).stream().map(InsightJson.ReversalJson::of).toList(),
-                rivals(condition, ranking, foresight, open), ahead(condition, foresight, open, recorded));
+        return new InsightJson(
+                StandingJson.of(standing, standing.now(), here, catalogue),
+                dials(visit, readings, standing),
+                Reversal.of(weighing, visit, readings, ranking).stream()
+                        .map(InsightJson.ReversalJson::of)
+                        .toList(),
+                rivals(condition, ranking, foresight, open),
+                ahead(condition, foresight, open, recorded));
     }
 
     private Assumptions assumptions(Assumptions usual, Map<String, Double> chosen) {
         chosen.forEach((group, rho) -> {
             if (!weighing.correlations().all().containsKey(group)) {
-                throw new BadInput("rho", "'" + group + "' is not a group; allowed: " + String.join(", ", weighing.correlations().all().keySet()));
+                throw new BadInput(
+                        "rho",
+                        "'" + group + "' is not a group; allowed: "
+                                + String.join(
+                                        ", ", weighing.correlations().all().keySet()));
             }
             if (!(rho >= 0 && rho <= Correlation.MOST)) {
                 throw new BadInput("rho", rho + " for '" + group + "'; allowed: 0 to " + Correlation.MOST);
@@ -86,9 +96,18 @@ class Insights {
         for (LoadGroup group : standing.sum().groups()) {
             if (group.members().size() > 1 && group.correlation().isPresent()) {
                 Correlation now = group.correlation().get();
-                Correlation usual = weighing.correlations().all().get(now.group().id());
-                dials.add(new InsightJson.DialJson(now.group().id(), now.group().name(), now.present(), usual.present(), usual.interval().lower(), usual.interval().upper(),
-                        usual.origin(), at(visit, readings, standing, now, 0), at(visit, readings, standing, now, STRONG),
+                Correlation usual =
+                        weighing.correlations().all().get(now.group().id());
+                dials.add(new InsightJson.DialJson(
+                        now.group().id(),
+                        now.group().name(),
+                        now.present(),
+                        usual.present(),
+                        usual.interval().lower(),
+                        usual.interval().upper(),
+                        usual.origin(),
+                        at(visit, readings, standing, now, 0),
+                        at(visit, readings, standing, now, STRONG),
                         usual.lessons().stream().map(InsightJson.LessonJson::of).toList()));
             }
         }
@@ -98,11 +117,13 @@ class Insights {
     private double at(Visit visit, List<TestReading> readings, Standing standing, Correlation group, double rho) {
         Map<String, Double> chosen = new LinkedHashMap<>(visit.assumptions().correlations());
         chosen.put(group.group().id(), rho);
-        return weighing.chances(visit.with(visit.assumptions().with(chosen)), readings).get(standing.condition().id());
+        return weighing.chances(visit.with(visit.assumptions().with(chosen)), readings)
+                .get(standing.condition().id());
     }
 
     /** Those that are written beside it, then the leaders it has to hold its own against. */
-    private List<InsightJson.RivalJson> rivals(Condition condition, Ranking ranking, Foresight foresight, Set<TestId> open) {
+    private List<InsightJson.RivalJson> rivals(
+            Condition condition, Ranking ranking, Foresight foresight, Set<TestId> open) {
         Map<ConditionId, Pattern.Rival> written = new LinkedHashMap<>();
         Pattern pattern = catalogue.patterns().get(condition.id());
         if (pattern != null) {
@@ -110,36 +131,90 @@ class Insights {
         }
         List<ConditionId> family = catalogue.widerThan(condition.id());
         Set<ConditionId> rivals = new LinkedHashSet<>(written.keySet());
-        ranking.standings().stream().filter(Standing::informed).map(standing -> standing.condition().id())
-                .filter(id -> !id.equals(condition.id()) && !family.contains(id) && !catalogue.widerThan(id).contains(condition.id())).forEach(rivals::add);
-        return rivals.stream().filter(id -> ranking.standings().stream().anyMatch(standing -> standing.condition().id().equals(id))).limit(MOST_RIVALS)
-                .map(id -> rival(condition, ranking.of(id), written.get(id), ranking, foresight, open)).toList();
+        ranking.standings().stream()
+                .filter(Standing::informed)
+                .map(standing -> standing.condition().id())
+                .filter(id -> !id.equals(condition.id())
+                        && !family.contains(id)
+                        && !catalogue.widerThan(id).contains(condition.id()))
+                .forEach(rivals::add);
+        return rivals.stream()
+                .filter(id -> ranking.standings().stream()
+                        .anyMatch(standing -> standing.condition().id().equals(id)))
+                .limit(MOST_RIVALS)
+                .map(id -> rival(condition, ranking.of(id), written.get(id), ranking, foresight, open))
+                .toList();
     }
 
-    private InsightJson.RivalJson rival(Condition condition, Standing rival, Pattern.Rival written, Ranking ranking, Foresight foresight, Set<TestId> open) {
+    private InsightJson.RivalJson rival(
+            Condition condition,
+            Standing rival,
+            Pattern.Rival written,
+            Ranking ranking,
+            Foresight foresight,
+            Set<TestId> open) {
         ConditionId id = rival.condition().id();
-        List<InsightJson.SeparatingJson> separating = foresight.separating(condition.id(), id, open).stream().limit(MOST_SEPARATING)
-                .map(each -> new InsightJson.SeparatingJson(each.test().value(), catalogue.test(each.test()).shortName(), each.decibans())).toList();
-        List<String> byWords = written == null ? List.of() : written.tests().stream().filter(open::contains).map(test -> catalogue.test(test).shortName()).toList();
-        List<String> inBoth = Contest.inBoth(condition, rival.condition(), catalogue).stream().map(test -> catalogue.test(test).shortName()).toList();
-        return new InsightJson.RivalJson(id.value(), rival.condition().shortName(), rival.now(), ranking.ahead(condition.id(), id), written == null ? "" : written.how(),
-                separating, byWords, inBoth);
+        List<InsightJson.SeparatingJson> separating = foresight.separating(condition.id(), id, open).stream()
+                .limit(MOST_SEPARATING)
+                .map(each -> new InsightJson.SeparatingJson(
+                        each.test().value(), catalogue.test(each.test()).shortName(), each.decibans()))
+                .toList();
+        List<String> byWords = written == null
+                ? List.of()
+                : written.tests().stream()
+                        .filter(open::contains)
+                        .map(test -> catalogue.test(test).shortName())
+                        .toList();
+        List<String> inBoth = Contest.inBoth(condition, rival.condition(), catalogue).stream()
+                .map(test -> catalogue.test(test).shortName())
+                .toList();
+        return new InsightJson.RivalJson(
+                id.value(),
+                rival.condition().shortName(),
+                rival.now(),
+                ranking.ahead(condition.id(), id),
+                written == null ? "" : written.how(),
+                separating,
+                byWords,
+                inBoth);
     }
 
-    private List<AheadJson> ahead(Condition condition, Foresight foresight, Set<TestId> open, ExaminationService.Recorded recorded) {
-        Set<TestId> order = Set.copyOf(catalogue.routine(recorded.row().region()).order());
-        return foresight.values(open, recorded.history().standsAt().map(test -> catalogue.test(test).position())).stream()
-                .filter(value -> value.changes().stream().anyMatch(change -> change.condition().equals(condition)))
-                .sorted(Comparator.comparingDouble((TestValue value) -> -bits(value, condition))).limit(MOST_AHEAD)
-                .map(value -> AheadJson.of(only(value, condition), catalogue.test(value.test()).shortName(), order.contains(value.test()))).toList();
+    private List<AheadJson> ahead(
+            Condition condition, Foresight foresight, Set<TestId> open, ExaminationService.Recorded recorded) {
+        Set<TestId> order =
+                Set.copyOf(catalogue.routine(recorded.row().region()).order());
+        return foresight
+                .values(
+                        open,
+                        recorded.history()
+                                .standsAt()
+                                .map(test -> catalogue.test(test).position()))
+                .stream()
+                .filter(value -> value.changes().stream()
+                        .anyMatch(change -> change.condition().equals(condition)))
+                .sorted(Comparator.comparingDouble((TestValue value) -> -bits(value, condition)))
+                .limit(MOST_AHEAD)
+                .map(value -> AheadJson.of(
+                        only(value, condition), catalogue.test(value.test()).shortName(), order.contains(value.test())))
+                .toList();
     }
 
     private static double bits(TestValue value, Condition condition) {
-        return value.changes().stream().filter(change -> change.condition().equals(condition)).mapToDouble(TestValue.Change::bits).sum();
+        return value.changes().stream()
+                .filter(change -> change.condition().equals(condition))
+                .mapToDouble(TestValue.Change::bits)
+                .sum();
     }
 
     private static TestValue only(TestValue value, Condition condition) {
-        return new TestValue(value.test(), bits(value, condition), value.seconds(), value.moves(), value.worthDoing(),
-                value.changes().stream().filter(change -> change.condition().equals(condition)).toList());
+        return new TestValue(
+                value.test(),
+                bits(value, condition),
+                value.seconds(),
+                value.moves(),
+                value.worthDoing(),
+                value.changes().stream()
+                        .filter(change -> change.condition().equals(condition))
+                        .toList());
     }
 }

@@ -22,7 +22,8 @@ import org.springframework.stereotype.Component;
 @Component
 class IntakeNote {
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
+    private static final DateTimeFormatter DAY =
+            DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
 
     private final Catalogue catalogue;
     private final IntakeForm form;
@@ -38,18 +39,26 @@ class IntakeNote {
 
     /** What was told, in lines of plain text; none where nothing was. */
     List<String> story(ExaminationService.Recorded recorded) {
-        return story(recorded.row().region(), Told.of(recorded.history().heard())).stream().map(line -> "- " + line).toList();
+        return story(recorded.row().region(), Told.of(recorded.history().heard())).stream()
+                .map(line -> "- " + line)
+                .toList();
     }
 
     private List<String> story(String region, Told told) {
         List<String> story = new ArrayList<>();
-        List<String> zones = form.zonesOf(region).stream().filter(zone -> told.values("zone").contains(zone.id())).map(IntakeForm.Zone::label).toList();
+        List<String> zones = form.zonesOf(region).stream()
+                .filter(zone -> told.values("zone").contains(zone.id()))
+                .map(IntakeForm.Zone::label)
+                .toList();
         if (!zones.isEmpty()) {
             story.add("Where: " + String.join(", ", zones));
         }
         for (String kind : List.of("pain-areas", "tingling-areas")) {
-            List<String> areas = form.drawingsOf(region).stream().flatMap(drawing -> drawing.areas().entrySet().stream())
-                    .filter(area -> told.values(kind).contains(area.getKey())).map(Map.Entry::getValue).toList();
+            List<String> areas = form.drawingsOf(region).stream()
+                    .flatMap(drawing -> drawing.areas().entrySet().stream())
+                    .filter(area -> told.values(kind).contains(area.getKey()))
+                    .map(Map.Entry::getValue)
+                    .toList();
             if (!areas.isEmpty()) {
                 story.add((kind.startsWith("pain") ? "Pain: " : "Tingling: ") + String.join("; ", areas));
             }
@@ -57,9 +66,13 @@ class IntakeNote {
         for (IntakeForm.Question question : form.questionsOf(region)) {
             OptionalInt number = told.whole(question.id());
             if (question.scale().isPresent()) {
-                number.ifPresent(value -> story.add(question.ask() + ": " + value + " of " + question.scale().get().to()));
+                number.ifPresent(value -> story.add(question.ask() + ": " + value + " of "
+                        + question.scale().get().to()));
             } else {
-                List<String> labels = question.options(region).stream().filter(option -> told.values(question.id()).contains(option.value())).map(IntakeForm.Option::label).toList();
+                List<String> labels = question.options(region).stream()
+                        .filter(option -> told.values(question.id()).contains(option.value()))
+                        .map(IntakeForm.Option::label)
+                        .toList();
                 if (!labels.isEmpty()) {
                     story.add(question.ask().replace("?", "") + ": " + String.join(", ", labels));
                 }
@@ -73,7 +86,10 @@ class IntakeNote {
     private List<String> gone(String region, Told told) {
         List<String> gone = new ArrayList<>();
         for (Answer answer : told.answers()) {
-            List<String> values = answer.values().stream().filter(value -> isGone(region, answer.question(), value)).map(value -> words.answer(answer.question(), value)).toList();
+            List<String> values = answer.values().stream()
+                    .filter(value -> isGone(region, answer.question(), value))
+                    .map(value -> words.answer(answer.question(), value))
+                    .toList();
             if (!values.isEmpty()) {
                 gone.add(words.question(answer.question()) + ": " + String.join(", ", values) + Retired.MARK);
             }
@@ -84,11 +100,26 @@ class IntakeNote {
     private boolean isGone(String region, String question, String value) {
         return switch (question) {
             case "zone" -> form.zones().stream().noneMatch(zone -> zone.id().equals(value));
-            case "pain-areas", "tingling-areas" -> form.drawings().stream().noneMatch(drawing -> drawing.areas().containsKey(value));
-            case "red-flags" -> !value.equals(IntakeForm.NONE) && catalogue.redFlags().stream().noneMatch(flag -> flag.id().equals(value));
-            case "facts" -> !value.equals(IntakeForm.NONE) && catalogue.locks().stream().flatMap(lock -> lock.facts().stream()).noneMatch(fact -> fact.id().equals(value));
-            default -> words.knows(question) && form.question(question).map(asked -> !value.equals(IntakeForm.NONE) && asked.options().stream().noneMatch(option -> option.value().equals(value))).orElse(true)
-                    && !question.startsWith("school:");
+            case "pain-areas", "tingling-areas" ->
+                form.drawings().stream().noneMatch(drawing -> drawing.areas().containsKey(value));
+            case "red-flags" ->
+                !value.equals(IntakeForm.NONE)
+                        && catalogue.redFlags().stream()
+                                .noneMatch(flag -> flag.id().equals(value));
+            case "facts" ->
+                !value.equals(IntakeForm.NONE)
+                        && catalogue.locks().stream()
+                                .flatMap(lock -> lock.facts().stream())
+                                .noneMatch(fact -> fact.id().equals(value));
+            default ->
+                words.knows(question)
+                        && form.question(question)
+                                .map(asked -> !value.equals(IntakeForm.NONE)
+                                        && asked.options().stream()
+                                                .noneMatch(
+                                                        option -> option.value().equals(value)))
+                                .orElse(true)
+                        && !question.startsWith("school:");
         };
     }
 
@@ -98,8 +129,11 @@ class IntakeNote {
         SafetyScreen screen = state.screen();
         screen.present().forEach(flag -> {
             SafetyScreen.Release release = screen.releases().get(flag.id());
-            safety.add("Red flag: " + flag.sign() + ". Think of: " + flag.thinkOf() + ". " + (release == null ? flag.then() + ". Testing is suspended."
-                    : "Released by " + people.name(release.by()) + " on " + DAY.format(release.at()) + ": " + Typed.oneLine(release.reason())));
+            safety.add("Red flag: " + flag.sign() + ". Think of: " + flag.thinkOf() + ". "
+                    + (release == null
+                            ? flag.then() + ". Testing is suspended."
+                            : "Released by " + people.name(release.by()) + " on " + DAY.format(release.at()) + ": "
+                                    + Typed.oneLine(release.reason())));
         });
         if (screen.state() == SafetyScreen.State.OPEN && screen.present().isEmpty()) {
             safety.add("Red flags asked: none");
@@ -107,11 +141,16 @@ class IntakeNote {
             safety.add("Red flags not all asked");
         }
         for (Lock lock : catalogue.locks()) {
-            lock.facts().stream().filter(fact -> state.facts().stream().anyMatch(finding -> finding.fact().equals(fact.id())))
-                    .forEach(fact -> safety.add(fact.label() + ". Locked or lightened: " + lock.kinds().toLowerCase(Locale.UK)));
+            lock.facts().stream()
+                    .filter(fact -> state.facts().stream()
+                            .anyMatch(finding -> finding.fact().equals(fact.id())))
+                    .forEach(fact -> safety.add(fact.label() + ". Locked or lightened: "
+                            + lock.kinds().toLowerCase(Locale.UK)));
         }
-        state.overrides().forEach((test, override) -> safety.add("Done against a lock: " + catalogue.test(test).name() + ", by " + people.name(override.by()) + " on " + DAY.format(override.at())
-                + ": " + Typed.oneLine(override.reason())));
+        state.overrides()
+                .forEach((test, override) -> safety.add(
+                        "Done against a lock: " + catalogue.test(test).name() + ", by " + people.name(override.by())
+                                + " on " + DAY.format(override.at()) + ": " + Typed.oneLine(override.reason())));
         return safety.stream().map(line -> "- " + line).toList();
     }
 }

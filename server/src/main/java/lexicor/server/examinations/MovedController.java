@@ -18,9 +18,9 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter.SseEventBuilder;
 
 /**
- * Tells open pages which examinations are not as they were, as server-sent events. It tells that something moved and never
- * what: pages ask for that by themselves, by the rights they have then. A line is closed after a while, so that whoever has
- * signed out meanwhile does not get another.
+ * Tells open pages which examinations are not as they were, as server-sent events. It tells that something moved and
+ * never what: pages ask for that by themselves, by the rights they have then. A line is closed after a while, so that
+ * whoever has signed out meanwhile does not get another.
  */
 @RestController
 @RequestMapping("/api/events")
@@ -37,8 +37,7 @@ class MovedController {
     });
 
     /** An examination that is not as it was; {@code number} is that of its last command. */
-    public record MovedJson(UUID examination, UUID caseFile, long number, ExaminationMoved.What what) {
-    }
+    public record MovedJson(UUID examination, UUID caseFile, long number, ExaminationMoved.What what) {}
 
     /** A line on which events come in, each a {@link MovedJson}. */
     @GetMapping(produces = MediaType.TEXT_EVENT_STREAM_VALUE)
@@ -55,7 +54,8 @@ class MovedController {
     @TransactionalEventListener
     void moved(ExaminationMoved event) {
         MovedJson json = new MovedJson(event.examination(), event.caseFile(), event.number(), event.what());
-        lines.forEach(line -> senders.execute(() -> send(line, SseEmitter.event().name("moved").data(json, MediaType.APPLICATION_JSON))));
+        lines.forEach(line -> senders.execute(
+                () -> send(line, SseEmitter.event().name("moved").data(json, MediaType.APPLICATION_JSON))));
     }
 
     private void send(SseEmitter line, SseEventBuilder event) {

@@ -33,7 +33,8 @@ import org.springframework.stereotype.Component;
 @Component
 class NoteWriter {
 
-    static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
+    static final DateTimeFormatter DAY =
+            DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
 
     private static final String DRAFT = "Draft, not signed.";
 
@@ -55,8 +56,16 @@ class NoteWriter {
     private final ClinicSettings settings;
     private final People people;
 
-    NoteWriter(Assessments assessments, FindingsNote findings, IntakeNote intakeNote, PathwayGuide pathways, Conclusions conclusions, ShortNote shortly, Retests retests,
-            ClinicSettings settings, People people) {
+    NoteWriter(
+            Assessments assessments,
+            FindingsNote findings,
+            IntakeNote intakeNote,
+            PathwayGuide pathways,
+            Conclusions conclusions,
+            ShortNote shortly,
+            Retests retests,
+            ClinicSettings settings,
+            People people) {
         this.shortly = shortly;
         this.conclusions = conclusions;
         this.pathways = pathways;
@@ -96,7 +105,9 @@ class NoteWriter {
         blocks.put(NoteBlock.LEADERS, lines(leaders(ranking, thresholds)));
         blocks.put(NoteBlock.STANDS, lines(whereItStands(ranking, thresholds)));
         blocks.put(NoteBlock.PATHWAYS, lines(pathways.lines(recorded, here.open(), readings)));
-        blocks.put(NoteBlock.AGAIN, retests.of(recorded).map(again -> lines(Retests.lines(again))).orElse(""));
+        blocks.put(
+                NoteBlock.AGAIN,
+                retests.of(recorded).map(again -> lines(Retests.lines(again))).orElse(""));
         blocks.put(NoteBlock.CONCLUSION, lines(conclusions.lines(recorded, ranking, thresholds)));
         blocks.put(NoteBlock.CAUTION, CAUTION);
         blocks.put(NoteBlock.SIGNED, signature.map(Signature::words).orElse(""));
@@ -106,10 +117,15 @@ class NoteWriter {
     /** Who began it, who took it over from whom, and everybody else who entered a finding. */
     private String examiners(ExaminationService.Recorded recorded) {
         List<String> said = new ArrayList<>(List.of(people.name(recorded.row().author())));
-        recorded.takeovers().forEach(takeover -> said.add("taken over by " + takeover.takenAs() + " on " + DAY.format(takeover.at())));
-        Set<String> named = recorded.takeovers().stream().map(TakeoverRow::author).collect(Collectors.toCollection(HashSet::new));
+        recorded.takeovers()
+                .forEach(takeover ->
+                        said.add("taken over by " + takeover.takenAs() + " on " + DAY.format(takeover.at())));
+        Set<String> named =
+                recorded.takeovers().stream().map(TakeoverRow::author).collect(Collectors.toCollection(HashSet::new));
         named.add(recorded.row().author());
-        List<String> others = people.names(recorded.findingsBy().stream().filter(author -> !named.contains(author)).toList());
+        List<String> others = people.names(recorded.findingsBy().stream()
+                .filter(author -> !named.contains(author))
+                .toList());
         if (!others.isEmpty()) {
             said.add("findings also by " + String.join(", ", others));
         }
@@ -126,62 +142,102 @@ class NoteWriter {
     }
 
     private static List<String> leaders(Ranking ranking, Thresholds thresholds) {
-        Stream<String> weighed = ranking.standings().stream().filter(standing -> standing.informed() && standing.now() >= thresholds.setAside()).limit(MOST_NAMED).map(standing -> "- " + standing(standing));
-        Stream<String> pictured = ranking.standings().stream().filter(NoteWriter::pictured).limit(MOST_NAMED).map(standing -> "- " + pattern(standing));
+        Stream<String> weighed = ranking.standings().stream()
+                .filter(standing -> standing.informed() && standing.now() >= thresholds.setAside())
+                .limit(MOST_NAMED)
+                .map(standing -> "- " + standing(standing));
+        Stream<String> pictured = ranking.standings().stream()
+                .filter(NoteWriter::pictured)
+                .limit(MOST_NAMED)
+                .map(standing -> "- " + pattern(standing));
         return Stream.concat(weighed, pictured).toList();
     }
 
     /** The person by code, with what helps to know them again. */
     static String who(ExaminationRow row) {
-        return "Case " + row.caseFile().code() + row.caseFile().name().map(name -> " " + Typed.oneLine(name)).orElse("") + row.caseFile().birthYear().map(year -> ", born " + year).orElse("")
-                + (row.caseFile().occupation().isEmpty() ? "" : ", " + Typed.oneLine(row.caseFile().occupation())) + ", " + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic");
+        return "Case " + row.caseFile().code()
+                + row.caseFile().name().map(name -> " " + Typed.oneLine(name)).orElse("")
+                + row.caseFile().birthYear().map(year -> ", born " + year).orElse("")
+                + (row.caseFile().occupation().isEmpty()
+                        ? ""
+                        : ", " + Typed.oneLine(row.caseFile().occupation())) + ", "
+                + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic");
     }
 
     private static List<String> whereItStands(Ranking ranking, Thresholds thresholds) {
         List<String> lines = new ArrayList<>();
         ranking.clusters().stream().filter(ClusterCount::begun).forEach(count -> lines.add("- " + cluster(count)));
-        ranking.standings().stream().filter(Standing::informed).forEach(standing -> lines.add("- " + standing(standing)));
-        ranking.standings().stream().filter(NoteWriter::pictured).forEach(standing -> lines.add("- " + pattern(standing)));
-        ranking.standings().stream().filter(standing -> standing.pattern().unlikely())
-                .forEach(standing -> lines.add("- " + standing.condition().name() + ": unlikely by definition, recheck: not found: "
-                        + standing.pattern().defining().stream().map(each -> FindingsNote.inSentence(each.says())).collect(Collectors.joining(", "))));
-        List<String> open = ranking.standings().stream().filter(standing -> !standing.informed() && standing.measured() && standing.pattern().present().isEmpty() && standing.before() >= thresholds.setAside())
-                .map(standing -> standing.condition().name() + " (" + Percent.of(standing.before()) + ")").toList();
+        ranking.standings().stream()
+                .filter(Standing::informed)
+                .forEach(standing -> lines.add("- " + standing(standing)));
+        ranking.standings().stream()
+                .filter(NoteWriter::pictured)
+                .forEach(standing -> lines.add("- " + pattern(standing)));
+        ranking.standings().stream()
+                .filter(standing -> standing.pattern().unlikely())
+                .forEach(standing ->
+                        lines.add("- " + standing.condition().name() + ": unlikely by definition, recheck: not found: "
+                                + standing.pattern().defining().stream()
+                                        .map(each -> FindingsNote.inSentence(each.says()))
+                                        .collect(Collectors.joining(", "))));
+        List<String> open = ranking.standings().stream()
+                .filter(standing -> !standing.informed()
+                        && standing.measured()
+                        && standing.pattern().present().isEmpty()
+                        && standing.before() >= thresholds.setAside())
+                .map(standing -> standing.condition().name() + " (" + Percent.of(standing.before()) + ")")
+                .toList();
         if (!open.isEmpty()) {
-            lines.add("- Not moved by any weighed finding, still where it started (chance in 100): " + String.join(", ", open));
+            lines.add("- Not moved by any weighed finding, still where it started (chance in 100): "
+                    + String.join(", ", open));
         }
         return lines;
     }
 
     /** Whether only its picture speaks for or against it. */
     private static boolean pictured(Standing standing) {
-        return !standing.informed() && !standing.pattern().unlikely() && !(standing.pattern().present().isEmpty() && standing.pattern().against().isEmpty());
+        return !standing.informed()
+                && !standing.pattern().unlikely()
+                && !(standing.pattern().present().isEmpty()
+                        && standing.pattern().against().isEmpty());
     }
 
     private static String cluster(ClusterCount count) {
         String state = count.positives().size() + " of " + count.counted() + " positive";
         if (count.level().isPresent()) {
             boolean weighs = count.level().get().direction() != Cluster.Direction.NONE;
-            return count.cluster().name() + ": " + state + ", decided: " + count.level().get().name() + (weighs ? "" : "; counted, not weighed");
+            return count.cluster().name() + ": " + state + ", decided: "
+                    + count.level().get().name() + (weighs ? "" : "; counted, not weighed");
         }
-        return count.cluster().name() + ": " + state + (count.outOfReach() ? ", cannot be decided: too many not interpretable" : ", not yet decided");
+        return count.cluster().name() + ": " + state
+                + (count.outOfReach() ? ", cannot be decided: too many not interpretable" : ", not yet decided");
     }
 
     private static String pattern(Standing standing) {
         PatternReading pattern = standing.pattern();
-        return standing.condition().name() + (standing.measured() ? ", not weighed: " : ", not measured: ") + pattern.present().size() + " of " + pattern.examined() + " typical findings looked for are there"
-                + (pattern.against().isEmpty() ? "" : "; against it: " + pattern.against().stream().map(each -> FindingsNote.inSentence(each.says())).collect(Collectors.joining(", ")));
+        return standing.condition().name() + (standing.measured() ? ", not weighed: " : ", not measured: ")
+                + pattern.present().size() + " of " + pattern.examined() + " typical findings looked for are there"
+                + (pattern.against().isEmpty()
+                        ? ""
+                        : "; against it: "
+                                + pattern.against().stream()
+                                        .map(each -> FindingsNote.inSentence(each.says()))
+                                        .collect(Collectors.joining(", ")));
     }
 
     private static String standing(Standing standing) {
         String by = switch (standing.lens()) {
             case CLUSTER -> ", by a decided set or the strongest finding";
             case STRONGEST_SINGLE -> ", by the strongest finding";
-            case TALLY -> ", chained; counted: " + standing.tally().positives() + " of " + standing.tally().counted() + " positive";
+            case TALLY ->
+                ", chained; counted: " + standing.tally().positives() + " of "
+                        + standing.tally().counted() + " positive";
             case CHAIN -> "";
         };
-        return standing.condition().name() + ": before " + Percent.of(standing.before()) + ", now " + Percent.of(standing.now()) + " in 100 (could be "
-                + Percent.of(standing.range().lower()) + " to " + Percent.of(standing.range().upper()) + ")" + by;
+        return standing.condition().name() + ": before " + Percent.of(standing.before()) + ", now "
+                + Percent.of(standing.now()) + " in 100 (could be "
+                + Percent.of(standing.range().lower()) + " to "
+                + Percent.of(standing.range().upper()) + ")" + by;
     }
 
     private static String word(Side side) {

@@ -8,14 +8,31 @@ import jakarta.validation.constraints.Size;
 import lexicor.core.examination.Part;
 
 /** A typed part of a response: exactly one of choice, measure (with its unit) and text. */
-public record PartJson(@NotBlank(message = "allowed: the name of a part") @Size(max = 60, message = "allowed: at most 60 characters") String key,
-        @Schema(nullable = true) @Size(max = 60, message = "allowed: at most 60 characters") String choice,
+public record PartJson(
+        @NotBlank(message = "allowed: the name of a part") @Size(max = 60, message = "allowed: at most 60 characters")
+        String key,
+
+        @Schema(nullable = true) @Size(max = 60, message = "allowed: at most 60 characters")
+        String choice,
+
         @Schema(nullable = true) Double measure,
-        @Schema(nullable = true) @Size(max = 20, message = "allowed: at most 20 characters") String unit,
-        @Schema(nullable = true) @Size(max = 2000, message = "allowed: at most 2000 characters") String text,
-        @Schema(nullable = true) @Size(max = 60, message = "allowed: at most 60 characters") String position,
-        @Schema(nullable = true) @Min(value = 1, message = "allowed: 1 to 99") @Max(value = 99, message = "allowed: 1 to 99") Integer repeat,
-        @Schema(nullable = true) @Size(max = 20, message = "allowed: at most 20 characters") String direction) {
+
+        @Schema(nullable = true) @Size(max = 20, message = "allowed: at most 20 characters")
+        String unit,
+
+        @Schema(nullable = true) @Size(max = 2000, message = "allowed: at most 2000 characters")
+        String text,
+
+        @Schema(nullable = true) @Size(max = 60, message = "allowed: at most 60 characters")
+        String position,
+
+        @Schema(nullable = true)
+        @Min(value = 1, message = "allowed: 1 to 99")
+        @Max(value = 99, message = "allowed: 1 to 99")
+        Integer repeat,
+
+        @Schema(nullable = true) @Size(max = 20, message = "allowed: at most 20 characters")
+        String direction) {
 
     public static PartJson of(Part part) {
         Part.Context context = part.context();
@@ -25,7 +42,8 @@ public record PartJson(@NotBlank(message = "allowed: the name of a part") @Size(
         if (part instanceof Part.Measured measured) {
             return new PartJson(part.key(), null, measured.value(), measured.unit(), null, position, repeat, direction);
         }
-        return part instanceof Part.Chosen chosen ? new PartJson(part.key(), chosen.choice(), null, null, null, position, repeat, direction)
+        return part instanceof Part.Chosen chosen
+                ? new PartJson(part.key(), chosen.choice(), null, null, null, position, repeat, direction)
                 : new PartJson(part.key(), null, null, null, ((Part.Said) part).text(), position, repeat, direction);
     }
 
@@ -35,7 +53,8 @@ public record PartJson(@NotBlank(message = "allowed: the name of a part") @Size(
     }
 
     Part toCore() {
-        Part.Context context = new Part.Context(position == null ? "" : position, repeat == null ? 1 : repeat, direction == null ? "" : direction);
+        Part.Context context = new Part.Context(
+                position == null ? "" : position, repeat == null ? 1 : repeat, direction == null ? "" : direction);
         if (choice != null) {
             return new Part.Chosen(key, choice, context);
         }

@@ -46,7 +46,14 @@ class PartRow {
     }
 
     PartJson json() {
-        return new PartJson(partKey, choice, measure, unit, words, position.isEmpty() ? null : position,
-                repeatNumber == 1 ? null : repeatNumber, direction.isEmpty() ? null : direction);
+        return new PartJson(
+                partKey,
+                choice,
+                measure,
+                unit,
+                words,
+                position.isEmpty() ? null : position,
+                repeatNumber == 1 ? null : repeatNumber,
+                direction.isEmpty() ? null : direction);
     }
 }

@@ -31,34 +31,61 @@ class PathwayGuide {
         this.catalogue = catalogue;
     }
 
-    List<PathwayStateJson> states(ExaminationService.Recorded recorded, IntakeState asked, OpenTests open, List<TestReading> readings, List<TestValue> ahead, Ranking ranking, Thresholds thresholds) {
+    List<PathwayStateJson> states(
+            ExaminationService.Recorded recorded,
+            IntakeState asked,
+            OpenTests open,
+            List<TestReading> readings,
+            List<TestValue> ahead,
+            Ranking ranking,
+            Thresholds thresholds) {
         Told told = Told.of(recorded.history().heard());
         List<String> followed = told.values(Pathways.FOLLOWED);
-        return pathways.of(recorded.row().region()).stream().map(pathway -> {
-            PathwayWalk walk = walk(pathway, told, open, readings);
-            SecondOpinion opinion = SecondOpinion.on(walk.here(), ahead, ranking, thresholds);
-            return new PathwayStateJson(pathway.id(), pathway.starts(asked.zones(), asked.clues()), followed.contains(pathway.id()),
-                    walk.passed().stream().map(passed -> new PathwayStateJson.PassedJson(passed.step().id(), passed.outcome(), passed.answer())).toList(),
-                    walk.here().id(), opinion.kind(), opinion.test().map(Object::toString).orElse(null), words(opinion));
-        }).toList();
+        return pathways.of(recorded.row().region()).stream()
+                .map(pathway -> {
+                    PathwayWalk walk = walk(pathway, told, open, readings);
+                    SecondOpinion opinion = SecondOpinion.on(walk.here(), ahead, ranking, thresholds);
+                    return new PathwayStateJson(
+                            pathway.id(),
+                            pathway.starts(asked.zones(), asked.clues()),
+                            followed.contains(pathway.id()),
+                            walk.passed().stream()
+                                    .map(passed -> new PathwayStateJson.PassedJson(
+                                            passed.step().id(), passed.outcome(), passed.answer()))
+                                    .toList(),
+                            walk.here().id(),
+                            opinion.kind(),
+                            opinion.test().map(Object::toString).orElse(null),
+                            words(opinion));
+                })
+                .toList();
     }
 
     /** What the note says of pathways on which a question was answered: the way gone and where it stands. */
     List<String> lines(ExaminationService.Recorded recorded, OpenTests open, List<TestReading> readings) {
         Told told = Told.of(recorded.history().heard());
-        return pathways.of(recorded.row().region()).stream().filter(pathway -> !answers(pathway, told).isEmpty()).map(pathway -> {
-            PathwayWalk walk = walk(pathway, told, open, readings);
-            String gone = walk.passed().stream().map(this::gone).collect(Collectors.joining("; "));
-            return "- " + pathway.name() + ": " + gone + (walk.here() instanceof Step.End end ? "; ends: " + FindingsNote.inSentence(end.says()) : "; not gone to its end");
-        }).toList();
+        return pathways.of(recorded.row().region()).stream()
+                .filter(pathway -> !answers(pathway, told).isEmpty())
+                .map(pathway -> {
+                    PathwayWalk walk = walk(pathway, told, open, readings);
+                    String gone = walk.passed().stream().map(this::gone).collect(Collectors.joining("; "));
+                    return "- " + pathway.name() + ": " + gone
+                            + (walk.here() instanceof Step.End end
+                                    ? "; ends: " + FindingsNote.inSentence(end.says())
+                                    : "; not gone to its end");
+                })
+                .toList();
     }
 
     private static PathwayWalk walk(Pathway pathway, Told told, OpenTests open, List<TestReading> readings) {
-        return PathwayWalk.of(pathway, answers(pathway, told), readings, test -> !open.closed(test) && open.offered(test));
+        return PathwayWalk.of(
+                pathway, answers(pathway, told), readings, test -> !open.closed(test) && open.offered(test));
     }
 
     private String gone(PathwayWalk.Passed passed) {
-        String name = passed.step() instanceof Step.Examine examine ? FindingsNote.inSentence(catalogue.test(examine.test()).shortName()) : "";
+        String name = passed.step() instanceof Step.Examine examine
+                ? FindingsNote.inSentence(catalogue.test(examine.test()).shortName())
+                : "";
         return switch (passed.outcome()) {
             case ANSWERED -> FindingsNote.inSentence(passed.answer());
             case POSITIVE -> name + " positive";
@@ -72,7 +99,9 @@ class PathwayGuide {
     private static Map<String, String> answers(Pathway pathway, Told told) {
         Map<String, String> answers = new HashMap<>();
         for (Step step : pathway.steps()) {
-            told.values(Pathways.ANSWER + ":" + Pathways.about(pathway, step)).stream().findFirst().ifPresent(value -> answers.put(step.id(), value));
+            told.values(Pathways.ANSWER + ":" + Pathways.about(pathway, step)).stream()
+                    .findFirst()
+                    .ifPresent(value -> answers.put(step.id(), value));
         }
         return answers;
     }
@@ -81,11 +110,16 @@ class PathwayGuide {
         return switch (opinion.kind()) {
             case SAME -> "";
             case NO_FIGURES -> "Nobody has measured this test, so the weighing cannot rank it";
-            case ANOTHER_TEST -> "The weighing would do " + FindingsNote.inSentence(catalogue.test(opinion.test().orElseThrow()).shortName()) + " next";
+            case ANOTHER_TEST ->
+                "The weighing would do "
+                        + FindingsNote.inSentence(
+                                catalogue.test(opinion.test().orElseThrow()).shortName()) + " next";
             case LITTLE_EXPECTED -> "The weighing expects next to nothing of it, nor of any other test";
             case ANOTHER_CONDITION -> {
                 Standing standing = opinion.condition().orElseThrow();
-                yield "The weighing puts " + FindingsNote.inSentence(standing.condition().shortName()) + " first, " + Math.round(100 * standing.now()) + " in 100";
+                yield "The weighing puts "
+                        + FindingsNote.inSentence(standing.condition().shortName()) + " first, "
+                        + Math.round(100 * standing.now()) + " in 100";
             }
             case END_NOT_MEASURED -> "Nobody has measured it: only the pattern speaks for it";
         };

@@ -36,6 +36,7 @@ class PlanDesk {
 
     /** Examinations that are planned at a time, and how long each is kept ready: one plan is asked for in many ways. */
     private static final int MOST_TABLES = 30;
+
     private static final Duration KEPT = Duration.ofMinutes(5);
 
     private final Catalogue catalogue;
@@ -43,7 +44,10 @@ class PlanDesk {
     private final SafetyRules rules;
     private final Assessments assessments;
     private final TestLaps laps;
-    private final Cache<Asked, Table> tables = Caffeine.newBuilder().maximumSize(MOST_TABLES).expireAfterAccess(KEPT).build();
+    private final Cache<Asked, Table> tables = Caffeine.newBuilder()
+            .maximumSize(MOST_TABLES)
+            .expireAfterAccess(KEPT)
+            .build();
 
     PlanDesk(Catalogue catalogue, Weighing weighing, SafetyRules rules, Assessments assessments, TestLaps laps) {
         this.catalogue = catalogue;
@@ -54,23 +58,35 @@ class PlanDesk {
     }
 
     /** An examination as it stands, ready to be planned. */
-    private record Table(ExaminationService.Recorded recorded, Situation situation, OpenTests open, Planner planner) {
-    }
+    private record Table(ExaminationService.Recorded recorded, Situation situation, OpenTests open, Planner planner) {}
 
     /** An examination up to a command, of somebody of whom no more is known than this. */
-    private record Asked(UUID examination, long number, Optional<Integer> birthYear) {
-    }
+    private record Asked(UUID examination, long number, Optional<Integer> birthYear) {}
 
     private Table table(ExaminationService.Recorded recorded) {
-        return tables.get(new Asked(recorded.row().getId(), recorded.lastNumber(), recorded.row().caseFile().birthYear()), asked -> laid(recorded));
+        return tables.get(
+                new Asked(
+                        recorded.row().getId(),
+                        recorded.lastNumber(),
+                        recorded.row().caseFile().birthYear()),
+                asked -> laid(recorded));
     }
 
     private Table laid(ExaminationService.Recorded recorded) {
         ExaminationRow row = recorded.row();
         Assessment here = assessments.of(recorded);
         OpenTests open = here.open();
-        Optional<String> position = recorded.history().attempts().isEmpty() ? Optional.empty() : recorded.history().standsAt().map(test -> catalogue.test(test).position());
-        Situation situation = new Situation(here.visit(), here.readings(), here.ranking(), open.of(row.region(), here.readings()), position, laps.learnt(), here.told().sparing(catalogue),
+        Optional<String> position = recorded.history().attempts().isEmpty()
+                ? Optional.empty()
+                : recorded.history().standsAt().map(test -> catalogue.test(test).position());
+        Situation situation = new Situation(
+                here.visit(),
+                here.readings(),
+                here.ranking(),
+                open.of(row.region(), here.readings()),
+                position,
+                laps.learnt(),
+                here.told().sparing(catalogue),
                 new Situation.Looking(here.safety().lookFirst(), rules::lookFor));
         return new Table(recorded, situation, open, Planner.of(catalogue, weighing, situation));
     }
@@ -79,31 +95,47 @@ class PlanDesk {
      * The plan for the time there is.
      *
      * @param seconds infinite for as many tests as are worth doing
-     * @param byHand  tests that are to be in
+     * @param byHand tests that are to be in
      */
     PlanJson plan(ExaminationService.Recorded recorded, double seconds, List<String> byHand) {
         Table table = table(recorded);
-        return json(table, table.planner().plan(seconds, known("with", byHand)), table.planner().mostSpared());
+        return json(
+                table,
+                table.planner().plan(seconds, known("with", byHand)),
+                table.planner().mostSpared());
     }
 
     /** What plans tell against the time that they take. */
     PlanJson.CurveJson curve(ExaminationService.Recorded recorded) {
-        return PlanJson.CurveJson.of(recorded.lastNumber(), table(recorded).planner().curve());
+        return PlanJson.CurveJson.of(
+                recorded.lastNumber(), table(recorded).planner().curve());
     }
 
     /** An order of one's own, of which what may not be done now is left out and named. */
     PlanJson.OwnJson own(ExaminationService.Recorded recorded, List<String> tests) {
         Table table = table(recorded);
         List<TestId> own = known("test", tests);
-        OwnOrder order = table.planner().appraise(own.stream().filter(test -> doable(table, own, test)).toList());
-        List<PlanJson.NotNowJson> skipped = own.stream().filter(test -> !doable(table, own, test)).map(test -> notNow(test, whyNot(table, test))).toList();
-        return new PlanJson.OwnJson(json(table, order.plan(), OptionalDouble.empty()), order.faults().stream().map(fault -> fault.words(catalogue)).toList(), skipped);
+        OwnOrder order = table.planner()
+                .appraise(own.stream().filter(test -> doable(table, own, test)).toList());
+        List<PlanJson.NotNowJson> skipped = own.stream()
+                .filter(test -> !doable(table, own, test))
+                .map(test -> notNow(test, whyNot(table, test)))
+                .toList();
+        return new PlanJson.OwnJson(
+                json(table, order.plan(), OptionalDouble.empty()),
+                order.faults().stream().map(fault -> fault.words(catalogue)).toList(),
+                skipped);
     }
 
-    /** Whether a test may be done in an order: now, or once what it follows on, which is in the order too, calls for it. */
+    /**
+     * Whether a test may be done in an order: now, or once what it follows on, which is in the order too, calls for it.
+     */
     private boolean doable(Table table, List<TestId> own, TestId test) {
         return table.situation().doable().contains(test)
-                || !table.open().closed(test) && !table.situation().done().contains(test) && catalogue.test(test).conduct().after().stream().anyMatch(after -> own.contains(after.test()));
+                || !table.open().closed(test)
+                        && !table.situation().done().contains(test)
+                        && catalogue.test(test).conduct().after().stream()
+                                .anyMatch(after -> own.contains(after.test()));
     }
 
     private String whyNot(Table table, TestId test) {
@@ -131,25 +163,56 @@ class PlanDesk {
         }
         Set<TestId> kept = Set.copyOf(answered(told, AnswerCheck.KEPT));
         Replanning again = table.planner().again(planned, Set.copyOf(answered(told, AnswerCheck.BY_HAND)));
-        Optional<TestValue> best = Foresight.of(weighing, table.situation().visit(), table.situation().found()).values(again.better().stream().filter(test -> !kept.contains(test)).toList(), table.situation().position()).stream().findFirst();
-        Optional<Contest> contest = Contest.of(table.situation().ranking(), catalogue, table.situation().doable()::contains);
-        return new PlanJson.ReplanJson(recorded.lastNumber(), named(again.settled(), kept), named(again.ask(), kept), best.map(value -> better(value, contest)).stream().toList());
+        Optional<TestValue> best = Foresight.of(
+                        weighing, table.situation().visit(), table.situation().found())
+                .values(
+                        again.better().stream()
+                                .filter(test -> !kept.contains(test))
+                                .toList(),
+                        table.situation().position())
+                .stream()
+                .findFirst();
+        Optional<Contest> contest = Contest.of(
+                table.situation().ranking(), catalogue, table.situation().doable()::contains);
+        return new PlanJson.ReplanJson(
+                recorded.lastNumber(),
+                named(again.settled(), kept),
+                named(again.ask(), kept),
+                best.map(value -> better(value, contest)).stream().toList());
     }
 
     /** Whether anything was recorded since the plan was taken, which tells where its tests are done. */
     private static boolean testedSinceTaken(ExaminationService.Recorded recorded) {
-        long taken = recorded.commands().stream().filter(command -> command.answers().stream().anyMatch(answer -> answer.toCore().question().equals(AnswerCheck.POSITIONS))).mapToLong(CommandRow::number).max().orElse(0);
-        return recorded.commands().stream().anyMatch(command -> command.kind() == CommandKind.RECORD && command.number() > taken);
+        long taken = recorded.commands().stream()
+                .filter(command -> command.answers().stream()
+                        .anyMatch(answer -> answer.toCore().question().equals(AnswerCheck.POSITIONS)))
+                .mapToLong(CommandRow::number)
+                .max()
+                .orElse(0);
+        return recorded.commands().stream()
+                .anyMatch(command -> command.kind() == CommandKind.RECORD && command.number() > taken);
     }
 
     private List<PlanJson.NamedJson> named(List<TestId> tests, Set<TestId> kept) {
-        return tests.stream().filter(test -> !kept.contains(test)).map(test -> PlanJson.NamedJson.of(test, catalogue)).toList();
+        return tests.stream()
+                .filter(test -> !kept.contains(test))
+                .map(test -> PlanJson.NamedJson.of(test, catalogue))
+                .toList();
     }
 
     private PlanJson.BetterJson better(TestValue value, Optional<Contest> contest) {
         ExaminationTest test = catalogue.test(value.test());
-        List<String> separates = contest.filter(leaders -> leaders.separate().contains(test.id())).map(leaders -> List.of(leaders.one().shortName(), leaders.other().shortName())).orElse(List.of());
-        return new PlanJson.BetterJson(test.id().value(), test.shortName(), test.position(), value.seconds() / 60, separates, AheadJson.of(value, "", true).changes());
+        List<String> separates = contest.filter(leaders -> leaders.separate().contains(test.id()))
+                .map(leaders ->
+                        List.of(leaders.one().shortName(), leaders.other().shortName()))
+                .orElse(List.of());
+        return new PlanJson.BetterJson(
+                test.id().value(),
+                test.shortName(),
+                test.position(),
+                value.seconds() / 60,
+                separates,
+                AheadJson.of(value, "", true).changes());
     }
 
     private static List<TestId> answered(Told told, String question) {
@@ -159,7 +222,9 @@ class PlanDesk {
     private List<TestId> known(String field, List<String> tests) {
         List<TestId> known = new ArrayList<>();
         for (String test : tests) {
-            known.add(catalogue.tests().keySet().stream().filter(id -> id.value().equals(test)).findFirst()
+            known.add(catalogue.tests().keySet().stream()
+                    .filter(id -> id.value().equals(test))
+                    .findFirst()
                     .orElseThrow(() -> new BadInput(field, CommandCheck.unknownTest(catalogue, test))));
         }
         return known;
@@ -168,8 +233,21 @@ class PlanDesk {
     private PlanJson json(Table table, Plan plan, OptionalDouble spared) {
         List<TestId> shown = new ArrayList<>(plan.tests());
         plan.out().forEach(out -> shown.add(out.test()));
-        List<PlanJson.NotNowJson> locked = catalogue.routine(table.recorded().row().region()).order().stream().filter(table.open()::closed).map(test -> notNow(test, table.open().whyClosed(test).get(0))).toList();
-        return PlanJson.of(table.recorded().lastNumber(), plan, spared, values(table, shown), table.situation().learnt(), locked, catalogue);
+        List<PlanJson.NotNowJson> locked = catalogue
+                .routine(table.recorded().row().region())
+                .order()
+                .stream()
+                .filter(table.open()::closed)
+                .map(test -> notNow(test, table.open().whyClosed(test).get(0)))
+                .toList();
+        return PlanJson.of(
+                table.recorded().lastNumber(),
+                plan,
+                spared,
+                values(table, shown),
+                table.situation().learnt(),
+                locked,
+                catalogue);
     }
 
     private PlanJson.NotNowJson notNow(TestId test, String why) {
@@ -177,9 +255,11 @@ class PlanDesk {
     }
 
     private Map<TestId, TestValue> values(Table table, List<TestId> tests) {
-        Foresight foresight = Foresight.of(weighing, table.situation().visit(), table.situation().found());
+        Foresight foresight = Foresight.of(
+                weighing, table.situation().visit(), table.situation().found());
         Map<TestId, TestValue> values = new LinkedHashMap<>();
-        tests.forEach(test -> values.put(test, foresight.value(test, table.situation().position())));
+        tests.forEach(
+                test -> values.put(test, foresight.value(test, table.situation().position())));
         return values;
     }
 }

@@ -17,39 +17,92 @@ import lexicor.core.weighing.TestValue;
 /**
  * The tests to do in the time there is, and why each is in or out. Information in bits.
  *
- * @param knows   number of the last command that is included
+ * @param knows number of the last command that is included
  * @param minutes for all steps with their moves
- * @param moves   changes of the patient's position
- * @param spared  minutes to which the plan is kept, because the patient is to be spared; null where it is not
- * @param locked  tests that are locked or closed, with the reason
+ * @param moves changes of the patient's position
+ * @param spared minutes to which the plan is kept, because the patient is to be spared; null where it is not
+ * @param locked tests that are locked or closed, with the reason
  */
-public record PlanJson(long knows, double minutes, int moves, double bits, @Schema(nullable = true) Double spared, List<StepJson> steps, List<OutJson> out, List<NotNowJson> locked) {
+public record PlanJson(
+        long knows,
+        double minutes,
+        int moves,
+        double bits,
+        @Schema(nullable = true) Double spared,
+        List<StepJson> steps,
+        List<OutJson> out,
+        List<NotNowJson> locked) {
 
-    static PlanJson of(long knows, Plan plan, OptionalDouble spared, Map<TestId, TestValue> values, Map<TestId, Double> learnt, List<NotNowJson> locked, Catalogue catalogue) {
-        return new PlanJson(knows, plan.seconds() / 60, plan.moves(), plan.bits(), spared.isPresent() ? spared.getAsDouble() / 60 : null, plan.steps().stream().map(step -> StepJson.of(step, changes(values, step.test()), learnt.containsKey(step.test()), catalogue)).toList(),
-                plan.out().stream().map(out -> OutJson.of(out, changes(values, out.test()), catalogue)).toList(), locked);
+    static PlanJson of(
+            long knows,
+            Plan plan,
+            OptionalDouble spared,
+            Map<TestId, TestValue> values,
+            Map<TestId, Double> learnt,
+            List<NotNowJson> locked,
+            Catalogue catalogue) {
+        return new PlanJson(
+                knows,
+                plan.seconds() / 60,
+                plan.moves(),
+                plan.bits(),
+                spared.isPresent() ? spared.getAsDouble() / 60 : null,
+                plan.steps().stream()
+                        .map(step -> StepJson.of(
+                                step, changes(values, step.test()), learnt.containsKey(step.test()), catalogue))
+                        .toList(),
+                plan.out().stream()
+                        .map(out -> OutJson.of(out, changes(values, out.test()), catalogue))
+                        .toList(),
+                locked);
     }
 
     private static List<AheadJson.ChangeJson> changes(Map<TestId, TestValue> values, TestId test) {
-        return Optional.ofNullable(values.get(test)).map(value -> AheadJson.of(value, "", true).changes()).orElse(List.of());
+        return Optional.ofNullable(values.get(test))
+                .map(value -> AheadJson.of(value, "", true).changes())
+                .orElse(List.of());
     }
 
     /**
      * A test in its place.
      *
-     * @param about     the condition that it is in for, as it is called in short; null where it is in for none in particular
+     * @param about the condition that it is in for, as it is called in short; null where it is in for none in
+     *     particular
      * @param positions those in which it can be done
-     * @param learnt    whether its time is the clinic's own
-     * @param bits      information that the plan would lose without it; 0 where it has no figures in play
-     * @param changes   what each answer would do, the most telling first; empty where it has no figures
+     * @param learnt whether its time is the clinic's own
+     * @param bits information that the plan would lose without it; 0 where it has no figures in play
+     * @param changes what each answer would do, the most telling first; empty where it has no figures
      */
     @Schema(name = "PlanStepJson")
-    public record StepJson(String testId, String name, String position, List<String> positions, double minutes, boolean learnt, Why why, @Schema(nullable = true) String about, double bits, List<AheadJson.ChangeJson> changes,
+    public record StepJson(
+            String testId,
+            String name,
+            String position,
+            List<String> positions,
+            double minutes,
+            boolean learnt,
+            Why why,
+            @Schema(nullable = true) String about,
+            double bits,
+            List<AheadJson.ChangeJson> changes,
             List<String> equipment) {
 
         static StepJson of(Plan.Step step, List<AheadJson.ChangeJson> changes, boolean learnt, Catalogue catalogue) {
             ExaminationTest test = catalogue.test(step.test());
-            return new StepJson(step.test().value(), test.shortName(), step.position(), test.positions(), step.seconds() / 60, learnt, step.why(), step.about().map(catalogue::condition).map(Condition::shortName).orElse(null), step.bits(), changes,
+            return new StepJson(
+                    step.test().value(),
+                    test.shortName(),
+                    step.position(),
+                    test.positions(),
+                    step.seconds() / 60,
+                    learnt,
+                    step.why(),
+                    step.about()
+                            .map(catalogue::condition)
+                            .map(Condition::shortName)
+                            .orElse(null),
+                    step.bits(),
+                    changes,
                     test.conduct().equipment());
         }
     }
@@ -60,16 +113,17 @@ public record PlanJson(long knows, double minutes, int moves, double bits, @Sche
      * @param changes what each answer would do, the most telling first; empty where it has no figures
      */
     @Schema(name = "PlanOutJson")
-    public record OutJson(String testId, String name, Plan.WhyNot why, double bits, List<AheadJson.ChangeJson> changes) {
+    public record OutJson(
+            String testId, String name, Plan.WhyNot why, double bits, List<AheadJson.ChangeJson> changes) {
 
         static OutJson of(Plan.Out out, List<AheadJson.ChangeJson> changes, Catalogue catalogue) {
-            return new OutJson(out.test().value(), catalogue.test(out.test()).shortName(), out.why(), out.bits(), changes);
+            return new OutJson(
+                    out.test().value(), catalogue.test(out.test()).shortName(), out.why(), out.bits(), changes);
         }
     }
 
     /** A test that may not be done now. */
-    public record NotNowJson(String testId, String name, String why) {
-    }
+    public record NotNowJson(String testId, String name, String why) {}
 
     /**
      * What plans tell against the time that they take.
@@ -77,10 +131,16 @@ public record PlanJson(long knows, double minutes, int moves, double bits, @Sche
      * @param knee from where each further minute tells much less; null where nothing bends
      */
     @Schema(name = "PlanCurveJson")
-    public record CurveJson(long knows, List<PointJson> points, @Schema(nullable = true) PointJson knee) {
+    public record CurveJson(
+            long knows,
+            List<PointJson> points,
+            @Schema(nullable = true) PointJson knee) {
 
         static CurveJson of(long knows, BudgetCurve curve) {
-            return new CurveJson(knows, curve.points().stream().map(PointJson::of).toList(), curve.knee().map(PointJson::of).orElse(null));
+            return new CurveJson(
+                    knows,
+                    curve.points().stream().map(PointJson::of).toList(),
+                    curve.knee().map(PointJson::of).orElse(null));
         }
     }
 
@@ -96,23 +156,21 @@ public record PlanJson(long knows, double minutes, int moves, double bits, @Sche
     /**
      * An order of one's own.
      *
-     * @param faults  what speaks against it, in words
+     * @param faults what speaks against it, in words
      * @param skipped tests of it that may not be done now, with the reason
      */
     @Schema(name = "OwnPlanJson")
-    public record OwnJson(PlanJson plan, List<String> faults, List<NotNowJson> skipped) {
-    }
+    public record OwnJson(PlanJson plan, List<String> faults, List<NotNowJson> skipped) {}
 
     /**
      * What results have changed for the plan that was taken.
      *
      * @param settled planned tests that are for nothing any more
-     * @param ask     such tests that the therapist put in
-     * @param better  the test outside it that would now tell most, if it tells more than any left in it; at most one
+     * @param ask such tests that the therapist put in
+     * @param better the test outside it that would now tell most, if it tells more than any left in it; at most one
      */
     @Schema(name = "ReplanJson")
-    public record ReplanJson(long knows, List<NamedJson> settled, List<NamedJson> ask, List<BetterJson> better) {
-    }
+    public record ReplanJson(long knows, List<NamedJson> settled, List<NamedJson> ask, List<BetterJson> better) {}
 
     /** A test by its name. */
     @Schema(name = "PlanTestJson")
@@ -127,9 +185,14 @@ public record PlanJson(long knows, double minutes, int moves, double bits, @Sche
      * A test outside the plan.
      *
      * @param separates the two leading conditions that it tells apart; empty where it does not
-     * @param changes   what each answer would do, the most telling first
+     * @param changes what each answer would do, the most telling first
      */
     @Schema(name = "PlanBetterJson")
-    public record BetterJson(String testId, String name, String position, double minutes, List<String> separates, List<AheadJson.ChangeJson> changes) {
-    }
+    public record BetterJson(
+            String testId,
+            String name,
+            String position,
+            double minutes,
+            List<String> separates,
+            List<AheadJson.ChangeJson> changes) {}
 }

@@ -10,28 +10,50 @@ import lexicor.core.weighing.Percent;
 /** Compares what was signed with what the same record comes to now. */
 final class Recomputation {
 
-    private Recomputation() {
-    }
+    private Recomputation() {}
 
-    static SigningJson.RecomputedJson of(SignatureRow row, ExaminationRow.Revisions today, Snapshot signed, Snapshot now) {
+    static SigningJson.RecomputedJson of(
+            SignatureRow row, ExaminationRow.Revisions today, Snapshot signed, Snapshot now) {
         List<String> changes = changes(signed.outputs(), now.outputs());
         List<String> because = changes.isEmpty() ? List.of() : because(row.revisions(), today, signed, now);
         return new SigningJson.RecomputedJson(row.version(), changes.isEmpty(), because, changes);
     }
 
-    private static List<String> because(ExaminationRow.Revisions then, ExaminationRow.Revisions today, Snapshot before, Snapshot after) {
+    private static List<String> because(
+            ExaminationRow.Revisions then, ExaminationRow.Revisions today, Snapshot before, Snapshot after) {
         Snapshot.Inputs signed = before.inputs();
         Snapshot.Inputs now = after.inputs();
         List<String> because = new ArrayList<>();
-        add(because, then.catalogue(), today.catalogue(), "Tests and conditions have changed since (" + then.catalogue() + ", now " + today.catalogue() + ").");
-        add(because, then.evidence(), today.evidence(), "The evidence has changed since (" + then.evidence() + ", now " + today.evidence() + ").");
-        add(because, List.of(then.settings(), signed.settings()), List.of(today.settings(), now.settings()), "The clinic's settings are not those it was signed with.");
+        add(
+                because,
+                then.catalogue(),
+                today.catalogue(),
+                "Tests and conditions have changed since (" + then.catalogue() + ", now " + today.catalogue() + ").");
+        add(
+                because,
+                then.evidence(),
+                today.evidence(),
+                "The evidence has changed since (" + then.evidence() + ", now " + today.evidence() + ").");
+        add(
+                because,
+                List.of(then.settings(), signed.settings()),
+                List.of(today.settings(), now.settings()),
+                "The clinic's settings are not those it was signed with.");
         add(because, signed.birthYear(), now.birthYear(), "The year of birth was changed.");
-        add(because, List.of(signed.caseCode(), signed.occupation(), Objects.toString(signed.name())), List.of(now.caseCode(), now.occupation(), Objects.toString(now.name())), "The person's code, name or occupation was changed.");
-        add(because, before.outputs().report().therapist(), after.outputs().report().therapist(), "Who examined is called otherwise now.");
+        add(
+                because,
+                List.of(signed.caseCode(), signed.occupation(), Objects.toString(signed.name())),
+                List.of(now.caseCode(), now.occupation(), Objects.toString(now.name())),
+                "The person's code, name or occupation was changed.");
+        add(
+                because,
+                before.outputs().report().therapist(),
+                after.outputs().report().therapist(),
+                "Who examined is called otherwise now.");
         add(because, signed.commands(), now.commands(), "The record is not the one that was signed.");
         if (because.isEmpty()) {
-            because.add("Nothing that was put in has changed: the layout of notes, the visit before, or the way of computing is another.");
+            because.add(
+                    "Nothing that was put in has changed: the layout of notes, the visit before, or the way of computing is another.");
         }
         return because;
     }
@@ -69,7 +91,8 @@ final class Recomputation {
     }
 
     private static String chance(StandingJson standing) {
-        return Percent.of(standing.now()) + " in 100 (" + Percent.of(standing.lower()) + " to " + Percent.of(standing.upper()) + ")";
+        return Percent.of(standing.now()) + " in 100 (" + Percent.of(standing.lower()) + " to "
+                + Percent.of(standing.upper()) + ")";
     }
 
     private static void differs(List<String> changes, Object signed, Object now, String what) {

@@ -40,52 +40,124 @@ class Reports {
 
     /**
      * @param signature whose signature it bears; empty for a draft
-     * @param blocks    what the note says
+     * @param blocks what the note says
      */
-    ReportJson of(ExaminationService.Recorded recorded, Optional<Signature> signature, WeighingJson weighing, Map<NoteBlock, String> blocks, Optional<AgainJson> again) {
+    ReportJson of(
+            ExaminationService.Recorded recorded,
+            Optional<Signature> signature,
+            WeighingJson weighing,
+            Map<NoteBlock, String> blocks,
+            Optional<AgainJson> again) {
         ExaminationRow row = recorded.row();
         FindingsNote.Findings found = findings.findings(recorded, assessments.of(recorded));
-        String working = Conclusion.of(Told.of(recorded.history().heard())).working().map(ConditionId::value).orElse("");
+        String working = Conclusion.of(Told.of(recorded.history().heard()))
+                .working()
+                .map(ConditionId::value)
+                .orElse("");
         List<StandingJson> weighed = shown(weighing, working);
-        Optional<StandingJson> first = weighed.stream().filter(standing -> standing.conditionId().equals(working)).findFirst().or(() -> weighed.stream().findFirst());
-        return new ReportJson("Examination of the " + blocks.get(NoteBlock.SIDE) + " " + row.region() + ", " + blocks.get(NoteBlock.DAY), blocks.get(NoteBlock.CASE), blocks.get(NoteBlock.THERAPIST),
-                signature.map(Signature::words).orElse(blocks.get(NoteBlock.DRAFT)), signature.isPresent(), blocks.get(NoteBlock.SIDE), row.side().other().name().toLowerCase(Locale.UK),
-                items(blocks, NoteBlock.CONCLUSION), items(blocks, NoteBlock.SAFETY), weighed.stream().map(standing -> rail(standing, working)).toList(), pictures(blocks),
-                first.map(this::beam).orElse(null), first.map(this::unweighed).orElse(List.of()),
-                found.findings().stream().filter(finding -> !finding.quiet()).map(finding -> new ReportJson.FindingJson(finding.name(), finding.involved(), finding.other(), finding.says())).toList(),
-                found.findings().stream().filter(FindingsNote.Finding::quiet).map(finding -> finding.name() + " (" + finding.involved() + ")").toList(), found.notDone(),
-                again.map(Retests::lines).map(Reports::items).orElse(List.of()), items(blocks, NoteBlock.PATHWAYS), List.of(String.join(" ", blocks.get(NoteBlock.CAUTION).split("\n"))));
+        Optional<StandingJson> first = weighed.stream()
+                .filter(standing -> standing.conditionId().equals(working))
+                .findFirst()
+                .or(() -> weighed.stream().findFirst());
+        return new ReportJson(
+                "Examination of the " + blocks.get(NoteBlock.SIDE) + " " + row.region() + ", "
+                        + blocks.get(NoteBlock.DAY),
+                blocks.get(NoteBlock.CASE),
+                blocks.get(NoteBlock.THERAPIST),
+                signature.map(Signature::words).orElse(blocks.get(NoteBlock.DRAFT)),
+                signature.isPresent(),
+                blocks.get(NoteBlock.SIDE),
+                row.side().other().name().toLowerCase(Locale.UK),
+                items(blocks, NoteBlock.CONCLUSION),
+                items(blocks, NoteBlock.SAFETY),
+                weighed.stream().map(standing -> rail(standing, working)).toList(),
+                pictures(blocks),
+                first.map(this::beam).orElse(null),
+                first.map(this::unweighed).orElse(List.of()),
+                found.findings().stream()
+                        .filter(finding -> !finding.quiet())
+                        .map(finding -> new ReportJson.FindingJson(
+                                finding.name(), finding.involved(), finding.other(), finding.says()))
+                        .toList(),
+                found.findings().stream()
+                        .filter(FindingsNote.Finding::quiet)
+                        .map(finding -> finding.name() + " (" + finding.involved() + ")")
+                        .toList(),
+                found.notDone(),
+                again.map(Retests::lines).map(Reports::items).orElse(List.of()),
+                items(blocks, NoteBlock.PATHWAYS),
+                List.of(String.join(" ", blocks.get(NoteBlock.CAUTION).split("\n"))));
     }
 
-    /** What a finding was weighed for and is not set aside, and the working diagnosis wherever it stands; at least the first. */
+    /**
+     * What a finding was weighed for and is not set aside, and the working diagnosis wherever it stands; at least the
+     * first.
+     */
     private static List<StandingJson> shown(WeighingJson weighing, String working) {
-        List<StandingJson> informed = weighing.standings().stream().filter(StandingJson::informed).toList();
-        List<StandingJson> kept = informed.stream().filter(standing -> standing.zone() != Thresholds.Zone.SET_ASIDE || standing.conditionId().equals(working)).toList();
-        return Stream.concat(kept.stream().filter(standing -> standing.conditionId().equals(working)), (kept.isEmpty() ? informed : kept).stream()).distinct().limit(MOST_RAILS)
-                .sorted(Comparator.comparingDouble(StandingJson::now).reversed()).toList();
+        List<StandingJson> informed =
+                weighing.standings().stream().filter(StandingJson::informed).toList();
+        List<StandingJson> kept = informed.stream()
+                .filter(standing -> standing.zone() != Thresholds.Zone.SET_ASIDE
+                        || standing.conditionId().equals(working))
+                .toList();
+        return Stream.concat(
+                        kept.stream().filter(standing -> standing.conditionId().equals(working)),
+                        (kept.isEmpty() ? informed : kept).stream())
+                .distinct()
+                .limit(MOST_RAILS)
+                .sorted(Comparator.comparingDouble(StandingJson::now).reversed())
+                .toList();
     }
 
     private static ReportJson.RailJson rail(StandingJson standing, String working) {
-        return new ReportJson.RailJson(standing.name(), standing.before(), standing.now(), standing.lower(), standing.upper(), standing.conditionId().equals(working));
+        return new ReportJson.RailJson(
+                standing.name(),
+                standing.before(),
+                standing.now(),
+                standing.lower(),
+                standing.upper(),
+                standing.conditionId().equals(working));
     }
 
     private ReportJson.BeamJson beam(StandingJson standing) {
-        return new ReportJson.BeamJson(standing.name(), standing.before(), standing.now(), standing.lower(), standing.upper(), standing.loads().stream()
-                .sorted(Comparator.comparingDouble(StandingJson.LoadJson::part).reversed()).map(load -> new ReportJson.WeightJson(named(load), load.likelihoodRatio(), load.part(), load.decibans())).toList());
+        return new ReportJson.BeamJson(
+                standing.name(),
+                standing.before(),
+                standing.now(),
+                standing.lower(),
+                standing.upper(),
+                standing.loads().stream()
+                        .sorted(Comparator.comparingDouble(StandingJson.LoadJson::part)
+                                .reversed())
+                        .map(load -> new ReportJson.WeightJson(
+                                named(load), load.likelihoodRatio(), load.part(), load.decibans()))
+                        .toList());
     }
 
     private String named(StandingJson.LoadJson load) {
-        return load.testIds().stream().map(test -> catalogue.tests().get(TestId.of(test))).filter(Objects::nonNull).map(ExaminationTest::shortName).collect(Collectors.joining(", "))
+        return load.testIds().stream()
+                .map(test -> catalogue.tests().get(TestId.of(test)))
+                .filter(Objects::nonNull)
+                .map(ExaminationTest::shortName)
+                .collect(Collectors.joining(", "))
                 .transform(tests -> tests.isEmpty() ? load.phrase() : tests + ": " + load.phrase());
     }
 
     private List<String> unweighed(StandingJson standing) {
-        return standing.unweighed().stream().map(finding -> catalogue.test(TestId.of(finding.testId())).shortName() + ": " + (finding.result() == Reading.Result.NOT_INTERPRETABLE ? finding.because() : finding.phrase() + " (" + finding.because() + ")")).toList();
+        return standing.unweighed().stream()
+                .map(finding -> catalogue.test(TestId.of(finding.testId())).shortName() + ": "
+                        + (finding.result() == Reading.Result.NOT_INTERPRETABLE
+                                ? finding.because()
+                                : finding.phrase() + " (" + finding.because() + ")"))
+                .toList();
     }
 
     /** The lines on conditions that only their picture speaks for. */
     private static List<String> pictures(Map<NoteBlock, String> blocks) {
-        return items(blocks, NoteBlock.LEADERS).stream().filter(line -> line.contains("typical findings looked for")).limit(MOST_PICTURES).toList();
+        return items(blocks, NoteBlock.LEADERS).stream()
+                .filter(line -> line.contains("typical findings looked for"))
+                .limit(MOST_PICTURES)
+                .toList();
     }
 
     private static List<String> items(Map<NoteBlock, String> blocks, NoteBlock block) {
@@ -93,6 +165,9 @@ class Reports {
     }
 
     private static List<String> items(List<String> lines) {
-        return lines.stream().filter(line -> !line.isBlank()).map(line -> line.replaceFirst("^- ", "")).toList();
+        return lines.stream()
+                .filter(line -> !line.isBlank())
+                .map(line -> line.replaceFirst("^- ", ""))
+                .toList();
     }
 }

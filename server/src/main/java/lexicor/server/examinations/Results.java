@@ -34,8 +34,18 @@ class Results {
     private final Catalogue catalogue;
     private final JsonMapper json;
 
-    Results(Appraisal appraisal, Assessments assessments, Insights insights, Conclusions conclusions, NoteWriter notes, Retests retests, Reports reports, Snapshots snapshots, ClinicSettings settings,
-            Catalogue catalogue, JsonMapper json) {
+    Results(
+            Appraisal appraisal,
+            Assessments assessments,
+            Insights insights,
+            Conclusions conclusions,
+            NoteWriter notes,
+            Retests retests,
+            Reports reports,
+            Snapshots snapshots,
+            ClinicSettings settings,
+            Catalogue catalogue,
+            JsonMapper json) {
         this.appraisal = appraisal;
         this.assessments = assessments;
         this.insights = insights;
@@ -63,7 +73,9 @@ class Results {
 
     /** @param rho correlations set by hand: a look under them is computed now, whatever was signed */
     InsightJson insight(ExaminationService.Recorded recorded, String condition, Map<String, Double> rho) {
-        Optional<InsightJson> kept = rho.isEmpty() ? signed(recorded).map(outputs -> outputs.insights().get(condition)) : Optional.empty();
+        Optional<InsightJson> kept = rho.isEmpty()
+                ? signed(recorded).map(outputs -> outputs.insights().get(condition))
+                : Optional.empty();
         return kept.orElseGet(() -> insights.of(recorded, condition, rho));
     }
 
@@ -75,26 +87,43 @@ class Results {
 
     /** @param version a signed version; empty for the last, or the draft where the examination is open */
     String note(ExaminationService.Recorded recorded, NoteLength length, Optional<Integer> version) {
-        return outputs(recorded, version).map(outputs -> outputs.notes().get(length.id())).orElseGet(() -> notes.draft(recorded, length));
+        return outputs(recorded, version)
+                .map(outputs -> outputs.notes().get(length.id()))
+                .orElseGet(() -> notes.draft(recorded, length));
     }
 
     /** @param version as of {@link #note} */
     ReportJson report(ExaminationService.Recorded recorded, Optional<Integer> version) {
-        return outputs(recorded, version).map(Snapshot.Outputs::report).orElseGet(() -> reports.of(recorded, Optional.empty(), appraisal.weigh(recorded), notes.blocks(recorded, Optional.empty()), retests.of(recorded)));
+        return outputs(recorded, version)
+                .map(Snapshot.Outputs::report)
+                .orElseGet(() -> reports.of(
+                        recorded,
+                        Optional.empty(),
+                        appraisal.weigh(recorded),
+                        notes.blocks(recorded, Optional.empty()),
+                        retests.of(recorded)));
     }
 
     private Optional<Snapshot.Outputs> outputs(ExaminationService.Recorded recorded, Optional<Integer> version) {
-        return version.isPresent() ? Optional.of(snapshot(row(recorded, version.get())).outputs()) : signed(recorded);
+        return version.isPresent()
+                ? Optional.of(snapshot(row(recorded, version.get())).outputs())
+                : signed(recorded);
     }
 
     private Optional<Snapshot.Outputs> signed(ExaminationService.Recorded recorded) {
-        return recorded.versions().closed() ? recorded.versions().last().map(row -> snapshot(row).outputs()) : Optional.empty();
+        return recorded.versions().closed()
+                ? recorded.versions().last().map(row -> snapshot(row).outputs())
+                : Optional.empty();
     }
 
     /** The signature of a version, or {@link NotFound}. */
     static SignatureRow row(ExaminationService.Recorded recorded, int version) {
-        return recorded.versions().signed().stream().filter(row -> row.version() == version).findFirst()
-                .orElseThrow(() -> new NotFound("There is no signed version " + version + " of this examination; there are " + recorded.versions().signed().size() + "."));
+        return recorded.versions().signed().stream()
+                .filter(row -> row.version() == version)
+                .findFirst()
+                .orElseThrow(
+                        () -> new NotFound("There is no signed version " + version + " of this examination; there are "
+                                + recorded.versions().signed().size() + "."));
     }
 
     /** What was kept when a version was signed. */
@@ -115,24 +144,39 @@ class Results {
      */
     Snapshot compute(ExaminationService.Recorded recorded, Signature signature, Map<String, String> templates) {
         Settings pinned = settings.at(recorded.row().settingsRevision());
-        return new Snapshot(Snapshot.Inputs.of(recorded, new TreeMap<>(pinned.chosen()), templates), outputs(recorded, signature, templates));
+        return new Snapshot(
+                Snapshot.Inputs.of(recorded, new TreeMap<>(pinned.chosen()), templates),
+                outputs(recorded, signature, templates));
     }
 
     /** The layouts of today, by length. */
     Map<String, String> templates() {
         Settings now = settings.now();
-        return Arrays.stream(NoteLength.values()).collect(Collectors.toMap(NoteLength::id, now::noteText, (one, other) -> one, TreeMap::new));
+        return Arrays.stream(NoteLength.values())
+                .collect(Collectors.toMap(NoteLength::id, now::noteText, (one, other) -> one, TreeMap::new));
     }
 
-    private Snapshot.Outputs outputs(ExaminationService.Recorded recorded, Signature signature, Map<String, String> templates) {
+    private Snapshot.Outputs outputs(
+            ExaminationService.Recorded recorded, Signature signature, Map<String, String> templates) {
         WeighingJson weighing = appraisal.weigh(recorded);
         Map<String, InsightJson> looks = new LinkedHashMap<>();
-        weighing.standings().stream().filter(StandingJson::informed).forEach(standing -> looks.put(standing.conditionId(), insights.of(recorded, standing.conditionId(), Map.of())));
+        weighing.standings().stream()
+                .filter(StandingJson::informed)
+                .forEach(standing ->
+                        looks.put(standing.conditionId(), insights.of(recorded, standing.conditionId(), Map.of())));
         Map<NoteBlock, String> blocks = notes.blocks(recorded, Optional.of(signature));
         Map<String, String> written = new LinkedHashMap<>();
-        templates.forEach((length, template) -> written.put(length, NoteTemplate.of(template).render(blocks)));
+        templates.forEach((length, template) ->
+                written.put(length, NoteTemplate.of(template).render(blocks)));
         Optional<AgainJson> again = retests.of(recorded);
-        return new Snapshot.Outputs(weighing, intakeNow(recorded), conclusions.of(recorded), looks, written, again.orElse(null), reports.of(recorded, Optional.of(signature), weighing, blocks, again));
+        return new Snapshot.Outputs(
+                weighing,
+                intakeNow(recorded),
+                conclusions.of(recorded),
+                looks,
+                written,
+                again.orElse(null),
+                reports.of(recorded, Optional.of(signature), weighing, blocks, again));
     }
 
     private IntakeJson intakeNow(ExaminationService.Recorded recorded) {

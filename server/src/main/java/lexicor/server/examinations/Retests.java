@@ -30,7 +30,13 @@ class Retests {
     private final NoiseTable noise;
     private final ClinicSettings settings;
 
-    Retests(ExaminationService examinations, VisitIntake intake, Catalogue catalogue, IntakeForm form, NoiseTable noise, ClinicSettings settings) {
+    Retests(
+            ExaminationService examinations,
+            VisitIntake intake,
+            Catalogue catalogue,
+            IntakeForm form,
+            NoiseTable noise,
+            ClinicSettings settings) {
         this.examinations = examinations;
         this.intake = intake;
         this.catalogue = catalogue;
@@ -47,19 +53,41 @@ class Retests {
     private AgainJson between(ExaminationService.Recorded before, ExaminationService.Recorded now) {
         NoiseTable table = settings.at(now.row().settingsRevision()).noise(noise);
         List<TestId> chosen = Conclusion.of(told(before)).markers();
-        List<TestId> measured = Markers.suggested(before.history(), now.row().side()).stream().filter(test -> last(now, test).isPresent()).toList();
-        List<AgainJson.RetestJson> tests = (chosen.isEmpty() ? measured : chosen).stream().map(test -> {
-            Retest retest = Retest.of(catalogue.test(test), visit(before, test, now), visit(now, test, now), table);
-            return new AgainJson.RetestJson(test.value(), retest.test().shortName(), retest.done(), retest.changes().stream().map(AgainJson.ChangeJson::of).toList());
-        }).toList();
-        return new AgainJson(before.row().startedAt(), !chosen.isEmpty(), tests, scales(told(before), told(now), now.row().region(), table), table.entries().equals(noise.entries()));
+        List<TestId> measured = Markers.suggested(before.history(), now.row().side()).stream()
+                .filter(test -> last(now, test).isPresent())
+                .toList();
+        List<AgainJson.RetestJson> tests = (chosen.isEmpty() ? measured : chosen)
+                .stream()
+                        .map(test -> {
+                            Retest retest = Retest.of(
+                                    catalogue.test(test), visit(before, test, now), visit(now, test, now), table);
+                            return new AgainJson.RetestJson(
+                                    test.value(),
+                                    retest.test().shortName(),
+                                    retest.done(),
+                                    retest.changes().stream()
+                                            .map(AgainJson.ChangeJson::of)
+                                            .toList());
+                        })
+                        .toList();
+        return new AgainJson(
+                before.row().startedAt(),
+                !chosen.isEmpty(),
+                tests,
+                scales(told(before), told(now), now.row().region(), table),
+                table.entries().equals(noise.entries()));
     }
 
     private List<AgainJson.ChangeJson> scales(Told before, Told now, String region, NoiseTable table) {
         List<AgainJson.ChangeJson> scales = new ArrayList<>();
         for (IntakeForm.Question question : form.questionsOf(region)) {
             if (question.scale().isPresent() && before.whole(question.id()).isPresent()) {
-                scales.add(AgainJson.ChangeJson.of(Change.ofScale(question.ask(), "of " + question.scale().get().to(), before.whole(question.id()).getAsInt(), now.whole(question.id()), table.of(question.id()))));
+                scales.add(AgainJson.ChangeJson.of(Change.ofScale(
+                        question.ask(),
+                        "of " + question.scale().get().to(),
+                        before.whole(question.id()).getAsInt(),
+                        now.whole(question.id()),
+                        table.of(question.id()))));
             }
         }
         return scales;
@@ -68,7 +96,9 @@ class Retests {
     /** What the other visit has of a test, on the side that is in question now. */
     private Retest.Visit visit(ExaminationService.Recorded recorded, TestId test, ExaminationService.Recorded now) {
         Schools schools = intake.schools(recorded.row(), intake.of(recorded));
-        return new Retest.Visit(recorded.history().attempts(test, now.row().side()).stream().reduce((first, last) -> last), TestStates.counts(schools));
+        return new Retest.Visit(
+                recorded.history().attempts(test, now.row().side()).stream().reduce((first, last) -> last),
+                TestStates.counts(schools));
     }
 
     private static Optional<Attempt> last(ExaminationService.Recorded recorded, TestId test) {
@@ -84,7 +114,9 @@ class Retests {
         List<String> lines = new ArrayList<>();
         again.scales().forEach(change -> lines.add("- " + change.label() + ": " + words(change)));
         for (AgainJson.RetestJson test : again.tests()) {
-            test.changes().forEach(change -> lines.add("- " + test.name() + ", " + FindingsNote.inSentence(change.label()) + ": " + words(change)));
+            test.changes()
+                    .forEach(change -> lines.add("- " + test.name() + ", " + FindingsNote.inSentence(change.label())
+                            + ": " + words(change)));
             if (test.changes().isEmpty()) {
                 lines.add("- " + test.name() + (test.done() ? ": nothing measured" : ": not done yet"));
             }
@@ -97,14 +129,18 @@ class Retests {
 
     /** A change in words: both measures, and what the difference is. */
     static String words(AgainJson.ChangeJson change) {
-        String both = Stream.of(measure(change.before(), change.unit(), " then"), measure(change.now(), change.unit(), " now")).filter(each -> !each.isEmpty()).collect(Collectors.joining(", "));
-        return both + ": " + switch (change.verdict()) {
-            case BETTER -> "better";
-            case WORSE -> "worse";
-            case WITHIN_NOISE -> "within noise, which is " + measure(change.least(), change.unit(), "");
-            case NO_NOISE_KNOWN -> "no estimate of the noise";
-            case NOT_COMPARABLE -> change.because();
-        };
+        String both = Stream.of(
+                        measure(change.before(), change.unit(), " then"), measure(change.now(), change.unit(), " now"))
+                .filter(each -> !each.isEmpty())
+                .collect(Collectors.joining(", "));
+        return both + ": "
+                + switch (change.verdict()) {
+                    case BETTER -> "better";
+                    case WORSE -> "worse";
+                    case WITHIN_NOISE -> "within noise, which is " + measure(change.least(), change.unit(), "");
+                    case NO_NOISE_KNOWN -> "no estimate of the noise";
+                    case NOT_COMPARABLE -> change.because();
+                };
     }
 
     private static String measure(Double value, String unit, String when) {

@@ -6,10 +6,10 @@ import java.util.List;
 /**
  * A signature in words.
  *
- * @param by            name of who signed
- * @param version       from 1
- * @param reason        why an earlier version was amended; empty for the first
- * @param enteredBy     names of everybody who entered findings
+ * @param by name of who signed
+ * @param version from 1
+ * @param reason why an earlier version was amended; empty for the first
+ * @param enteredBy names of everybody who entered findings
  * @param countersigned whether who signed entered none of them
  */
 record Signature(String by, Instant at, int version, String reason, List<String> enteredBy, boolean countersigned) {
@@ -19,7 +19,11 @@ record Signature(String by, Instant at, int version, String reason, List<String>
     }
 
     String words() {
-        String colleagues = enteredBy.isEmpty() || enteredBy.equals(List.of(by)) ? "" : "Findings entered by " + String.join(", ", enteredBy) + ". ";
-        return colleagues + (countersigned ? "Countersigned by " : "Signed by ") + by + " on " + NoteWriter.DAY.format(at) + ", version " + version + (reason.isEmpty() ? "." : ". Amended: " + reason);
+        String colleagues = enteredBy.isEmpty() || enteredBy.equals(List.of(by))
+                ? ""
+                : "Findings entered by " + String.join(", ", enteredBy) + ". ";
+        return colleagues + (countersigned ? "Countersigned by " : "Signed by ") + by + " on "
+                + NoteWriter.DAY.format(at) + ", version " + version
+                + (reason.isEmpty() ? "." : ". Amended: " + reason);
     }
 }

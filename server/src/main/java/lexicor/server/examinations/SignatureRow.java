@@ -38,7 +38,8 @@ class SignatureRow extends VersionStep {
     }
 
     /** @param enteredBy who entered the findings, by the names they now have */
-    SignatureRow(ExaminationService.Recorded recorded, By by, List<String> enteredBy, ExaminationRow.Revisions revisions) {
+    SignatureRow(
+            ExaminationService.Recorded recorded, By by, List<String> enteredBy, ExaminationRow.Revisions revisions) {
         super(recorded.row().getId(), recorded.versions().next(), by);
         this.lastNumber = recorded.lastNumber();
         this.catalogueRevision = revisions.catalogue();

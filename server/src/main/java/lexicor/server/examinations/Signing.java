@@ -2,11 +2,11 @@ package lexicor.server.examinations;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.util.List;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.conclusion.Hindrance;
@@ -30,8 +30,16 @@ public class Signing {
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Signing(ExaminationService examinations, Signatures signatures, Amendments amendments, Results results, Conclusions conclusions, People people, CaseService cases,
-            ApplicationEventPublisher events, Clock clock) {
+    Signing(
+            ExaminationService examinations,
+            Signatures signatures,
+            Amendments amendments,
+            Results results,
+            Conclusions conclusions,
+            People people,
+            CaseService cases,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.examinations = examinations;
         this.signatures = signatures;
         this.amendments = amendments;
@@ -50,9 +58,9 @@ public class Signing {
     }
 
     /**
-     * Signs an examination that stands at the command of number {@code knows}, or {@link Conflict} with what stands in the way
-     * and what to do. Of two who sign at once, the second is refused. Nothing is signed before it was entered: a clock that
-     * was set back is put right by the record.
+     * Signs an examination that stands at the command of number {@code knows}, or {@link Conflict} with what stands in
+     * the way and what to do. Of two who sign at once, the second is refused. Nothing is signed before it was entered:
+     * a clock that was set back is put right by the record.
      */
     @Transactional
     public SigningJson sign(UUID id, long knows, Instant at) {
@@ -60,9 +68,12 @@ public class Signing {
         requireOpen(seen, knows);
         List<Hindrance> hindrances = conclusions.hindrances(seen);
         if (!hindrances.isEmpty()) {
-            throw new Conflict(hindrances.stream().map(each -> each.what() + ". " + each.then()).collect(Collectors.joining(" ")));
+            throw new Conflict(hindrances.stream()
+                    .map(each -> each.what() + ". " + each.then())
+                    .collect(Collectors.joining(" ")));
         }
-        SignatureRow row = new SignatureRow(seen, people.by(notBefore(seen, at)), people.names(seen.findingsBy()), examinations.revisions(seen));
+        SignatureRow row = new SignatureRow(
+                seen, people.by(notBefore(seen, at)), people.names(seen.findingsBy()), examinations.revisions(seen));
         Snapshot snapshot = results.compute(seen, signature(row, seen.versions()), results.templates());
         requireOpen(examinations.held(id), knows); // computing takes its time, and holds up nobody's entries
         signatures.saveAndFlush(row);
@@ -74,12 +85,16 @@ public class Signing {
     private static void requireOpen(ExaminationService.Recorded recorded, long knows) {
         if (recorded.versions().closed()) {
             SignatureRow last = recorded.versions().last().orElseThrow();
-            throw new Conflict("Signed already by " + last.signedAs() + " on " + NoteWriter.DAY.format(last.at()) + ", version " + last.version() + ". Look at it; amend it, with a reason, to change it.");
+            throw new Conflict("Signed already by " + last.signedAs() + " on " + NoteWriter.DAY.format(last.at())
+                    + ", version " + last.version() + ". Look at it; amend it, with a reason, to change it.");
         }
         long more = recorded.lastNumber() - knows;
         if (more != 0) {
-            throw new Conflict(more > 0 ? "The record has grown by " + more + (more == 1 ? " entry" : " entries") + " since you looked. Look at it again, then sign."
-                    : "The server does not have your last entries yet. Wait until all is saved, then sign.");
+            throw new Conflict(
+                    more > 0
+                            ? "The record has grown by " + more + (more == 1 ? " entry" : " entries")
+                                    + " since you looked. Look at it again, then sign."
+                            : "The server does not have your last entries yet. Wait until all is saved, then sign.");
         }
     }
 
@@ -89,9 +104,12 @@ public class Signing {
         ExaminationService.Recorded held = examinations.held(id);
         Versions versions = held.versions();
         if (!versions.closed()) {
-            throw new Conflict(versions.opening(versions.next()).map(row -> "Opened already by " + row.signedAs() + ": " + row.reason()).orElse("It is not signed yet, so it can be changed as it is."));
+            throw new Conflict(versions.opening(versions.next())
+                    .map(row -> "Opened already by " + row.signedAs() + ": " + row.reason())
+                    .orElse("It is not signed yet, so it can be changed as it is."));
         }
-        AmendmentRow row = amendments.saveAndFlush(new AmendmentRow(id, versions.next(), people.by(notBefore(held, at)), Typed.oneLine(reason)));
+        AmendmentRow row = amendments.saveAndFlush(
+                new AmendmentRow(id, versions.next(), people.by(notBefore(held, at)), Typed.oneLine(reason)));
         moved(held, ExaminationMoved.What.AMENDED, row.at());
         return SigningJson.of(examinations.examination(id).versions());
     }
@@ -109,7 +127,8 @@ public class Signing {
         SignatureRow row = Results.row(recorded, version);
         Snapshot signed = results.snapshot(row);
         ExaminationService.Recorded then = recorded.asSigned(row);
-        Snapshot now = results.compute(then, signature(row, recorded.versions()), signed.inputs().templates());
+        Snapshot now = results.compute(
+                then, signature(row, recorded.versions()), signed.inputs().templates());
         return Recomputation.of(row, examinations.revisions(then), signed, now);
     }
 
@@ -121,13 +140,25 @@ public class Signing {
 
     /** The latest of a time and everything that is on record before it. */
     private static Instant notBefore(ExaminationService.Recorded recorded, Instant at) {
-        Stream<Instant> earlier = Stream.of(Stream.of(recorded.row().startedAt()), recorded.commands().stream().map(CommandRow::receivedAt), recorded.takeovers().stream().map(TakeoverRow::at),
-                recorded.versions().steps().map(VersionStep::at)).flatMap(Function.identity());
-        return Stream.concat(Stream.of(at), earlier).max(Comparator.naturalOrder()).orElseThrow();
+        Stream<Instant> earlier = Stream.of(
+                        Stream.of(recorded.row().startedAt()),
+                        recorded.commands().stream().map(CommandRow::receivedAt),
+                        recorded.takeovers().stream().map(TakeoverRow::at),
+                        recorded.versions().steps().map(VersionStep::at))
+                .flatMap(Function.identity());
+        return Stream.concat(Stream.of(at), earlier)
+                .max(Comparator.naturalOrder())
+                .orElseThrow();
     }
 
     private static Signature signature(SignatureRow row, Versions versions) {
         Optional<AmendmentRow> opening = versions.opening(row.version());
-        return new Signature(row.signedAs(), row.at(), row.version(), opening.map(AmendmentRow::reason).orElse(""), row.enteredBy(), row.countersigned());
+        return new Signature(
+                row.signedAs(),
+                row.at(),
+                row.version(),
+                opening.map(AmendmentRow::reason).orElse(""),
+                row.enteredBy(),
+                row.countersigned());
     }
 }

@@ -13,18 +13,41 @@ record Snapshot(Inputs inputs, Outputs outputs) {
     /**
      * What went in.
      *
-     * @param birthYear   absent where nobody gave it
-     * @param settings    the clinic's decisions by which it is read
-     * @param templates   the layouts of its notes, by length
-     * @param commands    all of the record, in order
+     * @param birthYear absent where nobody gave it
+     * @param settings the clinic's decisions by which it is read
+     * @param templates the layouts of its notes, by length
+     * @param commands all of the record, in order
      */
-    record Inputs(String caseCode, String name, Integer birthYear, String occupation, String region, Side side, boolean otherSideInvolved, Setting setting, Instant startedAt,
-            Map<String, String> settings, Map<String, String> templates, List<CommandJson> commands) {
+    record Inputs(
+            String caseCode,
+            String name,
+            Integer birthYear,
+            String occupation,
+            String region,
+            Side side,
+            boolean otherSideInvolved,
+            Setting setting,
+            Instant startedAt,
+            Map<String, String> settings,
+            Map<String, String> templates,
+            List<CommandJson> commands) {
 
-        static Inputs of(ExaminationService.Recorded recorded, Map<String, String> settings, Map<String, String> templates) {
+        static Inputs of(
+                ExaminationService.Recorded recorded, Map<String, String> settings, Map<String, String> templates) {
             ExaminationRow row = recorded.row();
-            return new Inputs(row.caseFile().code(), row.caseFile().name().orElse(null), row.caseFile().birthYear().orElse(null), row.caseFile().occupation(), row.region(), row.side(),
-                    row.otherSideInvolved(), row.setting(), row.startedAt(), settings, templates, recorded.commands().stream().map(CommandJson::of).toList());
+            return new Inputs(
+                    row.caseFile().code(),
+                    row.caseFile().name().orElse(null),
+                    row.caseFile().birthYear().orElse(null),
+                    row.caseFile().occupation(),
+                    row.region(),
+                    row.side(),
+                    row.otherSideInvolved(),
+                    row.setting(),
+                    row.startedAt(),
+                    settings,
+                    templates,
+                    recorded.commands().stream().map(CommandJson::of).toList());
         }
     }
 
@@ -32,9 +55,15 @@ record Snapshot(Inputs inputs, Outputs outputs) {
      * What came out.
      *
      * @param insights the closer look at each condition that a finding was weighed for, by condition
-     * @param notes    by length
-     * @param again    measures beside the visit before; absent where there was none
+     * @param notes by length
+     * @param again measures beside the visit before; absent where there was none
      */
-    record Outputs(WeighingJson weighing, IntakeJson intake, ConclusionJson conclusion, Map<String, InsightJson> insights, Map<String, String> notes, AgainJson again, ReportJson report) {
-    }
+    record Outputs(
+            WeighingJson weighing,
+            IntakeJson intake,
+            ConclusionJson conclusion,
+            Map<String, InsightJson> insights,
+            Map<String, String> notes,
+            AgainJson again,
+            ReportJson report) {}
 }

@@ -3,5 +3,4 @@ package lexicor.server.examinations;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface Snapshots extends JpaRepository<SnapshotRow, UUID> {
-}
+interface Snapshots extends JpaRepository<SnapshotRow, UUID> {}

@@ -24,25 +24,60 @@ import lexicor.core.weighing.Unweighed;
 /**
  * Where a condition stands. Chances are 0..1, weights in decibans: above 0 for, below against.
  *
- * @param within   the nearest wider condition that is ranked; absent where none is
+ * @param within the nearest wider condition that is ranked; absent where none is
  * @param previous where it stood without the test recorded last
- * @param leads    share of plausible readings of the evidence in which it ranks first; never its chance
- * @param byWay    what findings about other conditions have moved here
- * @param link     what findings share with each other, or take from each other
+ * @param leads share of plausible readings of the evidence in which it ranks first; never its chance
+ * @param byWay what findings about other conditions have moved here
+ * @param link what findings share with each other, or take from each other
  * @param lensesDisagree whether the ways of adding up leave it on different sides of a threshold
- * @param serious  why it must not be missed; empty where it is not of that kind
- * @param refer    how soon it is to be imaged or referred, to consider; absent where nothing that was found or told calls for it
+ * @param serious why it must not be missed; empty where it is not of that kind
+ * @param refer how soon it is to be imaged or referred, to consider; absent where nothing that was found or told calls
+ *     for it
  */
-public record StandingJson(String conditionId, String name, String shortName, String scope, @Schema(nullable = true) String within, Shelf shelf, boolean informed, double before, double previous,
-        double now, double lower, double upper, double leads, Thresholds.Zone zone, Lens lens, double likelihoodRatio, List<GroupJson> groups, List<LoadJson> loads,
-        List<ByWayJson> byWay, double link, List<LoadJson> held, List<UnweighedJson> unweighed, List<LensJson> lenses, boolean lensesDisagree, TallyJson tally,
-        String serious, @Schema(nullable = true) String refer, PatternJson pattern) {
+public record StandingJson(
+        String conditionId,
+        String name,
+        String shortName,
+        String scope,
+        @Schema(nullable = true) String within,
+        Shelf shelf,
+        boolean informed,
+        double before,
+        double previous,
+        double now,
+        double lower,
+        double upper,
+        double leads,
+        Thresholds.Zone zone,
+        Lens lens,
+        double likelihoodRatio,
+        List<GroupJson> groups,
+        List<LoadJson> loads,
+        List<ByWayJson> byWay,
+        double link,
+        List<LoadJson> held,
+        List<UnweighedJson> unweighed,
+        List<LensJson> lenses,
+        boolean lensesDisagree,
+        TallyJson tally,
+        String serious,
+        @Schema(nullable = true) String refer,
+        PatternJson pattern) {
 
     /** Where in the list a condition stands. */
-    public enum Shelf { WEIGHED, WAITING, UNMEASURED, UNLIKELY }
+    public enum Shelf {
+        WEIGHED,
+        WAITING,
+        UNMEASURED,
+        UNLIKELY
+    }
 
     private static String within(Condition condition, Assessment here, Catalogue catalogue) {
-        return catalogue.widerThan(condition.id()).stream().filter(here.visit().starts()::containsKey).findFirst().map(ConditionId::value).orElse(null);
+        return catalogue.widerThan(condition.id()).stream()
+                .filter(here.visit().starts()::containsKey)
+                .findFirst()
+                .map(ConditionId::value)
+                .orElse(null);
     }
 
     static StandingJson of(Standing standing, double previous, Assessment here, Catalogue catalogue) {
@@ -57,13 +92,40 @@ public record StandingJson(String conditionId, String name, String shortName, St
             group.members().forEach(member -> loads.add(LoadJson.of(member.load(), member.decibans(), id)));
         }
         var condition = standing.condition();
-        List<LensJson> lenses = standing.lenses().stream().map(result -> LensJson.of(result, thresholds.zone(result.chance()))).toList();
-        return new StandingJson(condition.id().value(), condition.name(), condition.shortName(), condition.scope(), within(condition, here, catalogue), shelf(standing), standing.informed(), standing.before(),
-                previous, standing.now(), standing.range().lower(), standing.range().upper(), standing.leads(), here.referred(condition.id()).isPresent() ? Thresholds.Zone.REFER : standing.zone(thresholds), standing.lens(),
-                standing.likelihoodRatio(), groups, loads, standing.sum().byWay().stream().map(ByWayJson::of).toList(), standing.sum().link(), standing.held().stream().map(load -> LoadJson.of(load, load.decibans(), null)).toList(),
-                standing.unweighed().stream().map(UnweighedJson::of).toList(), lenses,
-                lenses.stream().map(LensJson::zone).distinct().count() > 1, TallyJson.of(standing.tally()),
-                condition.serious().orElse(""), here.referred(condition.id()).map(referral -> referral.soon()).orElse(null), PatternJson.of(standing.pattern(), catalogue));
+        List<LensJson> lenses = standing.lenses().stream()
+                .map(result -> LensJson.of(result, thresholds.zone(result.chance())))
+                .toList();
+        return new StandingJson(
+                condition.id().value(),
+                condition.name(),
+                condition.shortName(),
+                condition.scope(),
+                within(condition, here, catalogue),
+                shelf(standing),
+                standing.informed(),
+                standing.before(),
+                previous,
+                standing.now(),
+                standing.range().lower(),
+                standing.range().upper(),
+                standing.leads(),
+                here.referred(condition.id()).isPresent() ? Thresholds.Zone.REFER : standing.zone(thresholds),
+                standing.lens(),
+                standing.likelihoodRatio(),
+                groups,
+                loads,
+                standing.sum().byWay().stream().map(ByWayJson::of).toList(),
+                standing.sum().link(),
+                standing.held().stream()
+                        .map(load -> LoadJson.of(load, load.decibans(), null))
+                        .toList(),
+                standing.unweighed().stream().map(UnweighedJson::of).toList(),
+                lenses,
+                lenses.stream().map(LensJson::zone).distinct().count() > 1,
+                TallyJson.of(standing.tally()),
+                condition.serious().orElse(""),
+                here.referred(condition.id()).map(referral -> referral.soon()).orElse(null),
+                PatternJson.of(standing.pattern(), catalogue));
     }
 
     private static Shelf shelf(Standing standing) {
@@ -77,13 +139,20 @@ public record StandingJson(String conditionId, String name, String shortName, St
      * Findings that share a factor.
      *
      * @param decibans what they add beside all the others
-     * @param apart    what they would add if each were news
+     * @param apart what they would add if each were news
      */
     @Schema(name = "SharedGroupJson")
-    public record GroupJson(String id, String name, double rho, Correlation.Origin origin, double decibans, double apart) {
+    public record GroupJson(
+            String id, String name, double rho, Correlation.Origin origin, double decibans, double apart) {
         static GroupJson of(LoadGroup group) {
             var correlation = group.correlation().orElseThrow();
-            return new GroupJson(correlation.group().id(), correlation.group().name(), correlation.present(), correlation.origin(), group.decibans(), group.apart());
+            return new GroupJson(
+                    correlation.group().id(),
+                    correlation.group().name(),
+                    correlation.present(),
+                    correlation.origin(),
+                    group.decibans(),
+                    group.apart());
         }
     }
 
@@ -91,20 +160,42 @@ public record StandingJson(String conditionId, String name, String shortName, St
      * A weight.
      *
      * @param likelihoodRatio of the finding alone
-     * @param decibans        of the finding alone
-     * @param part            what it adds here, in decibans, after what it shares with others
-     * @param group           id of its group; absent where it stands by itself
-     * @param estimate        whether it is the clinic's own estimate
-     * @param borrowed        whether nobody has measured it, so that it weighs like an average test
-     * @param people          absent where only a ratio is known
-     * @param source          absent where it is the clinic's own estimate
+     * @param decibans of the finding alone
+     * @param part what it adds here, in decibans, after what it shares with others
+     * @param group id of its group; absent where it stands by itself
+     * @param estimate whether it is the clinic's own estimate
+     * @param borrowed whether nobody has measured it, so that it weighs like an average test
+     * @param people absent where only a ratio is known
+     * @param source absent where it is the clinic's own estimate
      */
-    public record LoadJson(List<String> testIds, boolean positive, String phrase, double likelihoodRatio, double decibans, double part,
-            @Schema(nullable = true) String group, boolean worthless, boolean estimate, boolean borrowed, String caution, @Schema(nullable = true) PeopleJson people,
+    public record LoadJson(
+            List<String> testIds,
+            boolean positive,
+            String phrase,
+            double likelihoodRatio,
+            double decibans,
+            double part,
+            @Schema(nullable = true) String group,
+            boolean worthless,
+            boolean estimate,
+            boolean borrowed,
+            String caution,
+            @Schema(nullable = true) PeopleJson people,
             @Schema(nullable = true) SourceJson source) {
         static LoadJson of(Load load, double part, String group) {
-            return new LoadJson(load.tests().stream().map(test -> test.value()).toList(), load.positive(), load.phrase(), load.likelihoodRatio(),
-                    load.decibans(), part, group, load.worthless(), load.estimate(), load.borrowed(), load.caution(), load.frequencies().map(PeopleJson::of).orElse(null),
+            return new LoadJson(
+                    load.tests().stream().map(test -> test.value()).toList(),
+                    load.positive(),
+                    load.phrase(),
+                    load.likelihoodRatio(),
+                    load.decibans(),
+                    part,
+                    group,
+                    load.worthless(),
+                    load.estimate(),
+                    load.borrowed(),
+                    load.caution(),
+                    load.frequencies().map(PeopleJson::of).orElse(null),
                     load.record().map(SourceJson::of).orElse(null));
         }
     }
@@ -112,7 +203,10 @@ public record StandingJson(String conditionId, String name, String shortName, St
     /** What a finding about another condition has moved, in decibans. */
     public record ByWayJson(List<String> testIds, String phrase, double decibans) {
         static ByWayJson of(LoadGroup.Member member) {
-            return new ByWayJson(member.load().tests().stream().map(test -> test.value()).toList(), member.load().phrase(), member.decibans());
+            return new ByWayJson(
+                    member.load().tests().stream().map(test -> test.value()).toList(),
+                    member.load().phrase(),
+                    member.decibans());
         }
     }
 
@@ -124,14 +218,33 @@ public record StandingJson(String conditionId, String name, String shortName, St
     }
 
     /** Where a figure comes from, as published. Sizes are absent where they were not published. */
-    public record SourceJson(String record, String citation, String population, String referenceStandard, String reviewState, String transcription,
-            boolean byInventors, @Schema(nullable = true) Double sensitivity, @Schema(nullable = true) Double specificity,
-            @Schema(nullable = true) Integer with, @Schema(nullable = true) Integer without, String note) {
+    public record SourceJson(
+            String record,
+            String citation,
+            String population,
+            String referenceStandard,
+            String reviewState,
+            String transcription,
+            boolean byInventors,
+            @Schema(nullable = true) Double sensitivity,
+            @Schema(nullable = true) Double specificity,
+            @Schema(nullable = true) Integer with,
+            @Schema(nullable = true) Integer without,
+            String note) {
         static SourceJson of(AccuracyRecord record) {
-            return new SourceJson(record.id().value(), record.citation(), record.population(), record.referenceStandard(), record.reviewState(),
-                    record.transcription(), record.originator(), record.sensitivity().isPresent() ? record.sensitivity().getAsDouble() : null,
+            return new SourceJson(
+                    record.id().value(),
+                    record.citation(),
+                    record.population(),
+                    record.referenceStandard(),
+                    record.reviewState(),
+                    record.transcription(),
+                    record.originator(),
+                    record.sensitivity().isPresent() ? record.sensitivity().getAsDouble() : null,
                     record.specificity().isPresent() ? record.specificity().getAsDouble() : null,
-                    record.with().isPresent() ? record.with().getAsInt() : null, record.without().isPresent() ? record.without().getAsInt() : null, record.note());
+                    record.with().isPresent() ? record.with().getAsInt() : null,
+                    record.without().isPresent() ? record.without().getAsInt() : null,
+                    record.note());
         }
     }
 
@@ -157,20 +270,30 @@ public record StandingJson(String conditionId, String name, String shortName, St
     }
 
     /** How far the findings look like what is expected: never a chance. */
-    public record PatternJson(List<ExpectedJson> present, List<ExpectedJson> missing, List<ExpectedJson> against, List<ExpectedJson> notExamined,
+    public record PatternJson(
+            List<ExpectedJson> present,
+            List<ExpectedJson> missing,
+            List<ExpectedJson> against,
+            List<ExpectedJson> notExamined,
             List<ExpectedJson> defining) {
         static PatternJson of(PatternReading pattern, Catalogue catalogue) {
-            return new PatternJson(those(pattern.present(), catalogue), those(pattern.missing(), catalogue), those(pattern.against(), catalogue),
-                    those(pattern.notExamined(), catalogue), those(pattern.defining(), catalogue));
+            return new PatternJson(
+                    those(pattern.present(), catalogue),
+                    those(pattern.missing(), catalogue),
+                    those(pattern.against(), catalogue),
+                    those(pattern.notExamined(), catalogue),
+                    those(pattern.defining(), catalogue));
         }
 
         private static List<ExpectedJson> those(List<Pattern.Expected> expected, Catalogue catalogue) {
-            return expected.stream().map(each -> new ExpectedJson(each.test().value(), catalogue.test(each.test()).shortName(), each.says())).toList();
+            return expected.stream()
+                    .map(each -> new ExpectedJson(
+                            each.test().value(), catalogue.test(each.test()).shortName(), each.says()))
+                    .toList();
         }
     }
 
     /** A finding of a pattern, with the short name of the test that shows it. */
     @Schema(name = "ExpectedFindingJson")
-    public record ExpectedJson(String testId, String test, String says) {
-    }
+    public record ExpectedJson(String testId, String test, String says) {}
 }

@@ -15,8 +15,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
- * Keeps the list's summaries and the times of tests in step with the record, behind the back of those who save: both follow
- * from the record alone, and the table knows which of them are behind. Whoever needs them asks to {@link #settle} first.
+ * Keeps the list's summaries and the times of tests in step with the record, behind the back of those who save: both
+ * follow from the record alone, and the table knows which of them are behind. Whoever needs them asks to
+ * {@link #settle} first.
  */
 @Component
 class StandingKeeper {
@@ -38,7 +39,8 @@ class StandingKeeper {
         return thread;
     });
 
-    StandingKeeper(ExaminationService examinations, Appraisal appraisal, CaseService cases, TestLaps laps, DiskRoom room) {
+    StandingKeeper(
+            ExaminationService examinations, Appraisal appraisal, CaseService cases, TestLaps laps, DiskRoom room) {
         this.examinations = examinations;
         this.appraisal = appraisal;
         this.cases = cases;
@@ -59,7 +61,9 @@ class StandingKeeper {
         try {
             settle();
         } catch (RuntimeException fault) {
-            LOG.warn("The list could not be brought up to date; it is tried again with the next entry: {}", fault.toString());
+            LOG.warn(
+                    "The list could not be brought up to date; it is tried again with the next entry: {}",
+                    fault.toString());
         }
     }
 

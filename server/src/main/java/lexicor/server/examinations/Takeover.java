@@ -19,7 +19,12 @@ class Takeover {
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Takeover(ExaminationService examinations, Takeovers takeovers, People people, ApplicationEventPublisher events, Clock clock) {
+    Takeover(
+            ExaminationService examinations,
+            Takeovers takeovers,
+            People people,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.examinations = examinations;
         this.takeovers = takeovers;
         this.people = people;
@@ -44,7 +49,8 @@ class Takeover {
         }
         List<TakeoverRow> before = held.takeovers();
         takeovers.saveAndFlush(new TakeoverRow(id, before.size() + 1, people.by(clock.instant()), responsible));
-        events.publishEvent(new ExaminationMoved(id, held.row().caseFile().id(), held.lastNumber(), ExaminationMoved.What.TAKEN_OVER));
+        events.publishEvent(new ExaminationMoved(
+                id, held.row().caseFile().id(), held.lastNumber(), ExaminationMoved.What.TAKEN_OVER));
         return examinations.examination(id);
     }
 }

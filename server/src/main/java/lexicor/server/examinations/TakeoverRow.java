@@ -37,8 +37,8 @@ class TakeoverRow extends AddedOnce {
 
     /**
      * @param ordinal from 1
-     * @param by      who takes it over
-     * @param from    sign-in name of who had it
+     * @param by who takes it over
+     * @param from sign-in name of who had it
      */
     TakeoverRow(UUID examination, int ordinal, VersionStep.By by, String from) {
         super(UUID.randomUUID());

@@ -33,8 +33,11 @@ public class TestLaps {
         UUID examination = recorded.row().getId();
         Map<TestId, Double> laps = Laps.of(catalogue, recorded.history().commands());
         database.update("delete from test_lap where examination_id = ?", examination);
-        database.batchUpdate("insert into test_lap (examination_id, test_id, seconds) values (?, ?, ?)",
-                laps.entrySet().stream().map(lap -> new Object[] {examination, lap.getKey().value(), lap.getValue()}).toList());
+        database.batchUpdate(
+                "insert into test_lap (examination_id, test_id, seconds) values (?, ?, ?)",
+                laps.entrySet().stream()
+                        .map(lap -> new Object[] {examination, lap.getKey().value(), lap.getValue()})
+                        .toList());
     }
 
     /** Times were kept: what is learnt is read anew when it is next asked for. */
@@ -54,9 +57,12 @@ public class TestLaps {
 
     private Map<TestId, Double> read() {
         Map<TestId, Double> learnt = new HashMap<>();
-        database.query("select test_id, median(seconds) from test_lap group by test_id having count(*) >= ?", row -> {
-            learnt.put(TestId.of(row.getString(1)), row.getDouble(2));
-        }, ENOUGH);
+        database.query(
+                "select test_id, median(seconds) from test_lap group by test_id having count(*) >= ?",
+                row -> {
+                    learnt.put(TestId.of(row.getString(1)), row.getDouble(2));
+                },
+                ENOUGH);
         return learnt;
     }
 }

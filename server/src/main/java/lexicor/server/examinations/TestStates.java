@@ -38,25 +38,46 @@ class TestStates {
         ExaminationRow row = recorded.row();
         History history = recorded.history();
         TestId test = reading.test();
-        return new WeighingJson.TestState(test.value(), progress(reading, history, row.side()),
-                reading.answered() ? interpreter.say(row.region(), schools, reading, here.ranking()).stream().map(WeighingJson.StatementJson::of).toList() : List.of(), open.waits(test),
-                LockJson.of(test, here.told(), open.whyClosed(test)), history.rivals(test).stream().map(WeighingJson.RivalEntryJson::of).toList(),
-                catalogue.test(test).variant(schools).map(TestStates::way).orElse(null), force(catalogue.test(test), history, row.side(), schools));
+        return new WeighingJson.TestState(
+                test.value(),
+                progress(reading, history, row.side()),
+                reading.answered()
+                        ? interpreter.say(row.region(), schools, reading, here.ranking()).stream()
+                                .map(WeighingJson.StatementJson::of)
+                                .toList()
+                        : List.of(),
+                open.waits(test),
+                LockJson.of(test, here.told(), open.whyClosed(test)),
+                history.rivals(test).stream()
+                        .map(WeighingJson.RivalEntryJson::of)
+                        .toList(),
+                catalogue.test(test).variant(schools).map(TestStates::way).orElse(null),
+                force(catalogue.test(test), history, row.side(), schools));
     }
 
     private static WeighingJson.WayJson way(Conduct.Variant variant) {
-        return new WeighingJson.WayJson(variant.value(), variant.label(), variant.differs(),
-                variant.hold().map(hold -> new WeighingJson.HeldJson(hold.from(), hold.to(), hold.atOnset())).orElse(null), variant.positions());
+        return new WeighingJson.WayJson(
+                variant.value(),
+                variant.label(),
+                variant.differs(),
+                variant.hold()
+                        .map(hold -> new WeighingJson.HeldJson(hold.from(), hold.to(), hold.atOnset()))
+                        .orElse(null),
+                variant.positions());
     }
 
     private static WeighingJson.Progress progress(TestReading reading, History history, Side side) {
         if (!reading.answered()) {
-            return history.attempts(reading.test(), side.other()).isEmpty() ? WeighingJson.Progress.OPEN : WeighingJson.Progress.PARTLY;
+            return history.attempts(reading.test(), side.other()).isEmpty()
+                    ? WeighingJson.Progress.OPEN
+                    : WeighingJson.Progress.PARTLY;
         }
-        if (history.attempts(reading.test(), side).stream().allMatch(attempt -> attempt.choices("quality").contains("skipped"))) {
+        if (history.attempts(reading.test(), side).stream()
+                .allMatch(attempt -> attempt.choices("quality").contains("skipped"))) {
             return WeighingJson.Progress.LEFT_OUT;
         }
-        if (!reading.readings().isEmpty() && reading.readings().stream().allMatch(each -> each.result() == Reading.Result.NOT_INTERPRETABLE)) {
+        if (!reading.readings().isEmpty()
+                && reading.readings().stream().allMatch(each -> each.result() == Reading.Result.NOT_INTERPRETABLE)) {
             return WeighingJson.Progress.VOID;
         }
         return reading.complete() ? WeighingJson.Progress.READ : WeighingJson.Progress.PARTLY;
@@ -70,8 +91,16 @@ class TestStates {
             return null;
         }
         ForceTries.Counts counts = counts(schools);
-        OptionalDouble percent = involved.isPresent() && well.isPresent() && clean(history, test.id(), side) && clean(history, test.id(), side.other()) ? involved.get().percentOf(well.get(), counts) : OptionalDouble.empty();
-        return new WeighingJson.ForceJson(counts, involved.map(WeighingJson.TriesJson::of).orElse(null), well.map(WeighingJson.TriesJson::of).orElse(null),
+        OptionalDouble percent = involved.isPresent()
+                        && well.isPresent()
+                        && clean(history, test.id(), side)
+                        && clean(history, test.id(), side.other())
+                ? involved.get().percentOf(well.get(), counts)
+                : OptionalDouble.empty();
+        return new WeighingJson.ForceJson(
+                counts,
+                involved.map(WeighingJson.TriesJson::of).orElse(null),
+                well.map(WeighingJson.TriesJson::of).orElse(null),
                 percent.isPresent() ? percent.getAsDouble() : null);
     }
 
@@ -88,7 +117,8 @@ class TestStates {
 
     private static Optional<ForceTries> tries(History history, TestId test, Side side) {
         List<Attempt> attempts = history.attempts(test, side);
-        List<Double> values = attempts.isEmpty() ? List.of() : ForceTries.values(attempts.get(attempts.size() - 1), FORCE);
+        List<Double> values =
+                attempts.isEmpty() ? List.of() : ForceTries.values(attempts.get(attempts.size() - 1), FORCE);
         return values.isEmpty() ? Optional.empty() : Optional.of(ForceTries.of(values));
     }
 }

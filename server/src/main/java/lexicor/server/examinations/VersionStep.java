@@ -41,10 +41,9 @@ abstract class VersionStep extends AddedOnce {
      * Who did it.
      *
      * @param author sign-in name
-     * @param name   how the person is called
+     * @param name how the person is called
      */
-    record By(String author, String name, Instant at) {
-    }
+    record By(String author, String name, Instant at) {}
 
     UUID examination() {
         return examination;

@@ -11,7 +11,7 @@ import java.util.stream.Stream;
 /**
  * The signed versions of an examination and why it was opened again, both from the first on.
  *
- * @param signed     never more than one of a version
+ * @param signed never more than one of a version
  * @param amendments each leads to the version of its number
  */
 record Versions(List<SignatureRow> signed, List<AmendmentRow> amendments) {
@@ -27,9 +27,17 @@ record Versions(List<SignatureRow> signed, List<AmendmentRow> amendments) {
     static Map<UUID, Versions> of(Collection<UUID> examinations, Signatures signatures, Amendments amendments) {
         Map<UUID, Versions> versions = new LinkedHashMap<>();
         List<SignatureRow> signed = signatures.findByExaminationInOrderByVersion(examinations);
-        List<AmendmentRow> opened = signed.isEmpty() ? List.of() : amendments.findByExaminationInOrderByVersion(examinations);
-        examinations.forEach(id -> versions.put(id, new Versions(signed.stream().filter(row -> row.examination().equals(id)).toList(),
-                opened.stream().filter(row -> row.examination().equals(id)).toList())));
+        List<AmendmentRow> opened =
+                signed.isEmpty() ? List.of() : amendments.findByExaminationInOrderByVersion(examinations);
+        examinations.forEach(id -> versions.put(
+                id,
+                new Versions(
+                        signed.stream()
+                                .filter(row -> row.examination().equals(id))
+                                .toList(),
+                        opened.stream()
+                                .filter(row -> row.examination().equals(id))
+                                .toList())));
         return versions;
     }
 

@@ -50,13 +50,19 @@ class VisitIntake {
 
     IntakeState of(ExaminationService.Recorded recorded) {
         ExaminationRow row = recorded.row();
-        return folder.fold(row.region(), Told.of(recorded.history().heard()), person(row), row.startedAt().atZone(ZoneId.systemDefault()).toLocalDate());
+        return folder.fold(
+                row.region(),
+                Told.of(recorded.history().heard()),
+                person(row),
+                row.startedAt().atZone(ZoneId.systemDefault()).toLocalDate());
     }
 
     private static Person person(ExaminationRow row) {
         CaseFile known = row.caseFile();
         OptionalInt birthYear = known.birthYear().map(OptionalInt::of).orElse(OptionalInt.empty());
-        Optional<Boolean> leading = known.dominance().filter(hand -> hand != Dominance.BOTH).map(hand -> hand.name().equals(row.side().name()));
+        Optional<Boolean> leading = known.dominance()
+                .filter(hand -> hand != Dominance.BOTH)
+                .map(hand -> hand.name().equals(row.side().name()));
         return new Person(birthYear, known.sex(), leading, row.otherSideInvolved(), known.occupation());
     }
 
@@ -65,33 +71,66 @@ class VisitIntake {
         return state.schools(settings.at(row.settingsRevision()).schools());
     }
 
-    /** The start of every condition of the region's zones, and of those that a test of another region has brought in, given what was found since. */
+    /**
+     * The start of every condition of the region's zones, and of those that a test of another region has brought in,
+     * given what was found since.
+     */
     List<StartingOdds.Start> starts(ExaminationRow row, IntakeState state, List<TestReading> readings) {
-        Set<ConditionId> own = form.zonesOf(row.region()).stream().flatMap(zone -> zone.conditions().stream()).collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<ConditionId> own = form.zonesOf(row.region()).stream()
+                .flatMap(zone -> zone.conditions().stream())
+                .collect(Collectors.toCollection(LinkedHashSet::new));
         Set<ConditionId> full = new LinkedHashSet<>(state.inZone());
-        readings.stream().filter(TestReading::answered).flatMap(reading -> catalogue.broughtInto(row.region(), reading.test()).stream()).filter(own::add).forEach(full::add);
+        readings.stream()
+                .filter(TestReading::answered)
+                .flatMap(reading -> catalogue.broughtInto(row.region(), reading.test()).stream())
+                .filter(own::add)
+                .forEach(full::add);
         List<Condition> conditions = own.stream().map(catalogue::condition).toList();
         Map<ConditionId, Double> estimates = settings.at(row.settingsRevision()).estimates(conditions, row.setting());
         Schools schools = schools(row, state);
-        Map<ConditionId, Set<String>> repeated = RepeatedClues.of(form.story(), estimates.keySet(), readings, reading -> evidence.inUse(reading.test(), reading.condition(), schools).isPresent());
-        return odds.of(conditions, new StartingOdds.Story(estimates, full, state.story(), state.cluesThatHold(), repeated, state.own()));
+        Map<ConditionId, Set<String>> repeated = RepeatedClues.of(
+                form.story(),
+                estimates.keySet(),
+                readings,
+                reading -> evidence.inUse(reading.test(), reading.condition(), schools)
+                        .isPresent());
+        return odds.of(
+                conditions,
+                new StartingOdds.Story(estimates, full, state.story(), state.cluesThatHold(), repeated, state.own()));
     }
 
     /** What the visit brings to the weighing. */
     Visit visit(ExaminationRow row, IntakeState state, List<StartingOdds.Start> starts) {
         Map<ConditionId, Visit.Start> active = new LinkedHashMap<>();
-        starts.stream().filter(start -> start.inactive().isEmpty())
-                .forEach(start -> active.put(start.condition().id(), new Visit.Start(start.chance(), state.width().deviation(), movedBy(start))));
-        return new Visit(row.region(), row.setting(), active, state.clues(), schools(row, state), settings.at(row.settingsRevision()).assumptions());
+        starts.stream()
+                .filter(start -> start.inactive().isEmpty())
+                .forEach(start -> active.put(
+                        start.condition().id(),
+                        new Visit.Start(start.chance(), state.width().deviation(), movedBy(start))));
+        return new Visit(
+                row.region(),
+                row.setting(),
+                active,
+                state.clues(),
+                schools(row, state),
+                settings.at(row.settingsRevision()).assumptions());
     }
 
-    /** The catalogue's clues that have moved a start: those of its ages where an age did, and those of an answer that did. */
+    /**
+     * The catalogue's clues that have moved a start: those of its ages where an age did, and those of an answer that
+     * did.
+     */
     private Set<String> movedBy(StartingOdds.Start start) {
         Set<String> moved = new LinkedHashSet<>();
         if (start.movedBy("age:")) {
-            catalogue.clues().values().stream().filter(clue -> clue.age().isPresent()).forEach(clue -> moved.add(clue.id()));
+            catalogue.clues().values().stream()
+                    .filter(clue -> clue.age().isPresent())
+                    .forEach(clue -> moved.add(clue.id()));
         }
-        form.questions().forEach(question -> question.options().stream().filter(option -> start.movedBy(question.id() + ":" + option.value())).forEach(option -> moved.addAll(option.clues())));
+        form.questions()
+                .forEach(question -> question.options().stream()
+                        .filter(option -> start.movedBy(question.id() + ":" + option.value()))
+                        .forEach(option -> moved.addAll(option.clues())));
         return moved;
     }
 }

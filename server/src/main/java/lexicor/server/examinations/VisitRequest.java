@@ -14,16 +14,23 @@ import lexicor.server.cases.CaseDetails;
 /**
  * What is asked before an examination begins.
  *
- * @param id      given by the page, so that a start sent twice begins one examination
- * @param side    the side or sides affected
- * @param worse   with both sides, the one that is weighed; absent otherwise
+ * @param id given by the page, so that a start sent twice begins one examination
+ * @param side the side or sides affected
+ * @param worse with both sides, the one that is weighed; absent otherwise
  * @param follows the examination that this one starts from; absent for a first one
  */
-public record VisitRequest(@NotNull(message = "allowed: a UUID") UUID id,
-        @NotBlank(message = "allowed: shoulder, elbow, wrist, hand") String region,
+public record VisitRequest(
+        @NotNull(message = "allowed: a UUID") UUID id,
+
+        @NotBlank(message = "allowed: shoulder, elbow, wrist, hand")
+        String region,
+
         @NotNull(message = "allowed: LEFT, RIGHT, BOTH") Affected side,
         @Schema(nullable = true) Side worse,
-        @NotNull(message = "allowed: FIRST_CONTACT, SPECIALIST") Setting setting,
+
+        @NotNull(message = "allowed: FIRST_CONTACT, SPECIALIST")
+        Setting setting,
+
         @Schema(nullable = true) UUID follows) {
 
     /**
@@ -31,11 +38,20 @@ public record VisitRequest(@NotNull(message = "allowed: a UUID") UUID id,
      *
      * @param id given by the page, like the examination's
      */
-    public record NewCase(@NotNull(message = "allowed: a UUID") UUID id,
-            @NotNull(message = CODE) @Pattern(regexp = "[\\p{L}\\p{N}][\\p{L}\\p{N}\\p{M}\\p{P}\\p{S}]{0,29}", message = CODE) String code,
-            @NotNull(message = "allowed: the details") @Valid CaseDetails details,
-            @NotNull(message = "allowed: an examination") @Valid VisitRequest visit) {
+    public record NewCase(
+            @NotNull(message = "allowed: a UUID") UUID id,
 
-        static final String CODE = "allowed: letters, digits and signs without spaces, at most 30, beginning with a letter or digit; no names";
+            @NotNull(message = CODE)
+            @Pattern(regexp = "[\\p{L}\\p{N}][\\p{L}\\p{N}\\p{M}\\p{P}\\p{S}]{0,29}", message = CODE)
+            String code,
+
+            @NotNull(message = "allowed: the details") @Valid
+            CaseDetails details,
+
+            @NotNull(message = "allowed: an examination") @Valid
+            VisitRequest visit) {
+
+        static final String CODE =
+                "allowed: letters, digits and signs without spaces, at most 30, beginning with a letter or digit; no names";
     }
 }

@@ -30,7 +30,8 @@ class ConditionSheets {
     private final ClinicSettings settings;
     private final StoryTable story;
 
-    ConditionSheets(Catalogue catalogue, Evidence evidence, TestSheets names, ClinicSettings settings, IntakeForm form) {
+    ConditionSheets(
+            Catalogue catalogue, Evidence evidence, TestSheets names, ClinicSettings settings, IntakeForm form) {
         this.story = form.story();
         this.settings = settings;
         this.catalogue = catalogue;
@@ -41,46 +42,107 @@ class ConditionSheets {
     ConditionSheetJson sheet(Condition condition) {
         Thresholds thresholds = settings.now().thresholds();
         Optional<Pattern> pattern = Optional.ofNullable(catalogue.patterns().get(condition.id()));
-        List<ExaminationTest> speaking = catalogue.tests().values().stream().filter(test -> test.readingFor(condition.id()).isPresent()).toList();
-        return new ConditionSheetJson(condition.id().value(), condition.name(), condition.region(), condition.scope(), LibraryIndex.start(condition),
-                condition.onlyIf().isEmpty() ? null : condition.onlyIf().stream().map(clue -> clue.label().toLowerCase(Locale.ROOT)).collect(Collectors.joining(", or ")), condition.serious().orElse(null),
-                new ConditionSheetJson.ThresholdsJson(thresholds.setAside(), thresholds.test(), thresholds.act(), thresholds.serious()),
-                catalogue.widerThan(condition.id()).stream().map(names::named).toList(), narrower(condition.id()), weights(condition.id(), speaking),
-                speaking.stream().filter(test -> evidence.inUse(test.id(), condition.id()).isEmpty()).map(test -> new TestSheetJson.NoteJson(test.id().value(),
-                        test.name(), evidence.whyNotWeighed(test.id(), condition.id()))).toList(),
-                findings(pattern.map(Pattern::expects)), findings(pattern.map(Pattern::against)), findings(pattern.map(Pattern::defining)),
-                story.lines(condition.id()).stream().map(line -> new ConditionSheetJson.ClueJson(line.label(), line.when(), line.reason(), Double.isInfinite(line.logOdds()) ? null : line.logOdds())).toList(),
-                pattern.map(Pattern::rivals).orElse(List.of()).stream().map(rival -> rival(condition.id(), rival)).toList(),
-                pattern.flatMap(known -> known.settles()).map(settles -> new ConditionSheetJson.SettlesJson(settles.by(), settles.soon())).orElse(null),
-                catalogue.clusters().stream().filter(cluster -> cluster.condition().equals(condition.id())).map(TestSheets::named).toList());
+        List<ExaminationTest> speaking = catalogue.tests().values().stream()
+                .filter(test -> test.readingFor(condition.id()).isPresent())
+                .toList();
+        return new ConditionSheetJson(
+                condition.id().value(),
+                condition.name(),
+                condition.region(),
+                condition.scope(),
+                LibraryIndex.start(condition),
+                condition.onlyIf().isEmpty()
+                        ? null
+                        : condition.onlyIf().stream()
+                                .map(clue -> clue.label().toLowerCase(Locale.ROOT))
+                                .collect(Collectors.joining(", or ")),
+                condition.serious().orElse(null),
+                new ConditionSheetJson.ThresholdsJson(
+                        thresholds.setAside(), thresholds.test(), thresholds.act(), thresholds.serious()),
+                catalogue.widerThan(condition.id()).stream().map(names::named).toList(),
+                narrower(condition.id()),
+                weights(condition.id(), speaking),
+                speaking.stream()
+                        .filter(test ->
+                                evidence.inUse(test.id(), condition.id()).isEmpty())
+                        .map(test -> new TestSheetJson.NoteJson(
+                                test.id().value(), test.name(), evidence.whyNotWeighed(test.id(), condition.id())))
+                        .toList(),
+                findings(pattern.map(Pattern::expects)),
+                findings(pattern.map(Pattern::against)),
+                findings(pattern.map(Pattern::defining)),
+                story.lines(condition.id()).stream()
+                        .map(line -> new ConditionSheetJson.ClueJson(
+                                line.label(),
+                                line.when(),
+                                line.reason(),
+                                Double.isInfinite(line.logOdds()) ? null : line.logOdds()))
+                        .toList(),
+                pattern.map(Pattern::rivals).orElse(List.of()).stream()
+                        .map(rival -> rival(condition.id(), rival))
+                        .toList(),
+                pattern.flatMap(known -> known.settles())
+                        .map(settles -> new ConditionSheetJson.SettlesJson(settles.by(), settles.soon()))
+                        .orElse(null),
+                catalogue.clusters().stream()
+                        .filter(cluster -> cluster.condition().equals(condition.id()))
+                        .map(TestSheets::named)
+                        .toList());
     }
 
     private List<TestSheetJson.NamedJson> narrower(ConditionId condition) {
-        return catalogue.conditions().values().stream().filter(other -> other.within().filter(condition::equals).isPresent())
-                .map(other -> names.named(other.id())).toList();
+        return catalogue.conditions().values().stream()
+                .filter(other -> other.within().filter(condition::equals).isPresent())
+                .map(other -> names.named(other.id()))
+                .toList();
     }
 
     private List<ConditionSheetJson.WeightJson> weights(ConditionId condition, List<ExaminationTest> tests) {
-        return tests.stream().flatMap(test -> evidence.inUse(test.id(), condition).map(use -> weight(test, use)).stream())
-                .sorted(Comparator.comparingDouble((ConditionSheetJson.WeightJson weight) -> Math.max(Math.abs(Math.log(weight.lrPositive())), Math.abs(Math.log(weight.lrNegative()))))
-                        .reversed()).toList();
+        return tests.stream()
+                .flatMap(test -> evidence.inUse(test.id(), condition).map(use -> weight(test, use)).stream())
+                .sorted(Comparator.comparingDouble((ConditionSheetJson.WeightJson weight) -> Math.max(
+                                Math.abs(Math.log(weight.lrPositive())), Math.abs(Math.log(weight.lrNegative()))))
+                        .reversed())
+                .toList();
     }
 
     private ConditionSheetJson.WeightJson weight(ExaminationTest test, EvidenceInUse use) {
-        boolean worthless = Math.abs(use.belief().sensitivity() + use.belief().specificity() - 1) < WeighingSettings.USUAL.worthlessWithin();
-        return new ConditionSheetJson.WeightJson(test.id().value(), test.name(), test.criterion(use.criterion()).map(names.words(test)::counts).orElseThrow(), use.record().id().value(),
-                use.belief().likelihoodRatioPositive(), use.belief().likelihoodRatioNegative(), evidence.byInventors(use.record().id()), worthless);
+        boolean worthless = Math.abs(use.belief().sensitivity() + use.belief().specificity() - 1)
+                < WeighingSettings.USUAL.worthlessWithin();
+        return new ConditionSheetJson.WeightJson(
+                test.id().value(),
+                test.name(),
+                test.criterion(use.criterion()).map(names.words(test)::counts).orElseThrow(),
+                use.record().id().value(),
+                use.belief().likelihoodRatioPositive(),
+                use.belief().likelihoodRatioNegative(),
+                evidence.byInventors(use.record().id()),
+                worthless);
     }
 
     private List<ConditionSheetJson.ExpectedJson> findings(Optional<List<Pattern.Expected>> findings) {
-        return findings.orElse(List.of()).stream().map(finding -> new ConditionSheetJson.ExpectedJson(finding.test().value(),
-                catalogue.test(finding.test()).name(), finding.positive(), finding.says())).toList();
+        return findings.orElse(List.of()).stream()
+                .map(finding -> new ConditionSheetJson.ExpectedJson(
+                        finding.test().value(),
+                        catalogue.test(finding.test()).name(),
+                        finding.positive(),
+                        finding.says()))
+                .toList();
     }
 
     private ConditionSheetJson.RivalJson rival(ConditionId condition, Pattern.Rival rival) {
-        List<ConditionSheetJson.SeparationJson> measured = Separation.between(condition, rival.condition(), catalogue, evidence).stream()
-                .map(separation -> new ConditionSheetJson.SeparationJson(separation.test().value(), catalogue.test(separation.test()).name(), separation.decibans())).toList();
-        return new ConditionSheetJson.RivalJson(rival.condition().value(), catalogue.condition(rival.condition()).name(), rival.how(),
-                rival.tests().stream().map(names::named).toList(), measured);
+        List<ConditionSheetJson.SeparationJson> measured =
+                Separation.between(condition, rival.condition(), catalogue, evidence).stream()
+                        .map(separation -> new ConditionSheetJson.SeparationJson(
+                                separation.test().value(),
+                                catalogue.test(separation.test()).name(),
+                                separation.decibans()))
+                        .toList();
+        return new ConditionSheetJson.RivalJson(
+                rival.condition().value(),
+                catalogue.condition(rival.condition()).name(),
+                rival.how(),
+                rival.tests().stream().map(names::named).toList(),
+                measured);
     }
 }

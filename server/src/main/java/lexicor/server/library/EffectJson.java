@@ -7,9 +7,15 @@ import lexicor.core.weighing.SingleEffect;
 public record EffectJson(String record, double before, AnswerJson positive, AnswerJson negative) {
 
     /** One answer: where it leaves the chance, where figures of other places would, and the same among 1000 people. */
-    public record AnswerJson(double likelihoodRatio, double after, double lower, double upper, NaturalFrequencies people) {
+    public record AnswerJson(
+            double likelihoodRatio, double after, double lower, double upper, NaturalFrequencies people) {
         static AnswerJson of(SingleEffect.Answer answer) {
-            return new AnswerJson(answer.likelihoodRatio(), answer.after(), answer.range().lower(), answer.range().upper(), answer.frequencies());
+            return new AnswerJson(
+                    answer.likelihoodRatio(),
+                    answer.after(),
+                    answer.range().lower(),
+                    answer.range().upper(),
+                    answer.frequencies());
         }
     }
 }

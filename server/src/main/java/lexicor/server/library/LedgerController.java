@@ -29,15 +29,29 @@ class LedgerController {
 
     /** A page of 40 records whose text holds the searched words in this order. */
     @GetMapping
-    RecordJson.Page find(@RequestParam(defaultValue = "") @Size(max = 200, message = "allowed: at most 200 letters") String search,
-            @RequestParam(required = false) RecordUse.Use use, @RequestParam(defaultValue = "") String subject,
+    RecordJson.Page find(
+            @RequestParam(defaultValue = "") @Size(max = 200, message = "allowed: at most 200 letters") String search,
+            @RequestParam(required = false) RecordUse.Use use,
+            @RequestParam(defaultValue = "") String subject,
             @RequestParam(defaultValue = "") String condition,
-            @RequestParam(defaultValue = "0") @Min(value = 0, message = "allowed: 0 to 1000") @Max(value = 1000, message = "allowed: 0 to 1000") int page) {
+            @RequestParam(defaultValue = "0")
+                    @Min(value = 0, message = "allowed: 0 to 1000")
+                    @Max(value = 1000, message = "allowed: 0 to 1000")
+                    int page) {
         Page<LedgerRow> found = rows.find(use, subject, condition, like(search), PageRequest.of(page, PAGE));
-        return new RecordJson.Page(found.stream().map(LedgerRow::json).toList(), page, found.getTotalPages(), found.getTotalElements(), rows.count(), rows.countByReviewState("unreviewed"), rows.countUses());
+        return new RecordJson.Page(
+                found.stream().map(LedgerRow::json).toList(),
+                page,
+                found.getTotalPages(),
+                found.getTotalElements(),
+                rows.count(),
+                rows.countByReviewState("unreviewed"),
+                rows.countUses());
     }
 
     private static String like(String search) {
-        return Stream.of(search.strip().toLowerCase(Locale.ROOT).split("\\s+")).map(word -> word.replaceAll("([!%_])", "!$1")).collect(Collectors.joining("%", "%", "%"));
+        return Stream.of(search.strip().toLowerCase(Locale.ROOT).split("\\s+"))
+                .map(word -> word.replaceAll("([!%_])", "!$1"))
+                .collect(Collectors.joining("%", "%", "%"));
     }
 }

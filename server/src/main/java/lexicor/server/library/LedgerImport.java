@@ -42,7 +42,8 @@ class LedgerImport implements SmartInitializingSingleton {
             RecordUse use = RecordUse.of(record, evidence, catalogue, catalogue.usualSchools());
             LedgerRow row = known.get(record.id().value());
             if (row == null) {
-                rows.save(new LedgerRow(record, evidence.tie(record.id()), use, evidence.byInventors(record.id()), revision));
+                rows.save(new LedgerRow(
+                        record, evidence.tie(record.id()), use, evidence.byInventors(record.id()), revision));
             } else {
                 row.update(record, evidence.tie(record.id()), use, evidence.byInventors(record.id()), revision);
             }

@@ -19,6 +19,7 @@ class LedgerRow {
 
     @Id
     private String id;
+
     private int line;
     private String kind;
     private String subject;
@@ -30,12 +31,16 @@ class LedgerRow {
     private Double specificity;
     private Double lrPositive;
     private Double lrNegative;
+
     @Column(name = "n_with")
     private Integer with;
+
     @Column(name = "n_without")
     private Integer without;
+
     @Column(name = "n_total")
     private Integer total;
+
     private String design;
     private boolean originator;
     private String referenceStandard;
@@ -49,8 +54,10 @@ class LedgerRow {
     private String series;
     private boolean byInventors;
     private String tieNote;
+
     @Enumerated(EnumType.STRING)
     private RecordUse.Use useState;
+
     private String useBecause;
     private String evidenceRevision;
 
@@ -101,7 +108,9 @@ class LedgerRow {
         if (tie instanceof Tie.ToTest to) {
             return to.series().name();
         }
-        return tie instanceof Tie.ToCluster to ? to.series().name() : tie instanceof Tie.ToClue to ? to.series().name() : "";
+        return tie instanceof Tie.ToCluster to
+                ? to.series().name()
+                : tie instanceof Tie.ToClue to ? to.series().name() : "";
     }
 
     String id() {
@@ -109,8 +118,34 @@ class LedgerRow {
     }
 
     RecordJson json() {
-        return new RecordJson(id, kind, subject, subjectText, criterion, conditionId, conditionText, sensitivity, specificity, lrPositive, lrNegative, with,
-                without, total, design, originator, referenceStandard, population, citation, transcription, reviewState, note, tiedCriterion, series,
-                byInventors, tieNote, useState, useBecause);
+        return new RecordJson(
+                id,
+                kind,
+                subject,
+                subjectText,
+                criterion,
+                conditionId,
+                conditionText,
+                sensitivity,
+                specificity,
+                lrPositive,
+                lrNegative,
+                with,
+                without,
+                total,
+                design,
+                originator,
+                referenceStandard,
+                population,
+                citation,
+                transcription,
+                reviewState,
+                note,
+                tiedCriterion,
+                series,
+                byInventors,
+                tieNote,
+                useState,
+                useBecause);
     }
 }

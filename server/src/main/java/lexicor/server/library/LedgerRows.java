@@ -23,7 +23,8 @@ interface LedgerRows extends JpaRepository<LedgerRow, String> {
 
     long countByReviewState(String state);
 
-    @Query("select new lexicor.server.library.RecordJson$UseCount(r.useState, count(r)) from LedgerRow r group by r.useState order by r.useState")
+    @Query(
+            "select new lexicor.server.library.RecordJson$UseCount(r.useState, count(r)) from LedgerRow r group by r.useState order by r.useState")
     List<RecordJson.UseCount> countUses();
 
     @Query("select count(r) from LedgerRow r where r.evidenceRevision <> :revision")

@@ -41,7 +41,8 @@ class LibraryController {
 
     private void known(String region) {
         if (!catalogue.routines().containsKey(region)) {
-            throw new NotFound("There is no region '" + region + "'. Allowed: " + String.join(", ", catalogue.routines().keySet()));
+            throw new NotFound("There is no region '" + region + "'. Allowed: "
+                    + String.join(", ", catalogue.routines().keySet()));
         }
     }
 

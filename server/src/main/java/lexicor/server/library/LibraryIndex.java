@@ -26,8 +26,12 @@ class LibraryIndex {
     LibraryIndex(Catalogue catalogue, Evidence evidence) {
         this.catalogue = catalogue;
         this.evidence = evidence;
-        this.all = new LibraryJson(catalogue.revision(), Stream.of(Stage.values()).map(Stage::title).toList(), catalogue.tests().values().stream().map(this::test).toList(),
-                catalogue.conditions().values().stream().map(this::condition).toList(), catalogue.clusters().stream().map(this::cluster).toList(),
+        this.all = new LibraryJson(
+                catalogue.revision(),
+                Stream.of(Stage.values()).map(Stage::title).toList(),
+                catalogue.tests().values().stream().map(this::test).toList(),
+                catalogue.conditions().values().stream().map(this::condition).toList(),
+                catalogue.clusters().stream().map(this::cluster).toList(),
                 catalogue.sharedNames().stream().map(this::sharedName).toList());
     }
 
@@ -36,8 +40,14 @@ class LibraryIndex {
     }
 
     LibraryJson.SharedNameJson sharedName(SharedName name) {
-        return new LibraryJson.SharedNameJson(name.name(), name.meant().stream()
-                .map(meant -> new LibraryJson.MeantJson(meant.test().value(), catalogue.test(meant.test()).name(), meant.how())).toList());
+        return new LibraryJson.SharedNameJson(
+                name.name(),
+                name.meant().stream()
+                        .map(meant -> new LibraryJson.MeantJson(
+                                meant.test().value(),
+                                catalogue.test(meant.test()).name(),
+                                meant.how()))
+                        .toList());
     }
 
     static Map<String, Double> start(Condition condition) {
@@ -49,22 +59,56 @@ class LibraryIndex {
     }
 
     private LibraryJson.TestLine test(ExaminationTest test) {
-        List<String> weighedFor = test.reads().stream().filter(reads -> evidence.inUse(test.id(), reads.condition()).isPresent())
-                .map(reads -> reads.condition().value()).toList();
-        return new LibraryJson.TestLine(test.id().value(), test.name(), test.shortName(), test.names().usual().orElse(null), test.aliases(), test.names().misspelt(), test.region(), test.stage().title(), test.positions(),
-                test.conduct().structures(), test.seconds(), test.provocation(), test.review(),
-                test.reads().stream().map(ConditionReading::condition).map(condition -> condition.value()).toList(), weighedFor);
+        List<String> weighedFor = test.reads().stream()
+                .filter(reads -> evidence.inUse(test.id(), reads.condition()).isPresent())
+                .map(reads -> reads.condition().value())
+                .toList();
+        return new LibraryJson.TestLine(
+                test.id().value(),
+                test.name(),
+                test.shortName(),
+                test.names().usual().orElse(null),
+                test.aliases(),
+                test.names().misspelt(),
+                test.region(),
+                test.stage().title(),
+                test.positions(),
+                test.conduct().structures(),
+                test.seconds(),
+                test.provocation(),
+                test.review(),
+                test.reads().stream()
+                        .map(ConditionReading::condition)
+                        .map(condition -> condition.value())
+                        .toList(),
+                weighedFor);
     }
 
     private LibraryJson.ConditionLine condition(Condition condition) {
-        List<ExaminationTest> tests = catalogue.tests().values().stream().filter(test -> test.readingFor(condition.id()).isPresent()).toList();
-        long weighed = tests.stream().filter(test -> evidence.inUse(test.id(), condition.id()).isPresent()).count();
-        return new LibraryJson.ConditionLine(condition.id().value(), condition.name(), condition.shortName(), condition.region(), condition.scope(),
-                start(condition), condition.serious().orElse(null), tests.size(), (int) weighed);
+        List<ExaminationTest> tests = catalogue.tests().values().stream()
+                .filter(test -> test.readingFor(condition.id()).isPresent())
+                .toList();
+        long weighed = tests.stream()
+                .filter(test -> evidence.inUse(test.id(), condition.id()).isPresent())
+                .count();
+        return new LibraryJson.ConditionLine(
+                condition.id().value(),
+                condition.name(),
+                condition.shortName(),
+                condition.region(),
+                condition.scope(),
+                start(condition),
+                condition.serious().orElse(null),
+                tests.size(),
+                (int) weighed);
     }
 
     private LibraryJson.ClusterLine cluster(Cluster cluster) {
-        return new LibraryJson.ClusterLine(cluster.id().value(), cluster.name(), cluster.condition().value(), catalogue.condition(cluster.condition()).name(),
+        return new LibraryJson.ClusterLine(
+                cluster.id().value(),
+                cluster.name(),
+                cluster.condition().value(),
+                catalogue.condition(cluster.condition()).name(),
                 cluster.components().stream().map(Cluster.Component::name).toList());
     }
 }

@@ -6,8 +6,7 @@ import java.util.OptionalInt;
 /** Numbers that may be absent, as columns and JSON hold them. */
 final class OrNull {
 
-    private OrNull() {
-    }
+    private OrNull() {}
 
     static Double orNull(OptionalDouble value) {
         return value.isPresent() ? value.getAsDouble() : null;

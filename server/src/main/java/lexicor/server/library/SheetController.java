@@ -37,7 +37,12 @@ class SheetController {
     private final ConditionSheets conditions;
     private final ClusterSheets clusters;
 
-    SheetController(Catalogue catalogue, Evidence evidence, TestSheets tests, ConditionSheets conditions, ClusterSheets clusters) {
+    SheetController(
+            Catalogue catalogue,
+            Evidence evidence,
+            TestSheets tests,
+            ConditionSheets conditions,
+            ClusterSheets clusters) {
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.tests = tests;
@@ -52,38 +57,58 @@ class SheetController {
 
     @GetMapping("/conditions/{id}")
     ConditionSheetJson condition(@PathVariable String id) {
-        return conditions.sheet(knownCondition(id).orElseThrow(() -> new NotFound("There is no condition '" + id + "' in the library.")));
+        return conditions.sheet(knownCondition(id)
+                .orElseThrow(() -> new NotFound("There is no condition '" + id + "' in the library.")));
     }
 
     @GetMapping("/clusters/{id}")
     ClusterSheetJson cluster(@PathVariable String id) {
-        Cluster cluster = catalogue.clusters().stream().filter(known -> known.id().value().equals(id)).findFirst()
+        Cluster cluster = catalogue.clusters().stream()
+                .filter(known -> known.id().value().equals(id))
+                .findFirst()
                 .orElseThrow(() -> new NotFound("There is no set of findings '" + id + "' in the library."));
         return clusters.sheet(cluster);
     }
 
-    /** What either answer does to a chance that somebody has chosen, by the record in use or by another of the same test. */
+    /**
+     * What either answer does to a chance that somebody has chosen, by the record in use or by another of the same
+     * test.
+     */
     @GetMapping("/tests/{id}/effect")
-    EffectJson effect(@PathVariable String id, @RequestParam String condition,
-            @RequestParam @DecimalMin(value = "0.001", message = PRIOR) @DecimalMax(value = "0.999", message = PRIOR) double prior,
+    EffectJson effect(
+            @PathVariable String id,
+            @RequestParam String condition,
+            @RequestParam @DecimalMin(value = "0.001", message = PRIOR) @DecimalMax(value = "0.999", message = PRIOR)
+                    double prior,
             @RequestParam(required = false) String record) {
         ExaminationTest test = knownTest(id);
-        Condition about = knownCondition(condition).orElseThrow(() -> new BadInput("condition", "'" + condition + "' is not in the library"));
+        Condition about = knownCondition(condition)
+                .orElseThrow(() -> new BadInput("condition", "'" + condition + "' is not in the library"));
         Weighable.Yes figures = record == null ? inUse(test, about).figures() : chosen(test, about, record);
         String source = record == null ? inUse(test, about).record().id().value() : record;
         SingleEffect effect = SingleEffect.of(prior, figures.belief(), WeighingSettings.USUAL, SEED);
-        return new EffectJson(source, prior, EffectJson.AnswerJson.of(effect.positive()), EffectJson.AnswerJson.of(effect.negative()));
+        return new EffectJson(
+                source,
+                prior,
+                EffectJson.AnswerJson.of(effect.positive()),
+                EffectJson.AnswerJson.of(effect.negative()));
     }
 
     private EvidenceInUse inUse(ExaminationTest test, Condition condition) {
         return evidence.inUse(test.id(), condition.id())
-                .orElseThrow(() -> new BadInput("condition", "is not weighed by this test: " + evidence.whyNotWeighed(test.id(), condition.id())));
+                .orElseThrow(() -> new BadInput(
+                        "condition",
+                        "is not weighed by this test: " + evidence.whyNotWeighed(test.id(), condition.id())));
     }
 
     private Weighable.Yes chosen(ExaminationTest test, Condition condition, String record) {
-        AccuracyRecord known = evidence.records().stream().filter(each -> each.id().value().equals(record)).findFirst()
+        AccuracyRecord known = evidence.records().stream()
+                .filter(each -> each.id().value().equals(record))
+                .findFirst()
                 .orElseThrow(() -> new BadInput("record", "'" + record + "' is not in the ledger"));
-        boolean about = evidence.tie(RecordId.of(record)) instanceof Tie.ToTest tie && tie.test().equals(test.id()) && tie.condition().equals(condition.id());
+        boolean about = evidence.tie(RecordId.of(record)) instanceof Tie.ToTest tie
+                && tie.test().equals(test.id())
+                && tie.condition().equals(condition.id());
         if (!about || !(Weighable.of(known) instanceof Weighable.Yes figures)) {
             throw new BadInput("record", "'" + record + "' cannot weigh this test for this condition");
         }
@@ -91,11 +116,15 @@ class SheetController {
     }
 
     private ExaminationTest knownTest(String id) {
-        return catalogue.tests().values().stream().filter(test -> test.id().value().equals(id)).findFirst()
+        return catalogue.tests().values().stream()
+                .filter(test -> test.id().value().equals(id))
+                .findFirst()
                 .orElseThrow(() -> new NotFound("There is no test '" + id + "' in the library."));
     }
 
     private Optional<Condition> knownCondition(String id) {
-        return catalogue.conditions().values().stream().filter(condition -> condition.id().value().equals(id)).findFirst();
+        return catalogue.conditions().values().stream()
+                .filter(condition -> condition.id().value().equals(id))
+                .findFirst();
     }
 }

@@ -10,9 +10,9 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
-import lexicor.core.catalogue.Conduct;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
+import lexicor.core.catalogue.Conduct;
 import lexicor.core.catalogue.Criterion;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.ExaminationTest;
@@ -52,15 +52,41 @@ class TestSheets {
 
     TestSheetJson sheet(ExaminationTest test) {
         Conduct conduct = test.conduct();
-        List<RecordJson> records = ledger.findBySubjectOrderByLine(test.id().value()).stream().map(LedgerRow::json).toList();
-        return new TestSheetJson(cards.test(test), test.stage().title(), test.positions(), conduct.structures(), conduct.equipment(),
-                conduct.hold().map(BenchCards::hold).orElse(null), conduct.windows().stream().map(BenchCards::angle).toList(),
-                conduct.after().stream().map(this::after).toList(), conduct.onlyWhere().entrySet().stream().map(where -> school(where.getKey(), where.getValue())).toList(),
-                conduct.ways().stream().map(way -> variant(conduct, way)).toList(), conduct.stops().stream().map(Conduct.Stop::because).toList(),
-                catalogue.locksOf(test.id()).stream().map(lock -> new TestSheetJson.LockJson(lock.when(), lock.because())).toList(), sharedNames(test),
-                criteria(test), test.reads().stream().map(reads -> reading(test, reads, records)).toList(),
-                test.alsoIn().stream().map(also -> new TestSheetJson.NoteJson(also.condition().value(), catalogue.condition(also.condition()).name(), also.because())).toList(),
-                groups(test), separates(test.id()), clusters(test.id()), test.pose().map(BenchCards::pose).orElse(null));
+        List<RecordJson> records = ledger.findBySubjectOrderByLine(test.id().value()).stream()
+                .map(LedgerRow::json)
+                .toList();
+        return new TestSheetJson(
+                cards.test(test),
+                test.stage().title(),
+                test.positions(),
+                conduct.structures(),
+                conduct.equipment(),
+                conduct.hold().map(BenchCards::hold).orElse(null),
+                conduct.windows().stream().map(BenchCards::angle).toList(),
+                conduct.after().stream().map(this::after).toList(),
+                conduct.onlyWhere().entrySet().stream()
+                        .map(where -> school(where.getKey(), where.getValue()))
+                        .toList(),
+                conduct.ways().stream().map(way -> variant(conduct, way)).toList(),
+                conduct.stops().stream().map(Conduct.Stop::because).toList(),
+                catalogue.locksOf(test.id()).stream()
+                        .map(lock -> new TestSheetJson.LockJson(lock.when(), lock.because()))
+                        .toList(),
+                sharedNames(test),
+                criteria(test),
+                test.reads().stream()
+                        .map(reads -> reading(test, reads, records))
+                        .toList(),
+                test.alsoIn().stream()
+                        .map(also -> new TestSheetJson.NoteJson(
+                                also.condition().value(),
+                                catalogue.condition(also.condition()).name(),
+                                also.because()))
+                        .toList(),
+                groups(test),
+                separates(test.id()),
+                clusters(test.id()),
+                test.pose().map(BenchCards::pose).orElse(null));
     }
 
     RuleWords words(ExaminationTest test) {
@@ -70,23 +96,39 @@ class TestSheets {
     private TestSheetJson.AfterJson after(Conduct.After after) {
         ExaminationTest test = catalogue.test(after.test());
         Criterion criterion = test.criterion(after.criterion()).orElseThrow();
-        return new TestSheetJson.AfterJson(test.id().value(), test.name(), after.positive() ? words(test).counts(criterion) : words(test).clear(criterion), after.because());
+        return new TestSheetJson.AfterJson(
+                test.id().value(),
+                test.name(),
+                after.positive() ? words(test).counts(criterion) : words(test).clear(criterion),
+                after.because());
     }
 
     private TestSheetJson.VariantJson variant(Conduct conduct, Way way) {
-        String school = conduct.variants().stream().filter(variant -> variant.value().equals(way.value())).findFirst()
-                .map(variant -> school(variant.school().question(), variant.school().choice())).orElse("");
-        return new TestSheetJson.VariantJson(way.label(), way.differs(), way == conduct.ways().get(0) ? "The usual way" : figures(way), school);
+        String school = conduct.variants().stream()
+                .filter(variant -> variant.value().equals(way.value()))
+                .findFirst()
+                .map(variant ->
+                        school(variant.school().question(), variant.school().choice()))
+                .orElse("");
+        return new TestSheetJson.VariantJson(
+                way.label(), way.differs(), way == conduct.ways().get(0) ? "The usual way" : figures(way), school);
     }
 
     private static String figures(Way way) {
-        String studied = way.covered().isEmpty() ? "" : "Studied this way: " + String.join(", ", way.covered().stream().sorted().toList());
-        String other = way.other().map(effect -> switch (effect) {
-            case SAME -> "weighed as usual: ";
-            case WIDER -> "weighed with more room: ";
-            case NOTED -> "noted, not weighed: ";
-        } + way.because()).orElse("");
-        String said = Stream.of(studied, other).filter(each -> !each.isEmpty()).collect(Collectors.joining("; otherwise "));
+        String studied = way.covered().isEmpty()
+                ? ""
+                : "Studied this way: "
+                        + String.join(", ", way.covered().stream().sorted().toList());
+        String other = way.other()
+                .map(effect -> switch (effect) {
+                            case SAME -> "weighed as usual: ";
+                            case WIDER -> "weighed with more room: ";
+                            case NOTED -> "noted, not weighed: ";
+                        }
+                        + way.because())
+                .orElse("");
+        String said =
+                Stream.of(studied, other).filter(each -> !each.isEmpty()).collect(Collectors.joining("; otherwise "));
         return said.substring(0, 1).toUpperCase(Locale.UK) + said.substring(1);
     }
 
@@ -96,12 +138,19 @@ class TestSheets {
     }
 
     private Schools.Question question(String id) {
-        return catalogue.schools().stream().filter(question -> question.id().equals(id)).findFirst().orElseThrow();
+        return catalogue.schools().stream()
+                .filter(question -> question.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     private List<TestSheetJson.SharedWithJson> sharedNames(ExaminationTest test) {
-        return catalogue.sharedNames().stream().filter(name -> name.meant().stream().anyMatch(meant -> meant.test().equals(test.id())))
-                .map(index::sharedName).map(name -> new TestSheetJson.SharedWithJson(name.name(), name.meant())).toList();
+        return catalogue.sharedNames().stream()
+                .filter(name ->
+                        name.meant().stream().anyMatch(meant -> meant.test().equals(test.id())))
+                .map(index::sharedName)
+                .map(name -> new TestSheetJson.SharedWithJson(name.name(), name.meant()))
+                .toList();
     }
 
     private List<TestSheetJson.CriterionJson> criteria(ExaminationTest test) {
@@ -110,29 +159,53 @@ class TestSheets {
         for (Criterion criterion : test.criteria()) {
             List<Gate> gates = new ArrayList<>(test.gates());
             gates.addAll(criterion.gates());
-            criteria.add(new TestSheetJson.CriterionJson(criterion.id().value(), words.counts(criterion), words.say(criterion.positive()), words.clear(criterion),
+            criteria.add(new TestSheetJson.CriterionJson(
+                    criterion.id().value(),
+                    words.counts(criterion),
+                    words.say(criterion.positive()),
+                    words.clear(criterion),
                     words.say(criterion.negative()),
                     criterion.negative().equals(new Rule.Not(criterion.positive())) ? "" : criterion.unread(),
-                    gates.stream().map(gate -> new TestSheetJson.GateJson(gate.because(), gate.voids() == Gate.Voids.EVERYTHING)).toList()));
+                    gates.stream()
+                            .map(gate ->
+                                    new TestSheetJson.GateJson(gate.because(), gate.voids() == Gate.Voids.EVERYTHING))
+                            .toList()));
         }
         return criteria;
     }
 
     private TestSheetJson.ReadingJson reading(ExaminationTest test, ConditionReading reads, List<RecordJson> records) {
         Optional<EvidenceInUse> inUse = evidence.inUse(test.id(), reads.condition());
-        List<TestSheetJson.StudyJson> studies = records.stream().filter(record -> record.conditionId().equals(reads.condition().value())).map(this::study).toList();
-        return new TestSheetJson.ReadingJson(reads.condition().value(), catalogue.condition(reads.condition()).name(),
-                catalogue.condition(reads.condition()).start().get(Setting.FIRST_CONTACT), reads.by().stream().map(CriterionId::value).toList(), inUse.map(this::weighs).orElse(null),
-                inUse.isPresent() ? "" : evidence.whyNotWeighed(test.id(), reads.condition()), bySchool(test, reads),
-                reads.gates().stream().map(Gate::because).toList(), studies);
+        List<TestSheetJson.StudyJson> studies = records.stream()
+                .filter(record -> record.conditionId().equals(reads.condition().value()))
+                .map(this::study)
+                .toList();
+        return new TestSheetJson.ReadingJson(
+                reads.condition().value(),
+                catalogue.condition(reads.condition()).name(),
+                catalogue.condition(reads.condition()).start().get(Setting.FIRST_CONTACT),
+                reads.by().stream().map(CriterionId::value).toList(),
+                inUse.map(this::weighs).orElse(null),
+                inUse.isPresent() ? "" : evidence.whyNotWeighed(test.id(), reads.condition()),
+                bySchool(test, reads),
+                reads.gates().stream().map(Gate::because).toList(),
+                studies);
     }
 
     private TestSheetJson.WeighsJson weighs(EvidenceInUse use) {
         Usefulness usefulness = Usefulness.of(use.belief());
         double positive = use.belief().likelihoodRatioPositive();
-        return new TestSheetJson.WeighsJson(use.record().id().value(), use.criterion().value(), positive, use.belief().likelihoodRatioNegative(), usefulness,
-                usefulness.plainly(), evidence.byInventors(use.record().id()), positive < 1,
-                RecordUse.of(use.record(), evidence, catalogue, catalogue.usualSchools()).because());
+        return new TestSheetJson.WeighsJson(
+                use.record().id().value(),
+                use.criterion().value(),
+                positive,
+                use.belief().likelihoodRatioNegative(),
+                usefulness,
+                usefulness.plainly(),
+                evidence.byInventors(use.record().id()),
+                positive < 1,
+                RecordUse.of(use.record(), evidence, catalogue, catalogue.usualSchools())
+                        .because());
     }
 
     private List<TestSheetJson.SchoolJson> bySchool(ExaminationTest test, ConditionReading reads) {
@@ -141,9 +214,14 @@ class TestSheets {
             Schools.Question question = question(fixed.question());
             for (Schools.Choice choice : question.choices()) {
                 Schools chosen = catalogue.usualSchools().with(question.id(), choice.value());
-                Criterion criterion = test.criterion(fixed.criteria().get(choice.value())).orElseThrow();
-                schools.add(new TestSheetJson.SchoolJson(question.question(), choice.label(), words(test).counts(criterion),
-                        question.usual().equals(choice.value()), evidence.inUse(test.id(), reads.condition(), chosen).isPresent()));
+                Criterion criterion =
+                        test.criterion(fixed.criteria().get(choice.value())).orElseThrow();
+                schools.add(new TestSheetJson.SchoolJson(
+                        question.question(),
+                        choice.label(),
+                        words(test).counts(criterion),
+                        question.usual().equals(choice.value()),
+                        evidence.inUse(test.id(), reads.condition(), chosen).isPresent()));
             }
         });
         return schools;
@@ -152,27 +230,47 @@ class TestSheets {
     private TestSheetJson.StudyJson study(RecordJson record) {
         var known = evidence.record(RecordId.of(record.id()));
         StudyFigures figures = StudyFigures.of(known);
-        return new TestSheetJson.StudyJson(record, known.review(), figure(figures.sensitivity()), figure(figures.specificity()), figure(figures.lrPositive()),
-                figure(figures.lrNegative()), figures.corrected());
+        return new TestSheetJson.StudyJson(
+                record,
+                known.review(),
+                figure(figures.sensitivity()),
+                figure(figures.specificity()),
+                figure(figures.lrPositive()),
+                figure(figures.lrNegative()),
+                figures.corrected());
     }
 
     private static TestSheetJson.FigureJson figure(Optional<StudyFigures.Figure> figure) {
-        return figure.map(value -> new TestSheetJson.FigureJson(value.value(), orNull(value.lower()), orNull(value.upper()))).orElse(null);
+        return figure.map(value ->
+                        new TestSheetJson.FigureJson(value.value(), orNull(value.lower()), orNull(value.upper())))
+                .orElse(null);
     }
 
     private List<TestSheetJson.GroupJson> groups(ExaminationTest test) {
-        return catalogue.groups().stream().filter(group -> group.tests().contains(test.id())).map(group -> new TestSheetJson.GroupJson(group.name(), group.rho(),
-                group.tests().stream().filter(other -> !other.equals(test.id())).map(this::named).toList())).toList();
+        return catalogue.groups().stream()
+                .filter(group -> group.tests().contains(test.id()))
+                .map(group -> new TestSheetJson.GroupJson(
+                        group.name(),
+                        group.rho(),
+                        group.tests().stream()
+                                .filter(other -> !other.equals(test.id()))
+                                .map(this::named)
+                                .toList()))
+                .toList();
     }
 
     private List<TestSheetJson.SeparatesJson> separates(TestId test) {
         List<TestSheetJson.SeparatesJson> separates = new ArrayList<>();
         for (Pattern pattern : catalogue.patterns().values()) {
             for (Pattern.Rival rival : pattern.rivals()) {
-                boolean told = separates.stream().anyMatch(known -> known.from().id().equals(rival.condition().value())
-                        && known.other().id().equals(pattern.condition().value()));
+                boolean told = separates.stream()
+                        .anyMatch(known -> known.from()
+                                        .id()
+                                        .equals(rival.condition().value())
+                                && known.other().id().equals(pattern.condition().value()));
                 if (rival.tests().contains(test) && !told) {
-                    separates.add(new TestSheetJson.SeparatesJson(named(pattern.condition()), named(rival.condition()), rival.how()));
+                    separates.add(new TestSheetJson.SeparatesJson(
+                            named(pattern.condition()), named(rival.condition()), rival.how()));
                 }
             }
         }
@@ -180,7 +278,10 @@ class TestSheets {
     }
 
     private List<TestSheetJson.NamedJson> clusters(TestId test) {
-        return catalogue.clusters().stream().filter(cluster -> cluster.counts(test)).map(TestSheets::named).toList();
+        return catalogue.clusters().stream()
+                .filter(cluster -> cluster.counts(test))
+                .map(TestSheets::named)
+                .toList();
     }
 
     TestSheetJson.NamedJson named(TestId test) {
@@ -188,7 +289,8 @@ class TestSheets {
     }
 
     TestSheetJson.NamedJson named(ConditionId condition) {
-        return new TestSheetJson.NamedJson(condition.value(), catalogue.condition(condition).name());
+        return new TestSheetJson.NamedJson(
+                condition.value(), catalogue.condition(condition).name());
     }
 
     static TestSheetJson.NamedJson named(Cluster cluster) {

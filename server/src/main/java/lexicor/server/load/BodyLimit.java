@@ -20,11 +20,13 @@ class BodyLimit extends OncePerRequestFilter {
     static final int MOST = 512 * 1024;
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         boolean unsaid = request.getHeader("Transfer-Encoding") != null;
         if (unsaid || request.getContentLengthLong() > MOST) {
             HttpStatus status = unsaid ? HttpStatus.LENGTH_REQUIRED : HttpStatus.CONTENT_TOO_LARGE;
-            PlainProblem.write(response, status, "body", "body: allowed: at most " + MOST + " bytes, with their length said");
+            PlainProblem.write(
+                    response, status, "body", "body: allowed: at most " + MOST + " bytes, with their length said");
             return;
         }
         chain.doFilter(request, response);

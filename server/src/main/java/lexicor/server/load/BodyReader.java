@@ -24,8 +24,8 @@ import java.nio.charset.StandardCharsets;
 import lexicor.server.problems.PlainProblem;
 
 /**
- * Takes in the body of a request without a thread that waits for it, and hands the request on once it is there as a whole.
- * Callers who send slowly hold no thread, and have {@link #DEADLINE_MS} for all of it.
+ * Takes in the body of a request without a thread that waits for it, and hands the request on once it is there as a
+ * whole. Callers who send slowly hold no thread, and have {@link #DEADLINE_MS} for all of it.
  */
 final class BodyReader implements Filter {
 
@@ -37,11 +37,14 @@ final class BodyReader implements Filter {
     private static final int CHUNK = 8192;
 
     @Override
-    public void doFilter(ServletRequest request, ServletResponse response, FilterChain chain) throws IOException, ServletException {
+    public void doFilter(ServletRequest request, ServletResponse response, FilterChain chain)
+            throws IOException, ServletException {
         HttpServletRequest http = (HttpServletRequest) request;
         if (http.getAttribute(BODY) instanceof byte[] body) {
             chain.doFilter(new Whole(http, body), response);
-        } else if (http.getDispatcherType() == DispatcherType.REQUEST && http.getContentLengthLong() > 0 && http.getContentLengthLong() <= MOST) {
+        } else if (http.getDispatcherType() == DispatcherType.REQUEST
+                && http.getContentLengthLong() > 0
+                && http.getContentLengthLong() <= MOST) {
             read(http, (HttpServletResponse) response);
         } else {
             chain.doFilter(request, response);
@@ -87,7 +90,11 @@ final class BodyReader implements Filter {
         @Override
         public void onTimeout(AsyncEvent event) throws IOException {
             response.setHeader("Connection", "close");
-            PlainProblem.write(response, org.springframework.http.HttpStatus.REQUEST_TIMEOUT, "body", "body: did not come in within " + DEADLINE_MS / 1000 + " seconds");
+            PlainProblem.write(
+                    response,
+                    org.springframework.http.HttpStatus.REQUEST_TIMEOUT,
+                    "body",
+                    "body: did not come in within " + DEADLINE_MS / 1000 + " seconds");
             event.getAsyncContext().complete();
         }
 
@@ -119,7 +126,9 @@ final class BodyReader implements Filter {
 
         @Override
         public DispatcherType getDispatcherType() {
-            return super.getDispatcherType() == DispatcherType.ASYNC ? DispatcherType.REQUEST : super.getDispatcherType();
+            return super.getDispatcherType() == DispatcherType.ASYNC
+                    ? DispatcherType.REQUEST
+                    : super.getDispatcherType();
         }
 
         @Override
@@ -155,7 +164,8 @@ final class BodyReader implements Filter {
 
         @Override
         public BufferedReader getReader() {
-            Charset charset = getCharacterEncoding() == null ? StandardCharsets.UTF_8 : Charset.forName(getCharacterEncoding());
+            Charset charset =
+                    getCharacterEncoding() == null ? StandardCharsets.UTF_8 : Charset.forName(getCharacterEncoding());
             return new BufferedReader(new InputStreamReader(getInputStream(), charset));
         }
     }

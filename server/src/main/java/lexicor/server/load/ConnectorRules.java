@@ -17,8 +17,8 @@ import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.stereotype.Component;
 
 /**
- * How connections are taken: few and short ones, whatever comes in on them. What a proxy says of the caller is believed only
- * of proxies that were named at the start.
+ * How connections are taken: few and short ones, whatever comes in on them. What a proxy says of the caller is believed
+ * only of proxies that were named at the start.
  */
 @Component
 class ConnectorRules implements WebServerFactoryCustomizer<TomcatServletWebServerFactory> {
@@ -57,7 +57,10 @@ class ConnectorRules implements WebServerFactoryCustomizer<TomcatServletWebServe
         });
         if (!proxies.isEmpty()) {
             RemoteIpValve valve = new RemoteIpValve();
-            valve.setInternalProxies(proxies.stream().map(InetAddress::getHostAddress).map(Pattern::quote).collect(Collectors.joining("|")));
+            valve.setInternalProxies(proxies.stream()
+                    .map(InetAddress::getHostAddress)
+                    .map(Pattern::quote)
+                    .collect(Collectors.joining("|")));
             valve.setProtocolHeader("X-Forwarded-Proto");
             valve.setHostHeader("X-Forwarded-Host");
             factory.addEngineValves(valve);

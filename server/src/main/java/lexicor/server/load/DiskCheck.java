@@ -13,7 +13,9 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
-/** While the disk is full, refuses what would write, before anything is tried; looking, signing in and computing go on. */
+/**
+ * While the disk is full, refuses what would write, before anything is tried; looking, signing in and computing go on.
+ */
 @Component
 @Order(Ordered.LOWEST_PRECEDENCE)
 class DiskCheck extends OncePerRequestFilter {
@@ -21,7 +23,8 @@ class DiskCheck extends OncePerRequestFilter {
     private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
 
     /** Requests that keep nothing, or whose only trace can wait. */
-    private static final Set<String> WITHOUT_TRACE = Set.of("/api/session", "/api/routines/check", "/api/settings/note-preview", "/api/session/second-factor");
+    private static final Set<String> WITHOUT_TRACE =
+            Set.of("/api/session", "/api/routines/check", "/api/settings/note-preview", "/api/session/second-factor");
 
     private final DiskRoom room;
 
@@ -30,9 +33,12 @@ class DiskCheck extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         String path = request.getRequestURI();
-        boolean writes = !READING.contains(request.getMethod()) && !WITHOUT_TRACE.contains(path) && !path.startsWith("/api/calculate/");
+        boolean writes = !READING.contains(request.getMethod())
+                && !WITHOUT_TRACE.contains(path)
+                && !path.startsWith("/api/calculate/");
         if (writes && !room.isThere()) {
             PlainProblem.write(response, HttpStatus.INSUFFICIENT_STORAGE, "", DiskRoom.FULL);
         } else {

@@ -8,14 +8,15 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
- * Whether the disk that holds the record has room for more. The database closes itself on a write that finds none, so that
- * writing stops before: at {@link #RESERVE}, or a twentieth of a small disk.
+ * Whether the disk that holds the record has room for more. The database closes itself on a write that finds none, so
+ * that writing stops before: at {@link #RESERVE}, or a twentieth of a small disk.
  */
 @Component
 public class DiskRoom {
 
     /** Bytes that are left free. */
     private static final long RESERVE = 16L * 1024 * 1024;
+
     private static final int SHARE = 20;
 
     private final Path data;
@@ -40,5 +41,6 @@ public class DiskRoom {
     }
 
     /** What is wrong and what is safe, in words. */
-    public static final String FULL = "The disk of the server is full. What was saved is safe, and what you enter is kept in this browser until there is room again. Please tell whoever looks after the server.";
+    public static final String FULL =
+            "The disk of the server is full. What was saved is safe, and what you enter is kept in this browser until there is room again. Please tell whoever looks after the server.";
 }

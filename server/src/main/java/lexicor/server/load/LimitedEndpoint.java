@@ -15,8 +15,8 @@ import org.apache.tomcat.util.net.NioEndpoint;
 import org.apache.tomcat.util.net.SocketWrapperBase;
 
 /**
- * Tomcat's endpoint, with a limit on the connections of one address and on the time in which the head of a request has to
- * have come in as a whole: a caller who sends a byte now and then holds nothing for long.
+ * Tomcat's endpoint, with a limit on the connections of one address and on the time in which the head of a request has
+ * to have come in as a whole: a caller who sends a byte now and then holds nothing for long.
  */
 final class LimitedEndpoint extends NioEndpoint {
 
@@ -27,6 +27,7 @@ final class LimitedEndpoint extends NioEndpoint {
 
     /** Addresses behind which many people may stand: the machine itself, and proxies that were named. */
     private volatile Set<InetAddress> shared = Set.of();
+
     private ScheduledExecutorService looker;
 
     void share(Set<InetAddress> addresses) {
@@ -45,7 +46,10 @@ final class LimitedEndpoint extends NioEndpoint {
                 return false;
             }
             String text = address.getHostAddress();
-            return getConnections().stream().filter(each -> text.equals(each.getRemoteAddr())).count() >= MOST_OF_AN_ADDRESS;
+            return getConnections().stream()
+                            .filter(each -> text.equals(each.getRemoteAddr()))
+                            .count()
+                    >= MOST_OF_AN_ADDRESS;
         } catch (java.io.IOException gone) {
             return true;
         }
@@ -69,15 +73,22 @@ final class LimitedEndpoint extends NioEndpoint {
         }
         long now = System.nanoTime();
         for (SocketWrapperBase<NioChannel> connection : getConnections()) {
-            if (connection.getCurrentProcessor() instanceof AbstractProcessor processor && !processor.isAsync() && isSlow(processor.getRequest(), now)) {
+            if (connection.getCurrentProcessor() instanceof AbstractProcessor processor
+                    && !processor.isAsync()
+                    && isSlow(processor.getRequest(), now)) {
                 connection.close();
             }
         }
     }
 
-    /** A request that has begun to come in and is neither being served nor waited for: between two bytes Tomcat calls it ended. */
+    /**
+     * A request that has begun to come in and is neither being served nor waited for: between two bytes Tomcat calls it
+     * ended.
+     */
     private static boolean isSlow(Request request, long now) {
         int stage = request.getRequestProcessor().getStage();
-        return (stage == Constants.STAGE_PARSE || stage == Constants.STAGE_ENDED) && request.getStartTimeNanos() > 0 && now - request.getStartTimeNanos() > TimeUnit.SECONDS.toNanos(HEAD_SECONDS);
+        return (stage == Constants.STAGE_PARSE || stage == Constants.STAGE_ENDED)
+                && request.getStartTimeNanos() > 0
+                && now - request.getStartTimeNanos() > TimeUnit.SECONDS.toNanos(HEAD_SECONDS);
     }
 }

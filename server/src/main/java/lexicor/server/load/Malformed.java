@@ -21,10 +21,15 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class Malformed extends OncePerRequestFilter {
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         String type = request.getContentType();
         if (type != null && !isReadable(type)) {
-            PlainProblem.write(response, HttpStatus.UNSUPPORTED_MEDIA_TYPE, "Content-Type", "Content-Type: allowed: application/json");
+            PlainProblem.write(
+                    response,
+                    HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+                    "Content-Type",
+                    "Content-Type: allowed: application/json");
             return;
         }
         try {
@@ -33,7 +38,11 @@ class Malformed extends OncePerRequestFilter {
                 return;
             }
         } catch (IllegalStateException | IllegalArgumentException unreadable) {
-            PlainProblem.write(response, HttpStatus.BAD_REQUEST, "query", "query: cannot be read; allowed: names and values in UTF-8, signs beyond letters and digits written with %");
+            PlainProblem.write(
+                    response,
+                    HttpStatus.BAD_REQUEST,
+                    "query",
+                    "query: cannot be read; allowed: names and values in UTF-8, signs beyond letters and digits written with %");
             return;
         }
         chain.doFilter(request, response);
@@ -43,7 +52,9 @@ class Malformed extends OncePerRequestFilter {
     private static boolean isReadable(String type) {
         try {
             MediaType media = MediaType.parseMediaType(type);
-            return media.isConcrete() && !media.getType().toLowerCase(Locale.ROOT).equals("multipart") && !media.isCompatibleWith(MediaType.APPLICATION_FORM_URLENCODED);
+            return media.isConcrete()
+                    && !media.getType().toLowerCase(Locale.ROOT).equals("multipart")
+                    && !media.isCompatibleWith(MediaType.APPLICATION_FORM_URLENCODED);
         } catch (InvalidMediaTypeException unreadable) {
             return false;
         }

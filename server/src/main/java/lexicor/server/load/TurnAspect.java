@@ -18,18 +18,26 @@ import org.springframework.stereotype.Component;
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class TurnAspect {
 
-    private static final String BUSY = "The server is busy with other requests of this kind. Please try again in a moment.";
+    private static final String BUSY =
+            "The server is busy with other requests of this kind. Please try again in a moment.";
 
     private final Map<InTurn.Kind, Turns> turns = new EnumMap<>(Map.of(
             InTurn.Kind.CALCULATOR, new Turns(Turns.halfTheMachine(), 16, Duration.ofSeconds(5), BUSY),
-            InTurn.Kind.WEIGHING, new Turns(Math.max(1, Runtime.getRuntime().availableProcessors() - 1), 64, Duration.ofSeconds(20), BUSY),
+            InTurn.Kind.WEIGHING,
+                    new Turns(
+                            Math.max(1, Runtime.getRuntime().availableProcessors() - 1),
+                            64,
+                            Duration.ofSeconds(20),
+                            BUSY),
             InTurn.Kind.PAPER, new Turns(1, 12, Duration.ofSeconds(30), BUSY)));
 
     @Around("@annotation(lexicor.server.load.InTurn) || @within(lexicor.server.load.InTurn)")
     public Object inTurn(ProceedingJoinPoint request) throws Throwable {
         MethodSignature signature = (MethodSignature) request.getSignature();
         InTurn own = AnnotatedElementUtils.findMergedAnnotation(signature.getMethod(), InTurn.class);
-        InTurn kind = own != null ? own : AnnotatedElementUtils.findMergedAnnotation(signature.getDeclaringType(), InTurn.class);
+        InTurn kind = own != null
+                ? own
+                : AnnotatedElementUtils.findMergedAnnotation(signature.getDeclaringType(), InTurn.class);
         try (Turns.Turn turn = turns.get(kind.value()).take()) {
             return request.proceed();
         }

@@ -15,10 +15,10 @@ public final class Turns {
     private final String whenBusy;
 
     /**
-     * @param atOnce      how many run at a time, at least 1
+     * @param atOnce how many run at a time, at least 1
      * @param mostWaiting how many may wait; one more is told to come back
      * @param longestWait how long one waits before it is told to come back
-     * @param whenBusy    what it is told, in a sentence
+     * @param whenBusy what it is told, in a sentence
      */
     public Turns(int atOnce, int mostWaiting, Duration longestWait, String whenBusy) {
         this.free = new Semaphore(atOnce, true);
@@ -47,7 +47,8 @@ public final class Turns {
     public Turn take() {
         int seconds = (int) Math.max(1, longestWait.toSeconds());
         try {
-            if (free.getQueueLength() >= mostWaiting || !free.tryAcquire(longestWait.toMillis(), TimeUnit.MILLISECONDS)) {
+            if (free.getQueueLength() >= mostWaiting
+                    || !free.tryAcquire(longestWait.toMillis(), TimeUnit.MILLISECONDS)) {
                 throw new Busy(whenBusy, seconds);
             }
         } catch (InterruptedException stopped) {

@@ -8,22 +8,44 @@ public enum NoteBlock {
     SIDE("side", "Left or right", "right"),
     REGION("region", "The joint", "shoulder"),
     DAY("day", "The day of the examination", "4 May 2026"),
-    CASE("case", "Case code, year of birth, occupation, setting", "Case XX-01, born 1979, bookbinder, first-contact clinic"),
+    CASE(
+            "case",
+            "Case code, year of birth, occupation, setting",
+            "Case XX-01, born 1979, bookbinder, first-contact clinic"),
     THERAPIST("therapist", "Who examined", "N. Example"),
     DRAFT("draft", "That it is not signed yet; nothing once it is", "Draft, not signed."),
     TOLD("told", "The story, line by line", "- Where: outer arm\n- Pain now: 4 of 10"),
     SAFETY("safety", "Red flags, locks, and what was done against them", "- Red flags asked: none"),
     POSITIVE("positive", "Positive tests by name", "painful arc; empty can"),
-    NEGATIVE("negative", "Negative tests that matter by name, the others counted", "drop arm; cross-body; and 6 others"),
+    NEGATIVE(
+            "negative", "Negative tests that matter by name, the others counted", "drop arm; cross-body; and 6 others"),
     UNREAD("unread", "Tests that could not be interpreted", "belly press"),
-    FINDINGS("findings", "Every finding in full, line by line", "- Painful arc, right: familiar pain, worst 90°; left: no pain\n- Not done: sulcus"),
-    LEADERS("leaders", "The first conditions, by figures and by picture", "- First condition: before 30, now 62 in 100 (could be 41 to 79)"),
-    STANDS("stands", "Sets, every weighed condition, every picture", "- Set of three: 2 of 2 positive, not yet decided\n- First condition: before 30, now 62 in 100 (could be 41 to 79)"),
+    FINDINGS(
+            "findings",
+            "Every finding in full, line by line",
+            "- Painful arc, right: familiar pain, worst 90°; left: no pain\n- Not done: sulcus"),
+    LEADERS(
+            "leaders",
+            "The first conditions, by figures and by picture",
+            "- First condition: before 30, now 62 in 100 (could be 41 to 79)"),
+    STANDS(
+            "stands",
+            "Sets, every weighed condition, every picture",
+            "- Set of three: 2 of 2 positive, not yet decided\n- First condition: before 30, now 62 in 100 (could be 41 to 79)"),
     PATHWAYS("pathways", "Pathways that were followed", "- Wrist, thumb side: no; ends: thumb base"),
     AGAIN("again", "Measures beside the visit before", "- Range of motion, flexion: 110° then, 140° now: better"),
-    CONCLUSION("conclusion", "The therapist's conclusion, line by line", "- Working diagnosis: first condition, likely (60 in 100 by the therapist)\n- Advice: keep it moving"),
-    CAUTION("caution", "What the figures are worth; every note has it", "Decision support: the conclusion is the therapist's."),
-    SIGNED("signed", "Who signed when, and which version; nothing before", "Signed by N. Example on 4 May 2026, version 1.");
+    CONCLUSION(
+            "conclusion",
+            "The therapist's conclusion, line by line",
+            "- Working diagnosis: first condition, likely (60 in 100 by the therapist)\n- Advice: keep it moving"),
+    CAUTION(
+            "caution",
+            "What the figures are worth; every note has it",
+            "Decision support: the conclusion is the therapist's."),
+    SIGNED(
+            "signed",
+            "Who signed when, and which version; nothing before",
+            "Signed by N. Example on 4 May 2026, version 1.");
 
     private final String id;
     private final String says;

@@ -20,7 +20,8 @@ public final class NoteTemplate {
     /** The most characters of a template. */
     public static final int MOST = 4000;
 
-    private static final Mustache.Compiler COMPILER = Mustache.compiler().escapeHTML(false).emptyStringIsFalse(true).defaultValue("");
+    private static final Mustache.Compiler COMPILER =
+            Mustache.compiler().escapeHTML(false).emptyStringIsFalse(true).defaultValue("");
 
     private final Template template;
 
@@ -49,20 +50,31 @@ public final class NoteTemplate {
         try {
             compiled = COMPILER.compile(text);
         } catch (MustacheException fault) {
-            return Optional.of(fault.getMessage() + "; allowed: names in double braces, each {{#name}} closed by {{/name}}");
+            return Optional.of(
+                    fault.getMessage() + "; allowed: names in double braces, each {{#name}} closed by {{/name}}");
         }
-        Optional<String> unknown = names(compiled, true).stream().filter(name -> NoteBlock.of(name).isEmpty()).findFirst();
+        Optional<String> unknown = names(compiled, true).stream()
+                .filter(name -> NoteBlock.of(name).isEmpty())
+                .findFirst();
         if (unknown.isPresent()) {
             return Optional.of("line " + line(text, unknown.get()) + ": '" + unknown.get() + "' is no name; allowed: "
                     + Arrays.stream(NoteBlock.values()).map(NoteBlock::id).collect(Collectors.joining(", ")));
         }
-        return names(compiled, false).contains(NoteBlock.CAUTION.id()) ? Optional.empty()
-                : Optional.of("{{caution}} is missing; allowed: a note that says what its figures are worth, outside every passage that may be left out");
+        return names(compiled, false).contains(NoteBlock.CAUTION.id())
+                ? Optional.empty()
+                : Optional.of(
+                        "{{caution}} is missing; allowed: a note that says what its figures are worth, outside every passage that may be left out");
     }
 
     private static int line(String text, String name) {
         int at = text.indexOf(name);
-        return at < 0 ? 1 : (int) text.substring(0, at).chars().filter(each -> each == '\n').count() + 1;
+        return at < 0
+                ? 1
+                : (int) text.substring(0, at)
+                                .chars()
+                                .filter(each -> each == '\n')
+                                .count()
+                        + 1;
     }
 
     /** The note. Blocks that are absent say nothing; never more than one empty line in a row. */

@@ -15,8 +15,7 @@ public final class NoteTemplates {
         }
     }
 
-    private NoteTemplates() {
-    }
+    private NoteTemplates() {}
 
     /** Never null. */
     public static String shipped(NoteLength length) {

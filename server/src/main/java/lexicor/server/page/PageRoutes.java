@@ -13,14 +13,25 @@ class PageRoutes implements WebMvcConfigurer {
 
     @Override
     public void addViewControllers(ViewControllerRegistry views) {
-        for (String route : new String[] {"/", "/{view:[a-z-]+}", "/examinations/{id}", "/examinations/{id}/{view}", "/cases/{id}", "/setup/{view}", "/library/{kind}", "/library/{kind}/{id}"}) {
+        for (String route : new String[] {
+            "/",
+            "/{view:[a-z-]+}",
+            "/examinations/{id}",
+            "/examinations/{id}/{view}",
+            "/cases/{id}",
+            "/setup/{view}",
+            "/library/{kind}",
+            "/library/{kind}/{id}"
+        }) {
             views.addViewController(route).setViewName("forward:/index.html");
         }
     }
 
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry resources) {
-        resources.addResourceHandler("/assets/**").addResourceLocations("classpath:/META-INF/resources/assets/")
+        resources
+                .addResourceHandler("/assets/**")
+                .addResourceLocations("classpath:/META-INF/resources/assets/")
                 .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable());
     }
 }

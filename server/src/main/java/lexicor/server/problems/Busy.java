@@ -1,6 +1,8 @@
 package lexicor.server.problems;
 
-/** A request that would have to wait too long behind others of its kind. The same request may succeed a little later. */
+/**
+ * A request that would have to wait too long behind others of its kind. The same request may succeed a little later.
+ */
 public final class Busy extends RuntimeException {
 
     private final int seconds;

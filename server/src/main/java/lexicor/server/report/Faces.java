@@ -19,7 +19,10 @@ final class Faces {
     /** Stands for one or more characters in a row that no face has. */
     private static final String MISSING = "?";
 
-    /** A face with the name by which the style calls it. Those after the first two stand in for the scripts that these lack. */
+    /**
+     * A face with the name by which the style calls it. Those after the first two stand in for the scripts that these
+     * lack.
+     */
     record Face(String family, int weight, String file) {
 
         InputStream open() {
@@ -45,7 +48,9 @@ final class Faces {
             new Face("Korean", 400, "noto-sans-kr/400Regular/NotoSansKR_400Regular.ttf"));
 
     /** The same faces for a browser, which fetches only those it needs. */
-    static final String AS_STYLE = ALL.stream().map(face -> "@font-face { font-family: " + face.family() + "; font-weight: " + face.weight() + "; src: url(/assets/fonts/" + face.file() + "); }\n")
+    static final String AS_STYLE = ALL.stream()
+            .map(face -> "@font-face { font-family: " + face.family() + "; font-weight: " + face.weight()
+                    + "; src: url(/assets/fonts/" + face.file() + "); }\n")
             .collect(Collectors.joining());
 
     /** Read at the first report, once. */
@@ -71,8 +76,7 @@ final class Faces {
         }
     }
 
-    private Faces() {
-    }
+    private Faces() {}
 
     /** A text in which characters that no face has are named as missing. Spaces and signs that only steer stay. */
     static String printable(String text) {
@@ -94,11 +98,18 @@ final class Faces {
     }
 
     private static boolean isPrinted(int character) {
-        return character < 0x250 || Known.CHARACTERS.get(character) || Character.isWhitespace(character) || Character.getType(character) == Character.FORMAT;
+        return character < 0x250
+                || Known.CHARACTERS.get(character)
+                || Character.isWhitespace(character)
+                || Character.getType(character) == Character.FORMAT;
     }
 
     /** How wide a text is, in letters of the Latin alphabet: an ideogram or a syllable block counts two. */
     static int width(int character) {
-        return Character.isIdeographic(character) || Character.UnicodeScript.of(character) == Character.UnicodeScript.HANGUL || character >= 0x3000 && character < 0x3100 ? 2 : 1;
+        return Character.isIdeographic(character)
+                        || Character.UnicodeScript.of(character) == Character.UnicodeScript.HANGUL
+                        || character >= 0x3000 && character < 0x3100
+                ? 2
+                : 1;
     }
 }

@@ -17,18 +17,23 @@ final class ReportPage {
     private static final int[] TICKS = {1, 5, 10, 25, 50, 75, 90, 95, 99};
     /** Lines in the smaller lists that fit a page whatever they hold. */
     private static final int MOST_LINES = 12;
+
     private static final double END = 0.99;
     /** A beam reaches at least so far to either side, in decibans. */
     private static final double LEAST_REACH = 6;
+
     private static final double HALF = 50;
     /** What XML cannot hold. */
     private static final String UNPRINTABLE = "[^\\t\\n\\r\\x20-\\x{D7FF}\\x{E000}-\\x{FFFD}\\x{10000}-\\x{10FFFF}]";
 
-    private static final Template TEMPLATE = Mustache.compiler().escapeHTML(true).emptyStringIsFalse(true).defaultValue("").compile(SourceNode.resourceText("/report/report.xhtml"));
+    private static final Template TEMPLATE = Mustache.compiler()
+            .escapeHTML(true)
+            .emptyStringIsFalse(true)
+            .defaultValue("")
+            .compile(SourceNode.resourceText("/report/report.xhtml"));
     private static final String STYLE = SourceNode.resourceText("/report/report.css");
 
-    private ReportPage() {
-    }
+    private ReportPage() {}
 
     /** @param faces a style that names the faces, for who does not have them; may be empty */
     static String of(ReportJson report, Brevity brevity, String faces) {
@@ -42,11 +47,20 @@ final class ReportPage {
         page.put("side", report.side());
         page.put("otherSide", report.otherSide());
         page.put("ticks", ticks());
-        page.put("rails", report.rails().stream().map(rail -> rail(rail, brevity)).toList());
+        page.put(
+                "rails",
+                report.rails().stream().map(rail -> rail(rail, brevity)).toList());
         page.put("anyWorking", report.rails().stream().anyMatch(ReportJson.RailJson::working));
         page.put("anyRails", !report.rails().isEmpty());
-        page.put("beam", report.beam() == null || report.beam().weights().isEmpty() ? false : beam(report.beam(), brevity));
-        page.put("findings", report.findings().stream().limit(brevity.findings()).map(finding -> finding(finding, brevity)).toList());
+        page.put(
+                "beam",
+                report.beam() == null || report.beam().weights().isEmpty() ? false : beam(report.beam(), brevity));
+        page.put(
+                "findings",
+                report.findings().stream()
+                        .limit(brevity.findings())
+                        .map(finding -> finding(finding, brevity))
+                        .toList());
         page.put("anyFindings", !report.findings().isEmpty());
         page.put("moreFindings", more(report.findings().size(), brevity.findings()));
         list(page, "conclusion", report.conclusion(), brevity);
@@ -63,7 +77,8 @@ final class ReportPage {
 
     private static void list(Map<String, Object> page, String name, List<String> lines, Brevity brevity) {
         int most = brevity.words() >= 1000 ? lines.size() : MOST_LINES;
-        List<String> shown = new ArrayList<>(lines.stream().limit(most).map(line -> text(line, brevity)).toList());
+        List<String> shown = new ArrayList<>(
+                lines.stream().limit(most).map(line -> text(line, brevity)).toList());
         if (lines.size() > most) {
             shown.add(more(lines.size(), most));
         }
@@ -116,13 +131,23 @@ final class ReportPage {
     }
 
     private static Map<String, Object> beam(ReportJson.BeamJson beam, Brevity brevity) {
-        double reach = Math.max(LEAST_REACH, beam.weights().stream().mapToDouble(weight -> Math.max(Math.abs(weight.part()), Math.abs(weight.alone()))).max().orElse(0));
+        double reach = Math.max(
+                LEAST_REACH,
+                beam.weights().stream()
+                        .mapToDouble(weight -> Math.max(Math.abs(weight.part()), Math.abs(weight.alone())))
+                        .max()
+                        .orElse(0));
         Map<String, Object> drawn = new LinkedHashMap<>();
         drawn.put("name", text(beam.name(), brevity));
         drawn.put("from", Percent.of(beam.before()));
         drawn.put("to", Percent.of(beam.now()));
         drawn.put("range", Percent.of(beam.lower()) + " to " + Percent.of(beam.upper()));
-        drawn.put("weights", beam.weights().stream().limit(brevity.findings()).map(weight -> weight(weight, reach, brevity)).toList());
+        drawn.put(
+                "weights",
+                beam.weights().stream()
+                        .limit(brevity.findings())
+                        .map(weight -> weight(weight, reach, brevity))
+                        .toList());
         return drawn;
     }
 
@@ -139,7 +164,9 @@ final class ReportPage {
         drawn.put("lost", lost > 0.5);
         drawn.put("lostLeft", percent(supports ? HALF + counts : HALF - counts - lost));
         drawn.put("lostWidth", percent(lost));
-        drawn.put("ratio", ratio(Math.pow(10, weight.part() / 10)) + (lost > 0.5 ? ", alone " + ratio(weight.ratio()) : ""));
+        drawn.put(
+                "ratio",
+                ratio(Math.pow(10, weight.part() / 10)) + (lost > 0.5 ? ", alone " + ratio(weight.ratio()) : ""));
         return drawn;
     }
 
@@ -149,8 +176,15 @@ final class ReportPage {
     }
 
     private static Map<String, Object> finding(ReportJson.FindingJson finding, Brevity brevity) {
-        return Map.of("name", text(finding.name(), brevity), "involved", text(finding.involved(), brevity), "other", text(finding.other(), brevity),
-                "says", brevity.sentences() ? text(String.join(" ", finding.says()), brevity) : "");
+        return Map.of(
+                "name",
+                text(finding.name(), brevity),
+                "involved",
+                text(finding.involved(), brevity),
+                "other",
+                text(finding.other(), brevity),
+                "says",
+                brevity.sentences() ? text(String.join(" ", finding.says()), brevity) : "");
     }
 
     /** Place of a chance on the rail, 0..100, by its log odds from 1 to 99 in 100. */

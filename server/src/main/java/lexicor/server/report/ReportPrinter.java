@@ -22,7 +22,9 @@ public class ReportPrinter {
         XRLog.setLoggingEnabled(false);
     }
 
-    /** Lays a report out on one page where what findings mean can be left to the note, else as fully as two pages allow. */
+    /**
+     * Lays a report out on one page where what findings mean can be left to the note, else as fully as two pages allow.
+     */
     public Report print(ReportJson report) {
         Report full = print(report, Brevity.STEPS[0]);
         if (full.pages() == 1) {
@@ -46,7 +48,9 @@ public class ReportPrinter {
 
     private static Report print(ReportJson report, Brevity brevity) {
         Report printed = print(ReportPage.of(report, brevity, ""));
-        return printed.pages() > MOST_PAGES ? printed : new Report(ReportPage.of(report, brevity, Faces.AS_STYLE), printed.pdf(), printed.pages());
+        return printed.pages() > MOST_PAGES
+                ? printed
+                : new Report(ReportPage.of(report, brevity, Faces.AS_STYLE), printed.pdf(), printed.pages());
     }
 
     private static Report print(String html) {

@@ -40,7 +40,11 @@ class RoutineController {
     List<RoutineJson> routines(@RequestParam String region) {
         requireRegion(region);
         Map<TestId, Double> learnt = laps.learnt();
-        return Stream.concat(of(region, settings.now().routines()).map(routine -> RoutineJson.of(routine, true, learnt, catalogue)), of(region, ready.routines()).map(routine -> RoutineJson.of(routine, false, learnt, catalogue))).toList();
+        return Stream.concat(
+                        of(region, settings.now().routines())
+                                .map(routine -> RoutineJson.of(routine, true, learnt, catalogue)),
+                        of(region, ready.routines()).map(routine -> RoutineJson.of(routine, false, learnt, catalogue)))
+                .toList();
     }
 
     /** What a routine would take, and what speaks against it. */
@@ -48,7 +52,8 @@ class RoutineController {
     RoutineJson check(@Valid @RequestBody RoutineJson.RoutineDraftJson draft) {
         requireRegion(draft.region());
         try {
-            return RoutineJson.of(WorkRoutine.read("draft", draft.region(), draft.text()), true, laps.learnt(), catalogue);
+            return RoutineJson.of(
+                    WorkRoutine.read("draft", draft.region(), draft.text()), true, laps.learnt(), catalogue);
         } catch (WorkRoutine.Unreadable fault) {
             throw new BadInput("text", fault.getMessage());
         }
@@ -60,7 +65,10 @@ class RoutineController {
 
     private void requireRegion(String region) {
         if (!catalogue.routines().containsKey(region)) {
-            throw new BadInput("region", "'" + region + "' is no region; allowed: " + String.join(", ", catalogue.routines().keySet()));
+            throw new BadInput(
+                    "region",
+                    "'" + region + "' is no region; allowed: "
+                            + String.join(", ", catalogue.routines().keySet()));
         }
     }
 }

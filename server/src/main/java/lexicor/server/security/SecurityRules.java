@@ -25,10 +25,10 @@ import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
-import org.springframework.security.web.csrf.CsrfException;
-import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CsrfException;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
 import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
 import org.springframework.security.web.header.writers.DelegatingRequestMatcherHeaderWriter;
@@ -40,53 +40,89 @@ import org.springframework.security.web.util.matcher.NegatedRequestMatcher;
 import org.springframework.security.web.util.matcher.RequestMatcher;
 
 /**
- * Who may ask for what. Everything not named here is refused; changes need the token against cross-site requests, except
- * the calculators, which keep nothing.
+ * Who may ask for what. Everything not named here is refused; changes need the token against cross-site requests,
+ * except the calculators, which keep nothing.
  */
 @Configuration
 class SecurityRules {
 
-    private static final String CONTENT = "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
+    private static final String CONTENT =
+            "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
 
     /** The one answer that the page shows within itself. It names its own content policy. */
-    private static final RequestMatcher REPORT = PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.GET, "/api/examinations/{id}/report");
+    private static final RequestMatcher REPORT =
+            PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.GET, "/api/examinations/{id}/report");
 
-    private static final String[] PAGE = {"/", "/{view:[a-z-]+}", "/cases/**", "/examinations/**", "/library/**", "/setup/**", "/assets/**", "/index.html", "/favicon.svg", "/sw.js"};
+    private static final String[] PAGE = {
+        "/",
+        "/{view:[a-z-]+}",
+        "/cases/**",
+        "/examinations/**",
+        "/library/**",
+        "/setup/**",
+        "/assets/**",
+        "/index.html",
+        "/favicon.svg",
+        "/sw.js"
+    };
 
     @Bean
-    SecurityFilterChain rules(HttpSecurity http, AccountService accounts, SecurityContextRepository sessions, CsrfTokenRepository tokens, Trail trail) throws Exception {
-        return http
-                .authorizeHttpRequests(requests -> requests
-                        .requestMatchers(HttpMethod.GET, PAGE).permitAll()
-                        .requestMatchers(HttpMethod.HEAD, PAGE).permitAll()
-                        .requestMatchers(HttpMethod.GET, "/v3/api-docs", "/v3/api-docs.yaml", "/actuator/health").permitAll()
-                        .requestMatchers("/error").permitAll()
-                        .requestMatchers(HttpMethod.POST, "/api/calculate/**", "/api/session", "/api/first-account").permitAll()
-                        .requestMatchers(HttpMethod.GET, "/api/session").permitAll()
-                        .requestMatchers("/api/session/**").authenticated()
-                        .requestMatchers(HttpMethod.GET, "/api/library/**", "/api/settings", "/api/routines").authenticated()
-                        .requestMatchers(HttpMethod.POST, "/api/routines/check").hasRole(STEWARD.name())
-                        .requestMatchers("/api/cases/**", "/api/examinations/**", "/api/events").hasRole(THERAPIST.name())
-                        .requestMatchers(HttpMethod.GET, "/api/settings/history").hasAnyRole(STEWARD.name(), ADMINISTRATOR.name())
-                        .requestMatchers(HttpMethod.PUT, "/api/settings/**").hasRole(STEWARD.name())
-                        .requestMatchers(HttpMethod.POST, "/api/settings/note-preview").hasRole(STEWARD.name())
-                        .requestMatchers("/api/accounts/**").hasRole(ADMINISTRATOR.name())
-                        .requestMatchers(HttpMethod.GET, "/api/audit").hasRole(ADMINISTRATOR.name())
-                        .anyRequest().denyAll())
+    SecurityFilterChain rules(
+            HttpSecurity http,
+            AccountService accounts,
+            SecurityContextRepository sessions,
+            CsrfTokenRepository tokens,
+            Trail trail)
+            throws Exception {
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.GET, PAGE)
+                        .permitAll()
+                        .requestMatchers(HttpMethod.HEAD, PAGE)
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/v3/api-docs", "/v3/api-docs.yaml", "/actuator/health")
+                        .permitAll()
+                        .requestMatchers("/error")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/calculate/**", "/api/session", "/api/first-account")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/api/session")
+                        .permitAll()
+                        .requestMatchers("/api/session/**")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.GET, "/api/library/**", "/api/settings", "/api/routines")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.POST, "/api/routines/check")
+                        .hasRole(STEWARD.name())
+                        .requestMatchers("/api/cases/**", "/api/examinations/**", "/api/events")
+                        .hasRole(THERAPIST.name())
+                        .requestMatchers(HttpMethod.GET, "/api/settings/history")
+                        .hasAnyRole(STEWARD.name(), ADMINISTRATOR.name())
+                        .requestMatchers(HttpMethod.PUT, "/api/settings/**")
+                        .hasRole(STEWARD.name())
+                        .requestMatchers(HttpMethod.POST, "/api/settings/note-preview")
+                        .hasRole(STEWARD.name())
+                        .requestMatchers("/api/accounts/**")
+                        .hasRole(ADMINISTRATOR.name())
+                        .requestMatchers(HttpMethod.GET, "/api/audit")
+                        .hasRole(ADMINISTRATOR.name())
+                        .anyRequest()
+                        .denyAll())
                 .csrf(csrf -> csrf.spa().csrfTokenRepository(tokens).ignoringRequestMatchers("/api/calculate/**"))
                 .securityContext(context -> context.securityContextRepository(sessions))
                 .addFilterBefore(new SessionCheck(accounts), AuthorizationFilter.class)
-                .exceptionHandling(faults -> faults
-                        .authenticationEntryPoint((request, response, fault) -> PlainProblem.write(response, HttpStatus.UNAUTHORIZED, "", "Please sign in."))
+                .exceptionHandling(faults -> faults.authenticationEntryPoint((request, response, fault) ->
+                                PlainProblem.write(response, HttpStatus.UNAUTHORIZED, "", "Please sign in."))
                         .accessDeniedHandler((request, response, fault) -> refuse(request, response, fault, trail)))
-                .headers(headers -> headers
-                        .frameOptions(frames -> frames.disable())
-                        .addHeaderWriter(new DelegatingRequestMatcherHeaderWriter(REPORT, new XFrameOptionsHeaderWriter(XFrameOptionsMode.SAMEORIGIN)))
-                        .addHeaderWriter(new DelegatingRequestMatcherHeaderWriter(new NegatedRequestMatcher(REPORT), new XFrameOptionsHeaderWriter(XFrameOptionsMode.DENY)))
+                .headers(headers -> headers.frameOptions(frames -> frames.disable())
+                        .addHeaderWriter(new DelegatingRequestMatcherHeaderWriter(
+                                REPORT, new XFrameOptionsHeaderWriter(XFrameOptionsMode.SAMEORIGIN)))
+                        .addHeaderWriter(new DelegatingRequestMatcherHeaderWriter(
+                                new NegatedRequestMatcher(REPORT),
+                                new XFrameOptionsHeaderWriter(XFrameOptionsMode.DENY)))
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT))
                         .crossOriginOpenerPolicy(opener -> opener.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
                         .crossOriginResourcePolicy(resource -> resource.policy(CrossOriginResourcePolicy.SAME_ORIGIN))
-                        .permissionsPolicyHeader(permissions -> permissions.policy("camera=(), microphone=(), geolocation=()"))
+                        .permissionsPolicyHeader(
+                                permissions -> permissions.policy("camera=(), microphone=(), geolocation=()"))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER)))
                 .formLogin(AbstractHttpConfigurer::disable)
                 .httpBasic(AbstractHttpConfigurer::disable)
@@ -106,16 +142,23 @@ class SecurityRules {
     }
 
     @Bean
-    AuthenticationManager authenticationManager(UserDetailsService people, UserDetailsPasswordService renewal, PasswordEncoder passwords) {
+    AuthenticationManager authenticationManager(
+            UserDetailsService people, UserDetailsPasswordService renewal, PasswordEncoder passwords) {
         DaoAuthenticationProvider provider = new DaoAuthenticationProvider(people);
         provider.setPasswordEncoder(passwords);
         provider.setUserDetailsPasswordService(renewal);
         return new ProviderManager(provider);
     }
 
-    private static void refuse(HttpServletRequest request, HttpServletResponse response, AccessDeniedException fault, Trail trail) throws IOException {
+    private static void refuse(
+            HttpServletRequest request, HttpServletResponse response, AccessDeniedException fault, Trail trail)
+            throws IOException {
         if (fault instanceof CsrfException) {
-            PlainProblem.write(response, HttpStatus.FORBIDDEN, SessionTokens.HEADER, "The page's token is missing or old. Please try again.");
+            PlainProblem.write(
+                    response,
+                    HttpStatus.FORBIDDEN,
+                    SessionTokens.HEADER,
+                    "The page's token is missing or old. Please try again.");
             return;
         }
         trail.refused(request.getMethod() + " " + request.getRequestURI());

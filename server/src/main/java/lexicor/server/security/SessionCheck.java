@@ -15,8 +15,8 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Ends a session whose account was switched off or changed since sign-in, so that roles that were taken away end at once; and
- * lets somebody whose password was chosen by the administrator do nothing but change it.
+ * Ends a session whose account was switched off or changed since sign-in, so that roles that were taken away end at
+ * once; and lets somebody whose password was chosen by the administrator do nothing but change it.
  */
 final class SessionCheck extends OncePerRequestFilter {
 
@@ -27,7 +27,8 @@ final class SessionCheck extends OncePerRequestFilter {
     }
 
     @Override
-    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws ServletException, IOException {
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
         Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
         if (authentication != null && authentication.getPrincipal() instanceof SignedIn person) {
             if (!accounts.isCurrent(person)) {
@@ -36,8 +37,14 @@ final class SessionCheck extends OncePerRequestFilter {
                 if (session != null) {
                     session.invalidate();
                 }
-            } else if (person.mustChange() && request.getRequestURI().startsWith("/api/") && !request.getRequestURI().startsWith("/api/session")) {
-                PlainProblem.write(response, HttpStatus.FORBIDDEN, "", "The administrator has set your password. Choose one of your own first.");
+            } else if (person.mustChange()
+                    && request.getRequestURI().startsWith("/api/")
+                    && !request.getRequestURI().startsWith("/api/session")) {
+                PlainProblem.write(
+                        response,
+                        HttpStatus.FORBIDDEN,
+                        "",
+                        "The administrator has set your password. Choose one of your own first.");
                 return;
             }
         }

@@ -19,9 +19,10 @@ import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.csrf.DefaultCsrfToken;
 
 /**
- * Tokens against cross-site requests, bound to the session: each is a random value with a signature over it and the id of the
- * session ("signed double-submit cookie" of the OWASP cheat sheet). A token of another session, or one that somebody planted,
- * is none. Nothing of it is kept on the server, and nobody who only looks at the door needs a session.
+ * Tokens against cross-site requests, bound to the session: each is a random value with a signature over it and the id
+ * of the session ("signed double-submit cookie" of the OWASP cheat sheet). A token of another session, or one that
+ * somebody planted, is none. Nothing of it is kept on the server, and nobody who only looks at the door needs a
+ * session.
  */
 final class SessionTokens implements CsrfTokenRepository {
 
@@ -49,7 +50,10 @@ final class SessionTokens implements CsrfTokenRepository {
 
     @Override
     public void saveToken(CsrfToken token, HttpServletRequest request, HttpServletResponse response) {
-        ResponseCookie.ResponseCookieBuilder cookie = ResponseCookie.from(COOKIE, token == null ? "" : token.getToken()).secure(request.isSecure()).sameSite("Strict").path("/");
+        ResponseCookie.ResponseCookieBuilder cookie = ResponseCookie.from(COOKIE, token == null ? "" : token.getToken())
+                .secure(request.isSecure())
+                .sameSite("Strict")
+                .path("/");
         if (token == null) {
             cookie.maxAge(0);
         }
@@ -59,13 +63,23 @@ final class SessionTokens implements CsrfTokenRepository {
     @Override
     public CsrfToken loadToken(HttpServletRequest request) {
         Cookie[] cookies = request.getCookies();
-        return cookies == null ? null : Arrays.stream(cookies).filter(cookie -> cookie.getName().equals(COOKIE)).map(Cookie::getValue).filter(value -> isGenuine(value, request))
-                .findFirst().map(SessionTokens::token).orElse(null);
+        return cookies == null
+                ? null
+                : Arrays.stream(cookies)
+                        .filter(cookie -> cookie.getName().equals(COOKIE))
+                        .map(Cookie::getValue)
+                        .filter(value -> isGenuine(value, request))
+                        .findFirst()
+                        .map(SessionTokens::token)
+                        .orElse(null);
     }
 
     private boolean isGenuine(String value, HttpServletRequest request) {
         int dot = value.indexOf('.');
-        return dot > 0 && MessageDigest.isEqual(value.substring(dot + 1).getBytes(StandardCharsets.US_ASCII), signature(value.substring(0, dot), request).getBytes(StandardCharsets.US_ASCII));
+        return dot > 0
+                && MessageDigest.isEqual(
+                        value.substring(dot + 1).getBytes(StandardCharsets.US_ASCII),
+                        signature(value.substring(0, dot), request).getBytes(StandardCharsets.US_ASCII));
     }
 
     private String signature(String value, HttpServletRequest request) {
@@ -73,7 +87,8 @@ final class SessionTokens implements CsrfTokenRepository {
         try {
             Mac mac = Mac.getInstance(ALGORITHM);
             mac.init(new SecretKeySpec(key, ALGORITHM));
-            return WRITTEN.encodeToString(mac.doFinal(((session == null ? "" : session.getId()) + "\n" + value).getBytes(StandardCharsets.UTF_8)));
+            return WRITTEN.encodeToString(mac.doFinal(
+                    ((session == null ? "" : session.getId()) + "\n" + value).getBytes(StandardCharsets.UTF_8)));
         } catch (GeneralSecurityException impossible) {
             throw new IllegalStateException("every Java platform has " + ALGORITHM, impossible);
         }

@@ -2,5 +2,4 @@ package lexicor.server.settings;
 
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface ClinicSettingRows extends JpaRepository<ClinicSetting, String> {
-}
+interface ClinicSettingRows extends JpaRepository<ClinicSetting, String> {}

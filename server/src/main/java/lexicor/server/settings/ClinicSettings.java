@@ -29,7 +29,8 @@ public class ClinicSettings {
     private final SettingNames names;
     private final Catalogue catalogue;
     private final EntityManager entities;
-    private final Cache<Integer, Settings> earlier = Caffeine.newBuilder().maximumSize(MOST_REVISIONS).build();
+    private final Cache<Integer, Settings> earlier =
+            Caffeine.newBuilder().maximumSize(MOST_REVISIONS).build();
 
     ClinicSettings(ClinicSettingRows rows, SettingNames names, Catalogue catalogue, EntityManager entities) {
         this.rows = rows;
@@ -55,7 +56,10 @@ public class ClinicSettings {
     private Settings read(int revision) {
         Map<String, String> chosen = new LinkedHashMap<>();
         if (revision > 0) {
-            for (Object row : history().createQuery().forEntitiesAtRevision(ClinicSetting.class, revision).getResultList()) {
+            for (Object row : history()
+                    .createQuery()
+                    .forEntitiesAtRevision(ClinicSetting.class, revision)
+                    .getResultList()) {
                 chosen.put(((ClinicSetting) row).name(), ((ClinicSetting) row).chosen());
             }
         }
@@ -88,15 +92,18 @@ public class ClinicSettings {
      * A change of a setting.
      *
      * @param before empty where it was as it ships
-     * @param after  empty where it is again as it ships
+     * @param after empty where it is again as it ships
      */
-    record Change(Revision revision, String name, String words, Optional<String> before, Optional<String> after) {
-    }
+    record Change(Revision revision, String name, String words, Optional<String> before, Optional<String> after) {}
 
     /** Every change, newest first. */
     @Transactional(readOnly = true)
     List<Change> changes() {
-        List<?> found = history().createQuery().forRevisionsOfEntity(ClinicSetting.class, false, true).addOrder(AuditEntity.revisionNumber().asc()).getResultList();
+        List<?> found = history()
+                .createQuery()
+                .forRevisionsOfEntity(ClinicSetting.class, false, true)
+                .addOrder(AuditEntity.revisionNumber().asc())
+                .getResultList();
         Map<String, String> current = new HashMap<>();
         List<Change> changes = new ArrayList<>();
         for (Object each : found) {
@@ -104,14 +111,24 @@ public class ClinicSettings {
             ClinicSetting setting = (ClinicSetting) change[0];
             boolean gone = change[2] == RevisionType.DEL;
             String before = gone ? current.remove(setting.name()) : current.put(setting.name(), setting.chosen());
-            changes.add(0, new Change((Revision) change[1], setting.name(), names.words(setting.name()).orElse(setting.name()), Optional.ofNullable(before),
-                    gone ? Optional.empty() : Optional.of(setting.chosen())));
+            changes.add(
+                    0,
+                    new Change(
+                            (Revision) change[1],
+                            setting.name(),
+                            names.words(setting.name()).orElse(setting.name()),
+                            Optional.ofNullable(before),
+                            gone ? Optional.empty() : Optional.of(setting.chosen())));
         }
         return changes;
     }
 
     private int lastRevision() {
-        Number last = (Number) history().createQuery().forRevisionsOfEntity(ClinicSetting.class, false, true).addProjection(AuditEntity.revisionNumber().max()).getSingleResult();
+        Number last = (Number) history()
+                .createQuery()
+                .forRevisionsOfEntity(ClinicSetting.class, false, true)
+                .addProjection(AuditEntity.revisionNumber().max())
+                .getSingleResult();
         return last == null ? 0 : last.intValue();
     }
 

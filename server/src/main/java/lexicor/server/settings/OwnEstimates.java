@@ -17,19 +17,19 @@ final class OwnEstimates {
     private static final double MOST = 100;
 
     /** What an estimate is about. */
-    record Subject(ExaminationTest test, Condition condition) {
-    }
+    record Subject(ExaminationTest test, Condition condition) {}
 
     /** Likelihood ratios of a positive and of a negative. */
-    record Pair(double positive, double negative) {
-    }
+    record Pair(double positive, double negative) {}
 
-    private OwnEstimates() {
-    }
+    private OwnEstimates() {}
 
     /** What a setting's name is about; empty where the test does not speak about the condition or a study does. */
     static Optional<Subject> subject(String name, Catalogue catalogue, Evidence evidence) {
-        return named(name, catalogue).filter(subject -> evidence.inUse(subject.test().id(), subject.condition().id()).isEmpty());
+        return named(name, catalogue)
+                .filter(subject -> evidence.inUse(
+                                subject.test().id(), subject.condition().id())
+                        .isEmpty());
     }
 
     private static Optional<Subject> named(String name, Catalogue catalogue) {
@@ -37,8 +37,12 @@ final class OwnEstimates {
         if (!name.startsWith(SettingNames.OWN) || parts.length != 3) {
             return Optional.empty();
         }
-        return catalogue.tests().values().stream().filter(test -> test.id().value().equals(parts[1])).findFirst()
-                .flatMap(test -> test.reads().stream().filter(reads -> reads.condition().value().equals(parts[2])).findFirst()
+        return catalogue.tests().values().stream()
+                .filter(test -> test.id().value().equals(parts[1]))
+                .findFirst()
+                .flatMap(test -> test.reads().stream()
+                        .filter(reads -> reads.condition().value().equals(parts[2]))
+                        .findFirst()
                         .map(reads -> new Subject(test, catalogue.condition(reads.condition()))));
     }
 
@@ -58,8 +62,10 @@ final class OwnEstimates {
     /** Every estimate that was entered. */
     static List<OwnEstimate> of(Map<String, String> chosen, Catalogue catalogue) {
         List<OwnEstimate> estimates = new ArrayList<>();
-        chosen.forEach((name, value) -> named(name, catalogue).ifPresent(subject -> pair(value)
-                .ifPresent(pair -> estimates.add(new OwnEstimate(subject.test().id(), subject.condition().id(), pair.positive(), pair.negative())))));
+        chosen.forEach((name, value) -> named(name, catalogue)
+                .ifPresent(subject -> pair(value)
+                        .ifPresent(pair -> estimates.add(new OwnEstimate(
+                                subject.test().id(), subject.condition().id(), pair.positive(), pair.negative())))));
         return estimates;
     }
 }

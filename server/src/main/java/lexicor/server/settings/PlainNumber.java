@@ -7,8 +7,7 @@ final class PlainNumber {
 
     private static final Pattern PLAIN = Pattern.compile("[0-9]{1,9}(\\.[0-9]{1,12})?");
 
-    private PlainNumber() {
-    }
+    private PlainNumber() {}
 
     /** The number; NaN where the text is none. */
     static double of(String text) {

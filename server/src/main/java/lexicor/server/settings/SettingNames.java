@@ -41,16 +41,27 @@ class SettingNames {
     static final String ACT = "threshold.act";
     static final String SERIOUS = "threshold.serious";
 
-    private static final Map<String, String> THRESHOLDS = Map.of(SET_ASIDE, "Set aside below", TEST, "Test further from", ACT, "Working diagnosis above",
-            SERIOUS, "Serious conditions: arrange imaging or referral above");
+    private static final Map<String, String> THRESHOLDS = Map.of(
+            SET_ASIDE,
+            "Set aside below",
+            TEST,
+            "Test further from",
+            ACT,
+            "Working diagnosis above",
+            SERIOUS,
+            "Serious conditions: arrange imaging or referral above");
 
-    private static final Map<String, String> WEIGHING = Map.of(LINK, "Correlation between findings of different groups", BETWEEN_STUDIES,
+    private static final Map<String, String> WEIGHING = Map.of(
+            LINK,
+            "Correlation between findings of different groups",
+            BETWEEN_STUDIES,
             "Spread of a study's figures elsewhere, on the logit");
 
     /** Settings that are one of a list. */
     enum Listed {
         SIDE_OF_REACH("side-of-reach", "Side of the screen within reach", "right", List.of("right", "left")),
-        TEST_NAMES("test-names", "Tests are called first by", "what is done", List.of("what is done", "the usual name")),
+        TEST_NAMES(
+                "test-names", "Tests are called first by", "what is done", List.of("what is done", "the usual name")),
         FORCE_UNIT("force-unit", "Unit of force", "newtons", List.of("newtons", "kilograms")),
         OWN_ESTIMATES("own-estimates", "Weigh the clinic's own estimates", "no", List.of("no", "yes")),
         UNMEASURED("unmeasured-findings", "Findings that nobody has measured", "weighed", List.of("weighed", "noted")),
@@ -85,7 +96,9 @@ class SettingNames {
         }
 
         static Optional<Listed> of(String name) {
-            return List.of(values()).stream().filter(listed -> listed.settingName.equals(name)).findFirst();
+            return List.of(values()).stream()
+                    .filter(listed -> listed.settingName.equals(name))
+                    .findFirst();
         }
     }
 
@@ -102,7 +115,8 @@ class SettingNames {
     }
 
     static String estimate(String condition, Setting setting) {
-        return ESTIMATE + condition + "." + setting.name().toLowerCase(Locale.ROOT).replace('_', '-');
+        return ESTIMATE + condition + "."
+                + setting.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
     /** The name in words; empty where there is no such setting. */
@@ -114,17 +128,23 @@ class SettingNames {
             for (Condition condition : catalogue.conditions().values()) {
                 for (Setting setting : Setting.values()) {
                     if (estimate(condition.id().value(), setting).equals(name)) {
-                        return Optional.of("Start of " + condition.name() + ", " + (setting == Setting.FIRST_CONTACT ? "first contact" : "specialist clinic"));
+                        return Optional.of("Start of " + condition.name() + ", "
+                                + (setting == Setting.FIRST_CONTACT ? "first contact" : "specialist clinic"));
                     }
                 }
             }
             return Optional.empty();
         }
         if (name.startsWith(RHO)) {
-            return catalogue.groups().stream().filter(group -> name.equals(RHO + group.id())).findFirst().map(group -> "Correlation of “" + group.name() + "”");
+            return catalogue.groups().stream()
+                    .filter(group -> name.equals(RHO + group.id()))
+                    .findFirst()
+                    .map(group -> "Correlation of “" + group.name() + "”");
         }
         if (name.startsWith(OWN)) {
-            return OwnEstimates.subject(name, catalogue, evidence).map(subject -> "Own estimate: " + subject.test().name() + " for " + subject.condition().name());
+            return OwnEstimates.subject(name, catalogue, evidence)
+                    .map(subject -> "Own estimate: " + subject.test().name() + " for "
+                            + subject.condition().name());
         }
         if (name.startsWith(NOTE)) {
             return NoteLength.of(name.substring(NOTE.length())).map(length -> "Template of the note, " + length.id());
@@ -133,29 +153,49 @@ class SettingNames {
             return routine(name).map(named -> "Routine of the " + named.region() + ", " + named.id());
         }
         if (name.startsWith(NOISE)) {
-            return noise.entries().stream().filter(each -> each.amount() > 0 && name.equals(NOISE + each.id() + AMOUNT)).findFirst().map(each -> "Noise of " + inSentence(each.label()) + ", " + each.unit())
-                    .or(() -> noise.entries().stream().filter(each -> each.share() > 0 && name.equals(NOISE + each.id() + SHARE)).findFirst().map(each -> "Noise of " + inSentence(each.label()) + ", percent"));
+            return noise.entries().stream()
+                    .filter(each -> each.amount() > 0 && name.equals(NOISE + each.id() + AMOUNT))
+                    .findFirst()
+                    .map(each -> "Noise of " + inSentence(each.label()) + ", " + each.unit())
+                    .or(() -> noise.entries().stream()
+                            .filter(each -> each.share() > 0 && name.equals(NOISE + each.id() + SHARE))
+                            .findFirst()
+                            .map(each -> "Noise of " + inSentence(each.label()) + ", percent"));
         }
-        return Optional.ofNullable(THRESHOLDS.get(name)).or(() -> Optional.ofNullable(WEIGHING.get(name))).or(() -> Listed.of(name).map(Listed::words));
+        return Optional.ofNullable(THRESHOLDS.get(name))
+                .or(() -> Optional.ofNullable(WEIGHING.get(name)))
+                .or(() -> Listed.of(name).map(Listed::words));
     }
 
     /** What is wrong with a value for a setting that exists, among the others as they are; empty where it can be. */
     Optional<String> fault(String name, String value, Settings now) {
         if (name.startsWith(SCHOOL)) {
             Schools.Question question = school(name).orElseThrow();
-            return question.choice(value).isPresent() ? Optional.empty() : Optional.of("allowed: " + question.choices().stream().map(Schools.Choice::value).toList());
+            return question.choice(value).isPresent()
+                    ? Optional.empty()
+                    : Optional.of("allowed: "
+                            + question.choices().stream()
+                                    .map(Schools.Choice::value)
+                                    .toList());
         }
         if (Listed.of(name).isPresent()) {
             List<String> allowed = Listed.of(name).get().allowed();
             return allowed.contains(value) ? Optional.empty() : Optional.of("allowed: " + String.join(", ", allowed));
         }
         if (name.startsWith(OWN)) {
-            return OwnEstimates.pair(value).isPresent() ? Optional.empty() : Optional.of("allowed: two likelihood ratios as positive/negative, each from 0.01 to 100, such as 3/0.5");
+            return OwnEstimates.pair(value).isPresent()
+                    ? Optional.empty()
+                    : Optional.of(
+                            "allowed: two likelihood ratios as positive/negative, each from 0.01 to 100, such as 3/0.5");
         }
         if (name.startsWith(RHO) || WEIGHING.containsKey(name)) {
-            double most = name.startsWith(RHO) ? Correlation.MOST : name.equals(LINK) ? Assumptions.MOST_LINK : Assumptions.MOST_BETWEEN_STUDIES;
+            double most = name.startsWith(RHO)
+                    ? Correlation.MOST
+                    : name.equals(LINK) ? Assumptions.MOST_LINK : Assumptions.MOST_BETWEEN_STUDIES;
             double number = PlainNumber.of(value);
-            return number >= 0 && number <= most ? Optional.empty() : Optional.of("allowed: a number from 0 to " + most);
+            return number >= 0 && number <= most
+                    ? Optional.empty()
+                    : Optional.of("allowed: a number from 0 to " + most);
         }
         if (name.startsWith(NOTE)) {
             return NoteTemplate.fault(value);
@@ -166,7 +206,9 @@ class SettingNames {
         if (name.startsWith(NOISE)) {
             double most = name.endsWith(SHARE) ? 100 : MOST_NOISE;
             double number = PlainNumber.of(value);
-            return number > 0 && number <= most ? Optional.empty() : Optional.of("allowed: a number above 0, at most " + Math.round(most));
+            return number > 0 && number <= most
+                    ? Optional.empty()
+                    : Optional.of("allowed: a number above 0, at most " + Math.round(most));
         }
         double chance = PlainNumber.of(value);
         if (!(chance >= 0.001 && chance <= 0.999)) {
@@ -182,7 +224,9 @@ class SettingNames {
 
         static Optional<RoutineName> of(String name) {
             Matcher matcher = NAME.matcher(name);
-            return matcher.matches() ? Optional.of(new RoutineName(matcher.group(1), matcher.group(2))) : Optional.empty();
+            return matcher.matches()
+                    ? Optional.of(new RoutineName(matcher.group(1), matcher.group(2)))
+                    : Optional.empty();
         }
     }
 
@@ -192,7 +236,8 @@ class SettingNames {
 
     private Optional<String> routineFault(RoutineName named, String text) {
         try {
-            return RoutineCheck.of(catalogue, WorkRoutine.read(named.id(), named.region(), text)).refusal(catalogue);
+            return RoutineCheck.of(catalogue, WorkRoutine.read(named.id(), named.region(), text))
+                    .refusal(catalogue);
         } catch (WorkRoutine.Unreadable fault) {
             return Optional.of(fault.getMessage());
         }
@@ -206,10 +251,14 @@ class SettingNames {
         double setAside = name.equals(SET_ASIDE) ? chance : now.setAside();
         double test = name.equals(TEST) ? chance : now.test();
         double act = name.equals(ACT) ? chance : now.act();
-        return setAside < test && test < act ? Optional.empty() : Optional.of("allowed: set aside below test further, test further below working diagnosis");
+        return setAside < test && test < act
+                ? Optional.empty()
+                : Optional.of("allowed: set aside below test further, test further below working diagnosis");
     }
 
     private Optional<Schools.Question> school(String name) {
-        return catalogue.schools().stream().filter(question -> name.equals(SCHOOL + question.id())).findFirst();
+        return catalogue.schools().stream()
+                .filter(question -> name.equals(SCHOOL + question.id()))
+                .findFirst();
     }
 }

@@ -23,7 +23,7 @@ import lexicor.server.notes.NoteTemplates;
  * The clinic's decisions at one revision, over what ships.
  *
  * @param revision number of the change that led to them; 0 where nothing was ever changed
- * @param chosen   what the clinic decided, by name
+ * @param chosen what the clinic decided, by name
  */
 public record Settings(int revision, Map<String, String> chosen, Catalogue catalogue) {
 
@@ -44,8 +44,11 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
     /** Where a chance begins to mean something. */
     public Thresholds thresholds() {
         Thresholds shipped = catalogue.thresholds();
-        return new Thresholds(number(SettingNames.SET_ASIDE, shipped.setAside()), number(SettingNames.TEST, shipped.test()),
-                number(SettingNames.ACT, shipped.act()), number(SettingNames.SERIOUS, shipped.serious()));
+        return new Thresholds(
+                number(SettingNames.SET_ASIDE, shipped.setAside()),
+                number(SettingNames.TEST, shipped.test()),
+                number(SettingNames.ACT, shipped.act()),
+                number(SettingNames.SERIOUS, shipped.serious()));
     }
 
     /** What the weighing assumes. */
@@ -58,8 +61,14 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
             }
         });
         Assumptions shipped = Assumptions.usual(catalogue);
-        return new Assumptions(number(SettingNames.LINK, shipped.link()), number(SettingNames.BETWEEN_STUDIES, shipped.betweenStudies()), correlations, thresholds(),
-                choice(SettingNames.Listed.OWN_ESTIMATES).equals("yes") ? OwnEstimates.of(chosen, catalogue) : List.of(),
+        return new Assumptions(
+                number(SettingNames.LINK, shipped.link()),
+                number(SettingNames.BETWEEN_STUDIES, shipped.betweenStudies()),
+                correlations,
+                thresholds(),
+                choice(SettingNames.Listed.OWN_ESTIMATES).equals("yes")
+                        ? OwnEstimates.of(chosen, catalogue)
+                        : List.of(),
                 choice(SettingNames.Listed.UNMEASURED).equals("weighed"));
     }
 
@@ -70,7 +79,9 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
 
     /** The working estimate of a condition in a setting, 0..1. */
     public double estimate(Condition condition, Setting setting) {
-        return number(SettingNames.estimate(condition.id().value(), setting), condition.start().get(setting));
+        return number(
+                SettingNames.estimate(condition.id().value(), setting),
+                condition.start().get(setting));
     }
 
     /** The working estimates of conditions in a setting. */
@@ -90,7 +101,10 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
         return NoteTemplate.of(noteText(length));
     }
 
-    /** The text of that layout. One that was kept by an earlier version, and is no layout any more, gives way to the one that ships. */
+    /**
+     * The text of that layout. One that was kept by an earlier version, and is no layout any more, gives way to the one
+     * that ships.
+     */
     public String noteText(NoteLength length) {
         String own = chosen.get(SettingNames.NOTE + length.id());
         return own == null || NoteTemplate.fault(own).isPresent() ? NoteTemplates.shipped(length) : own;
@@ -98,13 +112,16 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
 
     /** The measurement noise, with the clinic's own figures in their place. */
     public NoiseTable noise(NoiseTable shipped) {
-        return shipped.with(noise -> noise.with(number(SettingNames.NOISE + noise.id() + SettingNames.AMOUNT, noise.amount()), number(SettingNames.NOISE + noise.id() + SettingNames.SHARE, noise.share())));
+        return shipped.with(noise -> noise.with(
+                number(SettingNames.NOISE + noise.id() + SettingNames.AMOUNT, noise.amount()),
+                number(SettingNames.NOISE + noise.id() + SettingNames.SHARE, noise.share())));
     }
 
     /** The clinic's own routines, in the order of their names. */
     public List<WorkRoutine> routines() {
         List<WorkRoutine> routines = new ArrayList<>();
-        chosen.forEach((name, text) -> SettingNames.RoutineName.of(name).ifPresent(named -> routines.add(WorkRoutine.read(named.id(), named.region(), text))));
+        chosen.forEach((name, text) -> SettingNames.RoutineName.of(name)
+                .ifPresent(named -> routines.add(WorkRoutine.read(named.id(), named.region(), text))));
         return routines.stream().sorted(Comparator.comparing(WorkRoutine::name)).toList();
     }
 

@@ -44,7 +44,8 @@ class SettingsController {
     @PutMapping("/{name}")
     @Traced(action = Action.CHANGED, subject = "setting")
     SettingsJson choose(@PathVariable String name, @Valid @RequestBody SettingsJson.Choice choice) {
-        return SettingsJson.of(settings.choose(name, Optional.ofNullable(choice.value())), catalogue, weighing.correlations(), noise);
+        return SettingsJson.of(
+                settings.choose(name, Optional.ofNullable(choice.value())), catalogue, weighing.correlations(), noise);
     }
 
     /** What a layout of a note makes of an invented examination. */
@@ -53,7 +54,8 @@ class SettingsController {
         NoteTemplate.fault(request.template()).ifPresent(fault -> {
             throw new BadInput("template", fault);
         });
-        return new SettingsJson.NotePreviewJson(NoteTemplate.of(request.template()).example());
+        return new SettingsJson.NotePreviewJson(
+                NoteTemplate.of(request.template()).example());
     }
 
     /** Who changed what, newest first. */

@@ -21,24 +21,59 @@ import lexicor.server.notes.NoteTemplate;
 import lexicor.server.notes.NoteTemplates;
 
 /** The clinic's settings as the page shows them. Every value stands beside the one that ships. */
-public record SettingsJson(int revision, List<SchoolJson> schools, List<NumberJson> thresholds, List<EstimateJson> estimates, List<ListedJson> listed, AssumptionsJson assumptions, List<NoteJson> notes, List<NoteNameJson> noteNames, List<NoiseJson> noise) {
+public record SettingsJson(
+        int revision,
+        List<SchoolJson> schools,
+        List<NumberJson> thresholds,
+        List<EstimateJson> estimates,
+        List<ListedJson> listed,
+        AssumptionsJson assumptions,
+        List<NoteJson> notes,
+        List<NoteNameJson> noteNames,
+        List<NoiseJson> noise) {
 
     private static final int MOST_SHOWN = 100;
 
     static SettingsJson of(Settings settings, Catalogue catalogue, Correlations correlations, NoiseTable noise) {
         Thresholds now = settings.thresholds();
         Thresholds shipped = catalogue.thresholds();
-        return new SettingsJson(settings.revision(),
-                catalogue.schools().stream().map(question -> SchoolJson.of(question, settings.schools().choice(question.id()))).toList(),
-                List.of(new NumberJson(SettingNames.SET_ASIDE, "Set aside below", now.setAside(), shipped.setAside()),
+        return new SettingsJson(
+                settings.revision(),
+                catalogue.schools().stream()
+                        .map(question ->
+                                SchoolJson.of(question, settings.schools().choice(question.id())))
+                        .toList(),
+                List.of(
+                        new NumberJson(SettingNames.SET_ASIDE, "Set aside below", now.setAside(), shipped.setAside()),
                         new NumberJson(SettingNames.TEST, "Test further from", now.test(), shipped.test()),
                         new NumberJson(SettingNames.ACT, "Working diagnosis above", now.act(), shipped.act()),
-                        new NumberJson(SettingNames.SERIOUS, "Serious conditions: imaging or referral above", now.serious(), shipped.serious())),
-                catalogue.conditions().values().stream().map(condition -> EstimateJson.of(condition, settings)).toList(),
-                Arrays.stream(SettingNames.Listed.values()).map(listed -> new ListedJson(listed.settingName(), listed.words(), settings.choice(listed), listed.shipped(), listed.allowed())).toList(),
+                        new NumberJson(
+                                SettingNames.SERIOUS,
+                                "Serious conditions: imaging or referral above",
+                                now.serious(),
+                                shipped.serious())),
+                catalogue.conditions().values().stream()
+                        .map(condition -> EstimateJson.of(condition, settings))
+                        .toList(),
+                Arrays.stream(SettingNames.Listed.values())
+                        .map(listed -> new ListedJson(
+                                listed.settingName(),
+                                listed.words(),
+                                settings.choice(listed),
+                                listed.shipped(),
+                                listed.allowed()))
+                        .toList(),
                 AssumptionsJson.of(settings, catalogue, correlations),
-                Arrays.stream(NoteLength.values()).map(length -> new NoteJson(SettingNames.NOTE + length.id(), length.label(), settings.noteText(length), NoteTemplates.shipped(length))).toList(),
-                Arrays.stream(NoteBlock.values()).map(block -> new NoteNameJson(block.id(), block.says())).toList(),
+                Arrays.stream(NoteLength.values())
+                        .map(length -> new NoteJson(
+                                SettingNames.NOTE + length.id(),
+                                length.label(),
+                                settings.noteText(length),
+                                NoteTemplates.shipped(length)))
+                        .toList(),
+                Arrays.stream(NoteBlock.values())
+                        .map(block -> new NoteNameJson(block.id(), block.says()))
+                        .toList(),
                 noise(settings.noise(noise), noise));
     }
 
@@ -47,86 +82,122 @@ public record SettingsJson(int revision, List<SchoolJson> schools, List<NumberJs
         for (int i = 0; i < now.entries().size(); i++) {
             Noise each = now.entries().get(i);
             Noise first = shipped.entries().get(i);
-            all.add(new NoiseJson(each.label(), each.better(), each.unit(), number(first, SettingNames.AMOUNT, each.amount(), first.amount()), number(first, SettingNames.SHARE, each.share(), first.share())));
+            all.add(new NoiseJson(
+                    each.label(),
+                    each.better(),
+                    each.unit(),
+                    number(first, SettingNames.AMOUNT, each.amount(), first.amount()),
+                    number(first, SettingNames.SHARE, each.share(), first.share())));
         }
         return all;
     }
 
     private static NumberJson number(Noise noise, String which, double value, double shipped) {
-        return shipped == 0 ? null : new NumberJson(SettingNames.NOISE + noise.id() + which, noise.label(), value, shipped);
+        return shipped == 0
+                ? null
+                : new NumberJson(SettingNames.NOISE + noise.id() + which, noise.label(), value, shipped);
     }
 
     /** The layout of a note. */
     @Schema(name = "NoteSettingJson")
-    public record NoteJson(String name, String label, String value, String shipped) {
-    }
+    public record NoteJson(String name, String label, String value, String shipped) {}
 
     /** A name that a layout can hold, and what it stands for. */
-    public record NoteNameJson(String name, String says) {
-    }
+    public record NoteNameJson(String name, String says) {}
 
     /** A layout to try out. */
     @Schema(name = "NotePreviewRequest")
-    public record NotePreview(@NotNull(message = "allowed: a text") @Size(max = NoteTemplate.MOST, message = "allowed: at most 4000 characters") String template) {
-    }
+    public record NotePreview(
+            @NotNull(message = "allowed: a text")
+            @Size(max = NoteTemplate.MOST, message = "allowed: at most 4000 characters")
+            String template) {}
 
     /** What a layout makes of an invented examination. */
-    public record NotePreviewJson(String text) {
-    }
+    public record NotePreviewJson(String text) {}
 
-    /** How far two measures may part though nothing has changed: by an amount, by a share in percent, or by the larger of both. */
+    /**
+     * How far two measures may part though nothing has changed: by an amount, by a share in percent, or by the larger
+     * of both.
+     */
     @Schema(name = "NoiseSettingJson")
-    public record NoiseJson(String label, Noise.Better better, String unit, @Schema(nullable = true) NumberJson amount, @Schema(nullable = true) NumberJson share) {
-    }
+    public record NoiseJson(
+            String label,
+            Noise.Better better,
+            String unit,
+            @Schema(nullable = true) NumberJson amount,
+            @Schema(nullable = true) NumberJson share) {}
 
     /** A question on which practitioners differ. */
     @Schema(name = "SchoolSettingJson")
-    public record SchoolJson(String name, String question, String choice, String usual, List<SchoolChoiceJson> choices) {
+    public record SchoolJson(
+            String name, String question, String choice, String usual, List<SchoolChoiceJson> choices) {
         static SchoolJson of(Schools.Question question, String choice) {
-            return new SchoolJson(SettingNames.SCHOOL + question.id(), question.question(), choice, question.usual(),
-                    question.choices().stream().map(each -> new SchoolChoiceJson(each.value(), each.label())).toList());
+            return new SchoolJson(
+                    SettingNames.SCHOOL + question.id(),
+                    question.question(),
+                    choice,
+                    question.usual(),
+                    question.choices().stream()
+                            .map(each -> new SchoolChoiceJson(each.value(), each.label()))
+                            .toList());
         }
     }
 
     /** One answer to it. */
     @Schema(name = "SchoolChoiceSettingJson")
-    public record SchoolChoiceJson(String value, String label) {
-    }
+    public record SchoolChoiceJson(String value, String label) {}
 
     /** A chance, 0..1. */
     @Schema(name = "NumberSettingJson")
-    public record NumberJson(String name, String label, double value, double shipped) {
-    }
+    public record NumberJson(String name, String label, double value, double shipped) {}
 
     /** The start of a condition in both settings. */
     @Schema(name = "EstimateSettingJson")
-    public record EstimateJson(String conditionId, String condition, String region, NumberJson firstContact, NumberJson specialist) {
+    public record EstimateJson(
+            String conditionId, String condition, String region, NumberJson firstContact, NumberJson specialist) {
         static EstimateJson of(Condition condition, Settings settings) {
-            return new EstimateJson(condition.id().value(), condition.name(), condition.region(), number(condition, settings, Setting.FIRST_CONTACT),
+            return new EstimateJson(
+                    condition.id().value(),
+                    condition.name(),
+                    condition.region(),
+                    number(condition, settings, Setting.FIRST_CONTACT),
                     number(condition, settings, Setting.SPECIALIST));
         }
 
         private static NumberJson number(Condition condition, Settings settings, Setting setting) {
-            return new NumberJson(SettingNames.estimate(condition.id().value(), setting), setting == Setting.FIRST_CONTACT ? "First contact" : "Specialist clinic",
-                    settings.estimate(condition, setting), condition.start().get(setting));
+            return new NumberJson(
+                    SettingNames.estimate(condition.id().value(), setting),
+                    setting == Setting.FIRST_CONTACT ? "First contact" : "Specialist clinic",
+                    settings.estimate(condition, setting),
+                    condition.start().get(setting));
         }
     }
 
     /** A choice of a list. */
     @Schema(name = "ListedSettingJson")
-    public record ListedJson(String name, String label, String value, String shipped, List<String> allowed) {
-    }
+    public record ListedJson(String name, String label, String value, String shipped, List<String> allowed) {}
 
     /** What a setting is to be; absent for as it ships. */
     @Schema(name = "SettingChoice")
-    public record Choice(@Schema(nullable = true) @Size(max = NoteTemplate.MOST, message = "allowed: at most 4000 characters") String value) {
-    }
+    public record Choice(
+            @Schema(nullable = true) @Size(max = NoteTemplate.MOST, message = "allowed: at most 4000 characters")
+            String value) {}
 
     /** A change that somebody made; {@code before} and {@code after} are absent where it was as it ships. */
     @Schema(name = "SettingChangeJson")
-    public record ChangeJson(String label, @Schema(nullable = true) String before, @Schema(nullable = true) String after, String author, Instant at) {
+    public record ChangeJson(
+            String label,
+            @Schema(nullable = true) String before,
+            @Schema(nullable = true) String after,
+            String author,
+            Instant at) {
         static ChangeJson of(ClinicSettings.Change change) {
-            return new ChangeJson(change.words(), change.before().map(ChangeJson::shortly).orElse(null), change.after().map(ChangeJson::shortly).orElse(null), change.revision().author(), change.revision().at());
+            return new ChangeJson(
+                    change.words(),
+                    change.before().map(ChangeJson::shortly).orElse(null),
+                    change.after().map(ChangeJson::shortly).orElse(null),
+                    change.revision().author(),
+                    change.revision().at());
         }
 
         /** A layout is too long for a list of changes. */

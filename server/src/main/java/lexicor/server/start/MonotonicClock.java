@@ -10,9 +10,9 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * The machine's clock in whole microseconds, as the database keeps them, which never runs backwards: where the machine's
- * clock is set back, time stands still until it has caught up. A clock that was ahead by more than {@link #LONGEST_STAND}
- * is believed to have been wrong before, and is followed backwards.
+ * The machine's clock in whole microseconds, as the database keeps them, which never runs backwards: where the
+ * machine's clock is set back, time stands still until it has caught up. A clock that was ahead by more than
+ * {@link #LONGEST_STAND} is believed to have been wrong before, and is followed backwards.
  */
 public final class MonotonicClock extends Clock {
 
@@ -34,10 +34,16 @@ public final class MonotonicClock extends Clock {
         Instant now = machine.instant();
         Duration ahead = Duration.between(now, recorded);
         if (ahead.compareTo(LONGEST_STAND) > 0) {
-            LOG.warn("The record holds entries of {}, which lies ahead of this machine's clock ({}). Check the clock.", recorded, now);
+            LOG.warn(
+                    "The record holds entries of {}, which lies ahead of this machine's clock ({}). Check the clock.",
+                    recorded,
+                    now);
         } else {
             if (ahead.toMinutes() > 0) {
-                LOG.warn("This machine's clock ({}) is behind the last entry of the record ({}). Entries bear that time until the clock has caught up.", now, recorded);
+                LOG.warn(
+                        "This machine's clock ({}) is behind the last entry of the record ({}). Entries bear that time until the clock has caught up.",
+                        now,
+                        recorded);
             }
             last.accumulateAndGet(recorded, MonotonicClock::later);
         }
@@ -46,7 +52,8 @@ public final class MonotonicClock extends Clock {
     @Override
     public Instant instant() {
         Instant now = machine.instant().truncatedTo(ChronoUnit.MICROS);
-        return last.updateAndGet(before -> before.isAfter(now) && Duration.between(now, before).compareTo(LONGEST_STAND) <= 0 ? before : now);
+        return last.updateAndGet(before ->
+                before.isAfter(now) && Duration.between(now, before).compareTo(LONGEST_STAND) <= 0 ? before : now);
     }
 
     private static Instant later(Instant one, Instant other) {

@@ -22,6 +22,7 @@ public final class RecordFile {
 
     /** Error codes of H2. */
     private static final int IN_USE = 90020;
+
     private static final int WRONG_KEY = 90049;
     private static final int WRONG_PASSWORD = 28000;
 
@@ -41,23 +42,29 @@ public final class RecordFile {
     }
 
     /** Why a server cannot work with a record: what is wrong and what to do, in one line, and the code to exit with. */
-    public record Refusal(String line, int exitCode) {
-    }
+    public record Refusal(String line, int exitCode) {}
 
     /** Why a server cannot work with it; empty where it can, or where there is no record yet. */
     public Optional<Refusal> refusal() {
         if (!DiskRoom.isThere(file.toAbsolutePath().getParent())) {
-            return Optional.of(new Refusal("The disk that holds " + file + " is full. The record is as it was. Make room there, then start again.", 7));
+            return Optional.of(new Refusal(
+                    "The disk that holds " + file
+                            + " is full. The record is as it was. Make room there, then start again.",
+                    7));
         }
         if (!Files.exists(file)) {
             return Optional.empty();
         }
         try {
             if (Files.size(file) == 0) {
-                return Optional.of(new Refusal(file + " is empty, so the clinic's record is not in it. Put the last backup in its place; or take the empty file away to begin a new record.", 4));
+                return Optional.of(new Refusal(
+                        file
+                                + " is empty, so the clinic's record is not in it. Put the last backup in its place; or take the empty file away to begin a new record.",
+                        4));
             }
             if (!Files.isReadable(file) || !Files.isWritable(file)) {
-                return Optional.of(new Refusal(file + " cannot be read and written by this user. Give it the right to.", 6));
+                return Optional.of(
+                        new Refusal(file + " cannot be read and written by this user. Give it the right to.", 6));
             }
         } catch (IOException unreadable) {
             return Optional.of(new Refusal(file + " cannot be looked at: " + unreadable.getMessage() + ".", 6));
@@ -71,9 +78,18 @@ public final class RecordFile {
 
     private Refusal refused(SQLException fault) {
         return switch (fault.getErrorCode()) {
-            case IN_USE -> new Refusal(file + " is in use by another server. Stop that one, or start this one with another folder (--data DIR).", 3);
-            case WRONG_KEY, WRONG_PASSWORD -> new Refusal(file + " is locked by a password that this server does not have.", 6);
-            default -> new Refusal(file + " is damaged and cannot be opened (" + fault.getErrorCode() + "). Keep it aside, and put the last backup in its place.", 4);
+            case IN_USE ->
+                new Refusal(
+                        file
+                                + " is in use by another server. Stop that one, or start this one with another folder (--data DIR).",
+                        3);
+            case WRONG_KEY, WRONG_PASSWORD ->
+                new Refusal(file + " is locked by a password that this server does not have.", 6);
+            default ->
+                new Refusal(
+                        file + " is damaged and cannot be opened (" + fault.getErrorCode()
+                                + "). Keep it aside, and put the last backup in its place.",
+                        4);
         };
     }
 
@@ -81,20 +97,25 @@ public final class RecordFile {
         OptionalInt holds = schema(connection);
         int knows = known();
         return holds.isPresent() && holds.getAsInt() > knows
-                ? Optional.of(new Refusal(file + " was written by a newer Lexicor (schema " + holds.getAsInt() + ", this one knows " + knows + "). Start that version, or a later one.", 5))
+                ? Optional.of(new Refusal(
+                        file + " was written by a newer Lexicor (schema " + holds.getAsInt() + ", this one knows "
+                                + knows + "). Start that version, or a later one.",
+                        5))
                 : Optional.empty();
     }
 
     /** Number of the last migration that the record has gone through; empty where it has no history of them. */
     private static OptionalInt schema(Connection connection) throws SQLException {
         try (Statement statement = connection.createStatement()) {
-            try (ResultSet table = statement.executeQuery("select count(*) from information_schema.tables where table_name = 'flyway_schema_history'")) {
+            try (ResultSet table = statement.executeQuery(
+                    "select count(*) from information_schema.tables where table_name = 'flyway_schema_history'")) {
                 table.next();
                 if (table.getInt(1) == 0) {
                     return OptionalInt.empty();
                 }
             }
-            try (ResultSet last = statement.executeQuery("select max(cast(\"version\" as integer)) from \"flyway_schema_history\" where \"success\" and \"version\" is not null")) {
+            try (ResultSet last = statement.executeQuery(
+                    "select max(cast(\"version\" as integer)) from \"flyway_schema_history\" where \"success\" and \"version\" is not null")) {
                 last.next();
                 return OptionalInt.of(last.getInt(1));
             }
@@ -105,7 +126,8 @@ public final class RecordFile {
     static int known() {
         try {
             int last = 0;
-            for (Resource migration : new PathMatchingResourcePatternResolver().getResources("classpath:db/migration/V*.sql")) {
+            for (Resource migration :
+                    new PathMatchingResourcePatternResolver().getResources("classpath:db/migration/V*.sql")) {
                 Matcher name = MIGRATION.matcher(String.valueOf(migration.getFilename()));
                 last = name.matches() ? Math.max(last, Integer.parseInt(name.group(1))) : last;
             }

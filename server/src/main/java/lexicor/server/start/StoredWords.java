@@ -26,16 +26,22 @@ public class StoredWords {
     public ContentWords all() {
         ContentWords[] all = {new ContentWords(Map.of())};
         database.query("select words from content_words order by kept_at", row -> {
-            all[0] = new ContentWords(json.readValue(row.getString(1), new TypeReference<Map<String, String>>() { })).over(all[0]);
+            all[0] = new ContentWords(json.readValue(row.getString(1), new TypeReference<Map<String, String>>() {}))
+                    .over(all[0]);
         });
         return all[0];
     }
 
     /** Keeps the words of a content, once. */
     void keep(String revision, ContentWords words, java.time.Instant at) {
-        Integer known = database.queryForObject("select count(*) from content_words where revision = ?", Integer.class, revision);
+        Integer known = database.queryForObject(
+                "select count(*) from content_words where revision = ?", Integer.class, revision);
         if (known == null || known == 0) {
-            database.update("insert into content_words (revision, kept_at, words) values (?, ?, ?)", revision, java.sql.Timestamp.from(at), json.writeValueAsString(new TreeMap<>(words.words())));
+            database.update(
+                    "insert into content_words (revision, kept_at, words) values (?, ?, ?)",
+                    revision,
+                    java.sql.Timestamp.from(at),
+                    json.writeValueAsString(new TreeMap<>(words.words())));
         }
     }
 }

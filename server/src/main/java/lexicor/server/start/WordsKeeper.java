@@ -22,7 +22,8 @@ class WordsKeeper implements SmartInitializingSingleton {
     private final DiskRoom room;
     private final Clock clock;
 
-    WordsKeeper(StoredWords stored, Catalogue catalogue, IntakeForm form, Pathways pathways, DiskRoom room, Clock clock) {
+    WordsKeeper(
+            StoredWords stored, Catalogue catalogue, IntakeForm form, Pathways pathways, DiskRoom room, Clock clock) {
         this.stored = stored;
         this.catalogue = catalogue;
         this.form = form;
@@ -34,7 +35,10 @@ class WordsKeeper implements SmartInitializingSingleton {
     @Override
     public void afterSingletonsInstantiated() {
         if (room.isThere()) {
-            stored.keep(Fingerprint.of(List.of(catalogue.revision(), form.revision(), pathways.revision())), ContentWords.of(catalogue, form, pathways), clock.instant());
+            stored.keep(
+                    Fingerprint.of(List.of(catalogue.revision(), form.revision(), pathways.revision())),
+                    ContentWords.of(catalogue, form, pathways),
+                    clock.instant());
         }
     }
 }

@@ -1,2 +1,4 @@
-/** What happens before the first request is answered: the record's file is looked at, its clock set, the demo filled. */
+/**
+ * What happens before the first request is answered: the record's file is looked at, its clock set, the demo filled.
+ */
 package lexicor.server.start;

@@ -32,7 +32,9 @@ import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
-@SpringBootTest(classes = LexicorApplication.class, properties = {"spring.datasource.url=jdbc:h2:mem:sessions;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
+@SpringBootTest(
+        classes = LexicorApplication.class,
+        properties = {"spring.datasource.url=jdbc:h2:mem:sessions;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
 @AutoConfigureMockMvc
 class SessionApiTest {
 
@@ -59,14 +61,53 @@ class SessionApiTest {
     @Test
     void the_first_account_is_asked_for_once_and_keeps_the_others() throws Exception {
         if (accounts.isEmpty()) {
-            assertThat(json(ask(HttpMethod.GET, "/api/session", null, ""), 200).get("firstAccount").asBoolean()).isTrue();
-            assertThat(json(ask(HttpMethod.POST, "/api/first-account", null, firstAccount("lone", "STUDENT", code.printed())), 400).get("detail").asString()).contains("ADMINISTRATOR");
-            assertThat(json(ask(HttpMethod.POST, "/api/first-account", null, firstAccount("lone", "ADMINISTRATOR", "ABCD-EFGH-IJKL-MNOP")), 400).get("field").asString()).isEqualTo("code");
+            assertThat(json(ask(HttpMethod.GET, "/api/session", null, ""), 200)
+                            .get("firstAccount")
+                            .asBoolean())
+                    .isTrue();
+            assertThat(json(
+                                    ask(
+                                            HttpMethod.POST,
+                                            "/api/first-account",
+                                            null,
+                                            firstAccount("lone", "STUDENT", code.printed())),
+                                    400)
+                            .get("detail")
+                            .asString())
+                    .contains("ADMINISTRATOR");
+            assertThat(json(
+                                    ask(
+                                            HttpMethod.POST,
+                                            "/api/first-account",
+                                            null,
+                                            firstAccount("lone", "ADMINISTRATOR", "ABCD-EFGH-IJKL-MNOP")),
+                                    400)
+                            .get("field")
+                            .asString())
+                    .isEqualTo("code");
             MockHttpSession session = new MockHttpSession();
-            JsonNode made = json(ask(HttpMethod.POST, "/api/first-account", session, firstAccount("first", "ADMINISTRATOR", code.printed().toLowerCase(Locale.ROOT).replace('-', ' '))), 201);
+            JsonNode made = json(
+                    ask(
+                            HttpMethod.POST,
+                            "/api/first-account",
+                            session,
+                            firstAccount(
+                                    "first",
+                                    "ADMINISTRATOR",
+                                    code.printed().toLowerCase(Locale.ROOT).replace('-', ' '))),
+                    201);
             assertThat(made.at("/person/name").asString()).isEqualTo("first");
         }
-        assertThat(json(ask(HttpMethod.POST, "/api/first-account", null, firstAccount("second", "ADMINISTRATOR", code.printed())), 409).get("detail").asString()).contains("ask the administrator");
+        assertThat(json(
+                                ask(
+                                        HttpMethod.POST,
+                                        "/api/first-account",
+                                        null,
+                                        firstAccount("second", "ADMINISTRATOR", code.printed())),
+                                409)
+                        .get("detail")
+                        .asString())
+                .contains("ask the administrator");
         JsonNode session = json(ask(HttpMethod.GET, "/api/session", null, ""), 200);
         assertThat(session.get("firstAccount").asBoolean()).isFalse();
         assertThat(session.has("person")).isFalse();
@@ -80,18 +121,28 @@ class SessionApiTest {
         String before = session.getId();
         JsonNode in = json(ask(HttpMethod.POST, "/api/session", session, signIn("Dale ", PASSWORD)), 200);
         assertThat(in.at("/person/roles/0").asString()).isEqualTo("STUDENT");
-        assertThat(session.getId()).as("a new id, so that a planted one is worth nothing").isNotEqualTo(before);
+        assertThat(session.getId())
+                .as("a new id, so that a planted one is worth nothing")
+                .isNotEqualTo(before);
         json(ask(HttpMethod.GET, "/api/library", session, ""), 200);
         json(ask(HttpMethod.GET, "/api/cases", session, ""), 403);
-        assertThat(ask(HttpMethod.DELETE, "/api/session", session, "").getResponse().getStatus()).isEqualTo(204);
+        assertThat(ask(HttpMethod.DELETE, "/api/session", session, "")
+                        .getResponse()
+                        .getStatus())
+                .isEqualTo(204);
         assertThat(session.isInvalid()).isTrue();
     }
 
     @Test
     void a_wrong_password_and_an_unknown_name_get_the_same_answer() throws Exception {
         make("heath", Role.STUDENT);
-        String wrong = json(ask(HttpMethod.POST, "/api/session", null, signIn("heath", "not it")), 401).get("detail").asString();
-        assertThat(json(ask(HttpMethod.POST, "/api/session", null, signIn("nobody-at-all", "not it")), 401).get("detail").asString()).isEqualTo(wrong);
+        String wrong = json(ask(HttpMethod.POST, "/api/session", null, signIn("heath", "not it")), 401)
+                .get("detail")
+                .asString();
+        assertThat(json(ask(HttpMethod.POST, "/api/session", null, signIn("nobody-at-all", "not it")), 401)
+                        .get("detail")
+                        .asString())
+                .isEqualTo(wrong);
     }
 
     @Test
@@ -102,22 +153,28 @@ class SessionApiTest {
         }
         MvcTestResult slowed = ask(HttpMethod.POST, "/api/session", null, signIn("moss", PASSWORD));
         assertThat(json(slowed, 429).get("detail").asString()).matches("Too many tries. Please wait \\d+ seconds.");
-        assertThat(Integer.parseInt(slowed.getResponse().getHeader("Retry-After"))).isBetween(1, 8);
+        assertThat(Integer.parseInt(slowed.getResponse().getHeader("Retry-After")))
+                .isBetween(1, 8);
     }
 
     @Test
     void a_device_on_which_somebody_signed_in_before_is_not_kept_out_by_the_tries_of_strangers() throws Exception {
         make("fern", Role.STUDENT);
         MvcTestResult in = ask(HttpMethod.POST, "/api/session", null, signIn("fern", PASSWORD));
-        Cookie device = java.util.Arrays.stream(in.getResponse().getCookies()).filter(cookie -> cookie.getName().startsWith("lexicor-device-")).findFirst().orElseThrow();
+        Cookie device = java.util.Arrays.stream(in.getResponse().getCookies())
+                .filter(cookie -> cookie.getName().startsWith("lexicor-device-"))
+                .findFirst()
+                .orElseThrow();
         assertThat(device.isHttpOnly()).isTrue();
         for (int i = 0; i <= SignInThrottle.TRIES; i++) {
             ask(HttpMethod.POST, "/api/session", null, signIn("fern", "guess " + i));
         }
         json(ask(HttpMethod.POST, "/api/session", null, signIn("fern", PASSWORD)), 429);
-        assertThat(withCookie(signIn("fern", PASSWORD), device).getResponse().getStatus()).isEqualTo(200);
+        assertThat(withCookie(signIn("fern", PASSWORD), device).getResponse().getStatus())
+                .isEqualTo(200);
         Cookie forged = new Cookie(device.getName(), device.getValue().replaceFirst("^..", "AA"));
-        assertThat(withCookie(signIn("fern", PASSWORD), forged).getResponse().getStatus()).isEqualTo(429);
+        assertThat(withCookie(signIn("fern", PASSWORD), forged).getResponse().getStatus())
+                .isEqualTo(429);
     }
 
     @Test
@@ -128,7 +185,9 @@ class SessionApiTest {
             List<Future<Integer>> guesses = new ArrayList<>();
             for (int i = 0; i < 200; i++) {
                 String guess = "a wrong guess " + i;
-                guesses.add(many.submit(() -> ask(HttpMethod.POST, "/api/session", null, signIn("bryn", guess)).getResponse().getStatus()));
+                guesses.add(many.submit(() -> ask(HttpMethod.POST, "/api/session", null, signIn("bryn", guess))
+                        .getResponse()
+                        .getStatus()));
             }
             int looked = 0;
             for (Future<Integer> guess : guesses) {
@@ -143,7 +202,10 @@ class SessionApiTest {
     @Test
     void of_eight_first_accounts_at_once_one_is_made() throws Exception {
         try (var fresh = new org.springframework.boot.builder.SpringApplicationBuilder(LexicorApplication.class)
-                .run("--server.port=0", "--spring.datasource.url=jdbc:h2:mem:firsts;DB_CLOSE_DELAY=-1", "--lexicor.demo=false")) {
+                .run(
+                        "--server.port=0",
+                        "--spring.datasource.url=jdbc:h2:mem:firsts;DB_CLOSE_DELAY=-1",
+                        "--lexicor.demo=false")) {
             AccountService service = fresh.getBean(AccountService.class);
             String printed = fresh.getBean(FirstAccountCode.class).printed();
             ExecutorService eight = Executors.newFixedThreadPool(8);
@@ -152,7 +214,12 @@ class SessionApiTest {
                 String name = "first" + i;
                 made.add(eight.submit(() -> {
                     try {
-                        service.first(new AccountJson.FirstAccount(printed, name, "First " + "abcdefgh".charAt(name.charAt(5) - '0'), Set.of(Role.ADMINISTRATOR), PASSWORD));
+                        service.first(new AccountJson.FirstAccount(
+                                printed,
+                                name,
+                                "First " + "abcdefgh".charAt(name.charAt(5) - '0'),
+                                Set.of(Role.ADMINISTRATOR),
+                                PASSWORD));
                         return true;
                     } catch (RuntimeException refused) {
                         return false;
@@ -200,12 +267,36 @@ class SessionApiTest {
     void a_password_that_the_administrator_chose_is_changed_before_anything_else() throws Exception {
         AccountJson made = make("glen", Role.THERAPIST);
         Asking administrator = Asking.as(server, "head", Role.ADMINISTRATOR);
-        administrator.put("/api/accounts/" + made.id(), "{\"displayName\":\"glen\",\"roles\":[\"THERAPIST\"],\"active\":true,\"password\":\"chosen by the head\",\"version\":" + made.version() + "}", 200);
-        assertThat(administrator.get("/api/audit?subjectId=" + made.id(), 200).get(0).get("detail").asString()).isEqualTo("glen: password reset");
+        administrator.put(
+                "/api/accounts/" + made.id(),
+                "{\"displayName\":\"glen\",\"roles\":[\"THERAPIST\"],\"active\":true,\"password\":\"chosen by the head\",\"version\":"
+                        + made.version() + "}",
+                200);
+        assertThat(administrator
+                        .get("/api/audit?subjectId=" + made.id(), 200)
+                        .get(0)
+                        .get("detail")
+                        .asString())
+                .isEqualTo("glen: password reset");
         MockHttpSession session = new MockHttpSession();
-        assertThat(json(ask(HttpMethod.POST, "/api/session", session, signIn("glen", "chosen by the head")), 200).at("/person/mustChangePassword").asBoolean()).isTrue();
-        assertThat(json(ask(HttpMethod.GET, "/api/cases", session, ""), 403).get("detail").asString()).contains("administrator has set your password");
-        assertThat(json(ask(HttpMethod.POST, "/api/session/password", session, "{\"present\":\"chosen by the head\",\"fresh\":\"" + PASSWORD + "\"}"), 200).at("/person/mustChangePassword").asBoolean()).isFalse();
+        assertThat(json(ask(HttpMethod.POST, "/api/session", session, signIn("glen", "chosen by the head")), 200)
+                        .at("/person/mustChangePassword")
+                        .asBoolean())
+                .isTrue();
+        assertThat(json(ask(HttpMethod.GET, "/api/cases", session, ""), 403)
+                        .get("detail")
+                        .asString())
+                .contains("administrator has set your password");
+        assertThat(json(
+                                ask(
+                                        HttpMethod.POST,
+                                        "/api/session/password",
+                                        session,
+                                        "{\"present\":\"chosen by the head\",\"fresh\":\"" + PASSWORD + "\"}"),
+                                200)
+                        .at("/person/mustChangePassword")
+                        .asBoolean())
+                .isFalse();
         json(ask(HttpMethod.GET, "/api/cases", session, ""), 200);
     }
 
@@ -218,36 +309,85 @@ class SessionApiTest {
         String secret = begun.get("secret").asString();
         assertThat(begun.get("address").asString()).startsWith("otpauth://totp/Lexicor%3Aridge?secret=" + secret);
         long step = Instant.now().getEpochSecond() / 30;
-        json(ask(HttpMethod.POST, "/api/session/second-factor/confirmed", session, "{\"secret\":\"" + secret + "\",\"code\":\"000000\"}"), 400);
-        JsonNode recovery = json(ask(HttpMethod.POST, "/api/session/second-factor/confirmed", session, "{\"secret\":\"" + secret + "\",\"code\":\"" + secondFactor.at(secret, step) + "\"}"), 200).get("codes");
+        json(
+                ask(
+                        HttpMethod.POST,
+                        "/api/session/second-factor/confirmed",
+                        session,
+                        "{\"secret\":\"" + secret + "\",\"code\":\"000000\"}"),
+                400);
+        JsonNode recovery = json(
+                        ask(
+                                HttpMethod.POST,
+                                "/api/session/second-factor/confirmed",
+                                session,
+                                "{\"secret\":\"" + secret + "\",\"code\":\"" + secondFactor.at(secret, step) + "\"}"),
+                        200)
+                .get("codes");
         assertThat(recovery).hasSize(10);
-        assertThat(json(ask(HttpMethod.POST, "/api/session", null, signIn("ridge", PASSWORD)), 401).get("field").asString()).isEqualTo("code");
+        assertThat(json(ask(HttpMethod.POST, "/api/session", null, signIn("ridge", PASSWORD)), 401)
+                        .get("field")
+                        .asString())
+                .isEqualTo("code");
         String used = "{\"name\":\"ridge\",\"password\":\"" + PASSWORD + "\",\"code\":\"%s\"}";
         json(ask(HttpMethod.POST, "/api/session", null, used.formatted(secondFactor.at(secret, step))), 401);
         json(ask(HttpMethod.POST, "/api/session", null, used.formatted(secondFactor.at(secret, step + 1))), 200);
-        json(ask(HttpMethod.POST, "/api/session", null, used.formatted(recovery.get(0).asString().toUpperCase(Locale.ROOT))), 200);
-        json(ask(HttpMethod.POST, "/api/session", null, used.formatted(recovery.get(0).asString())), 401);
+        json(
+                ask(
+                        HttpMethod.POST,
+                        "/api/session",
+                        null,
+                        used.formatted(recovery.get(0).asString().toUpperCase(Locale.ROOT))),
+                200);
+        json(
+                ask(
+                        HttpMethod.POST,
+                        "/api/session",
+                        null,
+                        used.formatted(recovery.get(0).asString())),
+                401);
         MockHttpSession again = new MockHttpSession();
-        json(ask(HttpMethod.POST, "/api/session", again, used.formatted(recovery.get(1).asString())), 200);
+        json(
+                ask(
+                        HttpMethod.POST,
+                        "/api/session",
+                        again,
+                        used.formatted(recovery.get(1).asString())),
+                200);
         json(ask(HttpMethod.POST, "/api/session/second-factor/ended", again, "{\"password\":\"not it\"}"), 400);
-        json(ask(HttpMethod.POST, "/api/session/second-factor/ended", again, "{\"password\":\"" + PASSWORD + "\"}"), 200);
+        json(
+                ask(HttpMethod.POST, "/api/session/second-factor/ended", again, "{\"password\":\"" + PASSWORD + "\"}"),
+                200);
         json(ask(HttpMethod.POST, "/api/session", null, signIn("ridge", PASSWORD)), 200);
     }
 
     @Test
     void a_hash_of_an_older_kind_is_read_and_renewed() throws Exception {
         AccountJson made = make("old", Role.STUDENT);
-        database.update("update account set password_hash = ? where id = ?", new BCryptPasswordEncoder(4).encode(PASSWORD), made.id());
+        database.update(
+                "update account set password_hash = ? where id = ?",
+                new BCryptPasswordEncoder(4).encode(PASSWORD),
+                made.id());
         MockHttpSession session = new MockHttpSession();
         json(ask(HttpMethod.POST, "/api/session", session, signIn("old", PASSWORD)), 200);
-        assertThat(database.queryForObject("select password_hash from account where id = ?", String.class, made.id())).startsWith("{argon2}");
+        assertThat(database.queryForObject("select password_hash from account where id = ?", String.class, made.id()))
+                .startsWith("{argon2}");
         json(ask(HttpMethod.GET, "/api/library", session, ""), 200);
     }
 
     @ParameterizedTest
-    @CsvSource({"password password password, false", "aaaaaaaaaaaaaaaaaaaaaaaa, false", "abcdefghijklmnopqrst, false", "short, false", "four sails on a lake, true", "ein Löffel Grießbrei um acht, true", "🦜🦜🦚🦩 four birds now, true"})
+    @CsvSource({
+        "password password password, false",
+        "aaaaaaaaaaaaaaaaaaaaaaaa, false",
+        "abcdefghijklmnopqrst, false",
+        "short, false",
+        "four sails on a lake, true",
+        "ein Löffel Grießbrei um acht, true",
+        "🦜🦜🦚🦩 four birds now, true"
+    })
     void passwords_go_by_length_and_by_how_easily_they_are_guessed(String password, boolean taken) {
-        assertThat(passwords.fault(password, List.of("dale", "R. Dale")).isEmpty()).isEqualTo(taken);
+        assertThat(passwords.fault(password, List.of("dale", "R. Dale")).isEmpty())
+                .isEqualTo(taken);
     }
 
     @Test
@@ -259,20 +399,33 @@ class SessionApiTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"server, Somebody Else, name", "wren, ' Server', displayName", "wren, 'L. Mаrtin', displayName", "wren, 'L.  MARTIN', displayName", "wren, lmartin, displayName", "wren, 'a\u202Eb', displayName"})
+    @CsvSource({
+        "server, Somebody Else, name",
+        "wren, ' Server', displayName",
+        "wren, 'L. Mаrtin', displayName",
+        "wren, 'L.  MARTIN', displayName",
+        "wren, lmartin, displayName",
+        "wren, 'a\u202Eb', displayName"
+    })
     void nobody_can_be_taken_for_the_server_or_for_a_colleague(String name, String displayName, String field) {
         if (accounts.all().stream().noneMatch(each -> each.name().equals("lmartin"))) {
             make("lmartin", "L. Martin", Role.STUDENT);
         }
-        JsonNode fault = Asking.as(server, "head", Role.ADMINISTRATOR).post("/api/accounts",
-                "{\"name\":\"" + name + "\",\"displayName\":\"" + displayName + "\",\"roles\":[\"STUDENT\"],\"password\":\"" + PASSWORD + "\"}", 400);
+        JsonNode fault = Asking.as(server, "head", Role.ADMINISTRATOR)
+                .post(
+                        "/api/accounts",
+                        "{\"name\":\"" + name + "\",\"displayName\":\"" + displayName
+                                + "\",\"roles\":[\"STUDENT\"],\"password\":\"" + PASSWORD + "\"}",
+                        400);
         assertThat(fault.get("field").asString()).isEqualTo(field);
     }
 
     @Test
     void what_a_role_does_not_allow_is_traced() {
         Asking.as(server, "prowler", Role.STUDENT).get("/api/cases", 403);
-        JsonNode line = Asking.as(server, "head", Role.ADMINISTRATOR).get("/api/audit?author=prowler", 200).get(0);
+        JsonNode line = Asking.as(server, "head", Role.ADMINISTRATOR)
+                .get("/api/audit?author=prowler", 200)
+                .get(0);
         assertThat(line.get("action").asString()).isEqualTo("REFUSED");
         assertThat(line.get("detail").asString()).isEqualTo("GET /api/cases");
     }
@@ -282,9 +435,33 @@ class SessionApiTest {
         make("combe", Role.STUDENT);
         MockHttpSession session = new MockHttpSession();
         json(ask(HttpMethod.POST, "/api/session", session, signIn("combe", PASSWORD)), 200);
-        assertThat(json(ask(HttpMethod.POST, "/api/session/password", session, "{\"present\":\"no\",\"fresh\":\"another long one\"}"), 400).get("field").asString()).isEqualTo("present");
-        assertThat(json(ask(HttpMethod.POST, "/api/session/password", session, "{\"present\":\"" + PASSWORD + "\",\"fresh\":\"short\"}"), 400).get("field").asString()).isEqualTo("fresh");
-        json(ask(HttpMethod.POST, "/api/session/password", session, "{\"present\":\"" + PASSWORD + "\",\"fresh\":\"another long one\"}"), 200);
+        assertThat(json(
+                                ask(
+                                        HttpMethod.POST,
+                                        "/api/session/password",
+                                        session,
+                                        "{\"present\":\"no\",\"fresh\":\"another long one\"}"),
+                                400)
+                        .get("field")
+                        .asString())
+                .isEqualTo("present");
+        assertThat(json(
+                                ask(
+                                        HttpMethod.POST,
+                                        "/api/session/password",
+                                        session,
+                                        "{\"present\":\"" + PASSWORD + "\",\"fresh\":\"short\"}"),
+                                400)
+                        .get("field")
+                        .asString())
+                .isEqualTo("fresh");
+        json(
+                ask(
+                        HttpMethod.POST,
+                        "/api/session/password",
+                        session,
+                        "{\"present\":\"" + PASSWORD + "\",\"fresh\":\"another long one\"}"),
+                200);
         json(ask(HttpMethod.GET, "/api/library", session, ""), 200);
         json(ask(HttpMethod.POST, "/api/session", null, signIn("combe", PASSWORD)), 401);
         json(ask(HttpMethod.POST, "/api/session", null, signIn("combe", "another long one")), 200);
@@ -297,7 +474,11 @@ class SessionApiTest {
         json(ask(HttpMethod.POST, "/api/session", session, signIn("holt", PASSWORD)), 200);
         json(ask(HttpMethod.GET, "/api/cases", session, ""), 200);
         Asking administrator = Asking.as(server, "head", Role.ADMINISTRATOR);
-        administrator.put("/api/accounts/" + made.id(), "{\"displayName\":\"Holt\",\"roles\":[\"THERAPIST\"],\"active\":false,\"version\":" + made.version() + "}", 200);
+        administrator.put(
+                "/api/accounts/" + made.id(),
+                "{\"displayName\":\"Holt\",\"roles\":[\"THERAPIST\"],\"active\":false,\"version\":" + made.version()
+                        + "}",
+                200);
         json(ask(HttpMethod.GET, "/api/cases", session, ""), 401);
         json(ask(HttpMethod.POST, "/api/session", null, signIn("holt", PASSWORD)), 401);
     }
@@ -305,25 +486,61 @@ class SessionApiTest {
     @Test
     void the_last_administrator_stays_one_and_a_stale_change_is_refused() {
         if (accounts.isEmpty()) {
-            accounts.first(new AccountJson.FirstAccount(code.printed(), "first", "First", Set.of(Role.ADMINISTRATOR), PASSWORD));
+            accounts.first(new AccountJson.FirstAccount(
+                    code.printed(), "first", "First", Set.of(Role.ADMINISTRATOR), PASSWORD));
         }
         Asking administrator = Asking.as(server, "head", Role.ADMINISTRATOR);
-        JsonNode first = administrator.get("/api/accounts", 200).valueStream().filter(each -> each.get("name").asString().equals("first")).findFirst().orElseThrow();
+        JsonNode first = administrator
+                .get("/api/accounts", 200)
+                .valueStream()
+                .filter(each -> each.get("name").asString().equals("first"))
+                .findFirst()
+                .orElseThrow();
         String address = "/api/accounts/" + first.get("id").asString();
         int version = first.get("version").asInt();
-        assertThat(administrator.put(address, "{\"displayName\":\"First\",\"roles\":[\"STEWARD\"],\"active\":true,\"version\":" + version + "}", 400).get("detail").asString()).contains("last administrator");
-        assertThat(administrator.put(address, "{\"displayName\":\"First\",\"roles\":[\"ADMINISTRATOR\"],\"active\":true,\"version\":" + (version + 7) + "}", 409).get("detail").asString())
+        assertThat(administrator
+                        .put(
+                                address,
+                                "{\"displayName\":\"First\",\"roles\":[\"STEWARD\"],\"active\":true,\"version\":"
+                                        + version + "}",
+                                400)
+                        .get("detail")
+                        .asString())
+                .contains("last administrator");
+        assertThat(administrator
+                        .put(
+                                address,
+                                "{\"displayName\":\"First\",\"roles\":[\"ADMINISTRATOR\"],\"active\":true,\"version\":"
+                                        + (version + 7) + "}",
+                                409)
+                        .get("detail")
+                        .asString())
                 .contains("Somebody else changed");
     }
 
     @Test
     void faults_in_a_new_account_are_named_and_no_hash_leaves_the_server() {
         Asking administrator = Asking.as(server, "head", Role.ADMINISTRATOR);
-        assertThat(administrator.post("/api/accounts", account("No Spaces", "STUDENT"), 400).get("field").asString()).isEqualTo("name");
-        assertThat(administrator.post("/api/accounts", account("rill", "STUDENT").replace(PASSWORD, "short"), 400).get("field").asString()).isEqualTo("password");
+        assertThat(administrator
+                        .post("/api/accounts", account("No Spaces", "STUDENT"), 400)
+                        .get("field")
+                        .asString())
+                .isEqualTo("name");
+        assertThat(administrator
+                        .post("/api/accounts", account("rill", "STUDENT").replace(PASSWORD, "short"), 400)
+                        .get("field")
+                        .asString())
+                .isEqualTo("password");
         administrator.post("/api/accounts", account("rill", "STUDENT"), 201);
-        assertThat(administrator.post("/api/accounts", account("rill", "STUDENT"), 400).get("detail").asString()).contains("'rill' is in use");
-        assertThat(administrator.get("/api/accounts", 200).toString()).doesNotContain("$2a$").doesNotContain("argon2").doesNotContain("asswordHash");
+        assertThat(administrator
+                        .post("/api/accounts", account("rill", "STUDENT"), 400)
+                        .get("detail")
+                        .asString())
+                .contains("'rill' is in use");
+        assertThat(administrator.get("/api/accounts", 200).toString())
+                .doesNotContain("$2a$")
+                .doesNotContain("argon2")
+                .doesNotContain("asswordHash");
     }
 
     private AccountJson make(String name, Role role) {
@@ -332,7 +549,8 @@ class SessionApiTest {
 
     private AccountJson make(String name, String displayName, Role role) {
         if (accounts.isEmpty()) {
-            accounts.first(new AccountJson.FirstAccount(code.printed(), "first", "First", Set.of(Role.ADMINISTRATOR), PASSWORD));
+            accounts.first(new AccountJson.FirstAccount(
+                    code.printed(), "first", "First", Set.of(Role.ADMINISTRATOR), PASSWORD));
         }
         return accounts.make(new AccountJson.NewAccount(name, displayName, Set.of(role), PASSWORD), false);
     }
@@ -342,11 +560,18 @@ class SessionApiTest {
     }
 
     private MvcTestResult withCookie(String body, Cookie cookie) {
-        return server.post().uri("/api/session").with(csrf()).cookie(cookie).contentType(MediaType.APPLICATION_JSON).content(body).exchange();
+        return server.post()
+                .uri("/api/session")
+                .with(csrf())
+                .cookie(cookie)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body)
+                .exchange();
     }
 
     private static String account(String name, String role) {
-        return "{\"name\":\"" + name + "\",\"displayName\":\"Called " + name + "\",\"roles\":[\"" + role + "\"],\"password\":\"" + PASSWORD + "\"}";
+        return "{\"name\":\"" + name + "\",\"displayName\":\"Called " + name + "\",\"roles\":[\"" + role
+                + "\"],\"password\":\"" + PASSWORD + "\"}";
     }
 
     private static String signIn(String name, String password) {
@@ -354,13 +579,19 @@ class SessionApiTest {
     }
 
     private MvcTestResult ask(HttpMethod method, String address, MockHttpSession session, String body) {
-        var request = server.method(method).uri(address).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(body);
+        var request = server.method(method)
+                .uri(address)
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body);
         return (session == null ? request : request.session(session)).exchange();
     }
 
     private static JsonNode json(MvcTestResult result, int status) throws Exception {
         String body = result.getResponse().getContentAsString();
         assertThat(result.getResponse().getStatus()).as(body).isEqualTo(status);
-        return body.isEmpty() ? JsonMapper.shared().nullNode() : JsonMapper.shared().readTree(body);
+        return body.isEmpty()
+                ? JsonMapper.shared().nullNode()
+                : JsonMapper.shared().readTree(body);
     }
 }

@@ -25,11 +25,16 @@ import tools.jackson.databind.JsonNode;
 class AuditTest {
 
     /** Requests that leave no line, each for a reason. */
-    private static final Set<String> WITHOUT_LINE = Set.of("preview", 
+    private static final Set<String> WITHOUT_LINE = Set.of(
+            "preview",
             "session", // who is here: nothing of anybody else
-            "signIn", "first", "add", "change", // accounts: write their lines themselves, with what was before and after
+            "signIn",
+            "first",
+            "add",
+            "change", // accounts: write their lines themselves, with what was before and after
             "beginSecondFactor", // changes nothing
-            "now", "history", // settings: nothing about a patient, and their own history says who changed what
+            "now",
+            "history", // settings: nothing about a patient, and their own history says who changed what
             "nextCode"); // a free code
 
     @Autowired
@@ -51,7 +56,9 @@ class AuditTest {
         for (RequestMappingHandlerMapping mapping : mappings) {
             for (var entry : mapping.getHandlerMethods().entrySet()) {
                 Method method = entry.getValue().getMethod();
-                boolean about = entry.getKey().getPatternValues().stream().anyMatch(path -> path.matches("/api/(cases|examinations|accounts|audit|settings|session|first-account).*"));
+                boolean about = entry.getKey().getPatternValues().stream()
+                        .anyMatch(path -> path.matches(
+                                "/api/(cases|examinations|accounts|audit|settings|session|first-account).*"));
                 if (about && AnnotatedElementUtils.hasAnnotation(method, Traced.class)) {
                     traced++;
                 } else if (about && !WITHOUT_LINE.contains(method.getName())) {
@@ -67,20 +74,27 @@ class AuditTest {
     void a_line_says_who_did_what_to_what() {
         Asking therapist = Asking.as(server, "dale", Role.THERAPIST);
         Asking administrator = Asking.as(server, "gill", Role.ADMINISTRATOR);
-        JsonNode examination = therapist.post("/api/cases", "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"AU-1\",\"details\":{},\"visit\":{\"id\":\"" + UUID.randomUUID()
-                + "\",\"region\":\"shoulder\",\"side\":\"LEFT\",\"setting\":\"FIRST_CONTACT\"}}", 201);
+        JsonNode examination = therapist.post(
+                "/api/cases",
+                "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"AU-1\",\"details\":{},\"visit\":{\"id\":\""
+                        + UUID.randomUUID()
+                        + "\",\"region\":\"shoulder\",\"side\":\"LEFT\",\"setting\":\"FIRST_CONTACT\"}}",
+                201);
         String id = examination.get("id").asString();
         assertThat(actions(administrator, id)).containsExactly("ENTERED case");
         therapist.get("/api/examinations/" + id, 200);
         therapist.get("/api/examinations/" + id + "/weighing", 200);
         therapist.get("/api/examinations/" + id, 200);
-        assertThat(actions(administrator, id)).as("looking again is one look").containsExactly("SAW examination", "ENTERED case");
+        assertThat(actions(administrator, id))
+                .as("looking again is one look")
+                .containsExactly("SAW examination", "ENTERED case");
         therapist.get("/api/examinations/" + id + "/note", 200);
         assertThat(actions(administrator, id)).first().isEqualTo("TOOK_OUT examination");
         JsonNode line = administrator.get("/api/audit?subjectId=" + id, 200).get(0);
         assertThat(line.get("author").asString()).isEqualTo("dale");
         assertThat(line.get("subjectName").asString()).isEqualTo("AU-1, left shoulder");
-        assertThat(Asking.as(server, "brook", Role.ADMINISTRATOR).get("/api/audit?author=dale&action=TOOK_OUT", 200)).isNotEmpty();
+        assertThat(Asking.as(server, "brook", Role.ADMINISTRATOR).get("/api/audit?author=dale&action=TOOK_OUT", 200))
+                .isNotEmpty();
     }
 
     @Test
@@ -94,31 +108,45 @@ class AuditTest {
     @Test
     void an_entry_whose_line_cannot_be_written_is_not_kept_either() {
         Asking therapist = Asking.as(server, "unlined", Role.THERAPIST);
-        String start = "{\"id\":\"%s\",\"code\":\"AU-9\",\"details\":{},\"visit\":{\"id\":\"%s\",\"region\":\"shoulder\",\"side\":\"LEFT\",\"setting\":\"FIRST_CONTACT\"}}"
-                .formatted(UUID.randomUUID(), UUID.randomUUID());
+        String start =
+                "{\"id\":\"%s\",\"code\":\"AU-9\",\"details\":{},\"visit\":{\"id\":\"%s\",\"region\":\"shoulder\",\"side\":\"LEFT\",\"setting\":\"FIRST_CONTACT\"}}"
+                        .formatted(UUID.randomUUID(), UUID.randomUUID());
         String id = therapist.post("/api/cases", start, 201).get("id").asString();
-        String move = "{\"commands\":[{\"id\":\"%s\",\"clientId\":\"%s\",\"order\":1,\"at\":\"%s\",\"kind\":\"MOVE\",\"standAt\":\"sh-arc\",\"attempts\":[],\"answers\":[]}]}"
-                .formatted(UUID.randomUUID(), UUID.randomUUID(), java.time.Instant.now());
-        database.execute("alter table audit_entry add constraint no_line_for_it check (author <> 'unlined' or action <> 'ENTERED') nocheck");
+        String move =
+                "{\"commands\":[{\"id\":\"%s\",\"clientId\":\"%s\",\"order\":1,\"at\":\"%s\",\"kind\":\"MOVE\",\"standAt\":\"sh-arc\",\"attempts\":[],\"answers\":[]}]}"
+                        .formatted(UUID.randomUUID(), UUID.randomUUID(), java.time.Instant.now());
+        database.execute(
+                "alter table audit_entry add constraint no_line_for_it check (author <> 'unlined' or action <> 'ENTERED') nocheck");
         try {
             therapist.post("/api/examinations/" + id + "/commands", move, 422);
         } finally {
             database.execute("alter table audit_entry drop constraint no_line_for_it");
         }
-        assertThat(therapist.get("/api/examinations/" + id, 200).get("commands")).isEmpty();
+        assertThat(therapist.get("/api/examinations/" + id, 200).get("commands"))
+                .isEmpty();
         therapist.post("/api/examinations/" + id + "/commands", move, 200);
-        assertThat(actions(Asking.as(server, "gill", Role.ADMINISTRATOR), id)).filteredOn("ENTERED examination"::equals).hasSize(1);
+        assertThat(actions(Asking.as(server, "gill", Role.ADMINISTRATOR), id))
+                .filteredOn("ENTERED examination"::equals)
+                .hasSize(1);
     }
 
     @Test
     void lines_can_be_added_and_read_and_nothing_else() {
         assertThat(AuditEntries.class.getInterfaces()).containsExactly(Repository.class);
-        assertThat(Arrays.stream(AuditEntries.class.getDeclaredMethods()).map(Method::getName)).containsExactlyInAnyOrder("save", "count", "find");
+        assertThat(Arrays.stream(AuditEntries.class.getDeclaredMethods()).map(Method::getName))
+                .containsExactlyInAnyOrder("save", "count", "find");
         AuditEntry entry = new AuditEntry(java.time.Instant.now(), "x".repeat(100), Action.SAW, "s", "", "");
-        assertThatThrownBy(() -> entries.save(entry)).as("the table's own limits hold").isInstanceOf(RuntimeException.class);
+        assertThatThrownBy(() -> entries.save(entry))
+                .as("the table's own limits hold")
+                .isInstanceOf(RuntimeException.class);
     }
 
     private static List<String> actions(Asking administrator, String id) {
-        return administrator.get("/api/audit?subjectId=" + id, 200).valueStream().map(line -> line.get("action").asString() + " " + line.get("subject").asString()).toList();
+        return administrator
+                .get("/api/audit?subjectId=" + id, 200)
+                .valueStream()
+                .map(line -> line.get("action").asString() + " "
+                        + line.get("subject").asString())
+                .toList();
     }
 }

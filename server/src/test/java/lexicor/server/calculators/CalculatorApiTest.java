@@ -55,28 +55,36 @@ class CalculatorApiTest {
 
     @Test
     void a_group_shares_a_factor() throws Exception {
-        String tests = "[{\"sensitivity\":0.8,\"specificity\":0.8,\"positive\":true},{\"sensitivity\":0.7,\"specificity\":0.75,\"positive\":true}]";
+        String tests =
+                "[{\"sensitivity\":0.8,\"specificity\":0.8,\"positive\":true},{\"sensitivity\":0.7,\"specificity\":0.75,\"positive\":true}]";
         JsonNode answer = json(post("group", "{\"rho\":0.4,\"tests\":" + tests + "}"), 200);
         assertThat(answer.get("givenPresent").asDouble()).isCloseTo(0.8 * 0.753621, Offset.offset(1e-6));
         assertThat(answer.get("givenAbsent").asDouble()).isCloseTo(0.2 * 0.450589, Offset.offset(1e-6));
         JsonNode apart = json(post("group", "{\"rho\":0.4,\"rhoAbsent\":0,\"tests\":" + tests + "}"), 200);
         assertThat(apart.get("givenAbsent").asDouble()).isCloseTo(0.2 * 0.25, EXACT);
-        assertThat(json(post("post-test", "{\"prior\":0.3,\"groups\":[{\"rho\":0.4,\"tests\":" + tests + "}]}"), 200).get("postTest").asDouble())
+        assertThat(json(post("post-test", "{\"prior\":0.3,\"groups\":[{\"rho\":0.4,\"tests\":" + tests + "}]}"), 200)
+                        .get("postTest")
+                        .asDouble())
                 .isCloseTo(0.741414, Offset.offset(1e-6));
     }
 
     @Test
     void an_interval_is_drawn_from_the_counts_and_repeats_with_its_seed() throws Exception {
-        String body = "{\"prior\":0.3,\"draws\":20000,\"seed\":11,\"tests\":[{\"tp\":45,\"fp\":12,\"fn\":15,\"tn\":68,\"positive\":true}]}";
+        String body =
+                "{\"prior\":0.3,\"draws\":20000,\"seed\":11,\"tests\":[{\"tp\":45,\"fp\":12,\"fn\":15,\"tn\":68,\"positive\":true}]}";
         JsonNode answer = json(post("interval", body), 200);
         assertThat(answer.get("median").asDouble()).isCloseTo(0.68, Offset.offset(0.01));
-        assertThat(answer.get("lower").asDouble()).isLessThan(answer.get("median").asDouble());
+        assertThat(answer.get("lower").asDouble())
+                .isLessThan(answer.get("median").asDouble());
         assertThat(json(post("interval", body), 200)).isEqualTo(answer);
     }
 
     @Test
     void no_groups_leave_the_prior() throws Exception {
-        assertThat(json(post("post-test", "{\"prior\":0.3,\"groups\":[]}"), 200).get("postTest").asDouble()).isEqualTo(0.3);
+        assertThat(json(post("post-test", "{\"prior\":0.3,\"groups\":[]}"), 200)
+                        .get("postTest")
+                        .asDouble())
+                .isEqualTo(0.3);
     }
 
     @ParameterizedTest(name = "{0} {1} -> {2}")
@@ -103,7 +111,8 @@ class CalculatorApiTest {
             post-test | {"prior":0.3,"groups":[{"rho":0,"tests":[{"sensitivity":0.2,"specificity":1,"positive":true}]}]}   | groups[0].tests[0].specificity | below 1
             post-test | {"prior":0.3,"groups":[{"rho":0,"tests":[{"sensitivity":0.2,"specificity":0.5,"positive":"yes"}]}]} | groups[0].tests[0].positive   | true or false
             """)
-    void bad_input_names_the_field_and_what_is_allowed(String calculator, String body, String field, String allowed) throws Exception {
+    void bad_input_names_the_field_and_what_is_allowed(String calculator, String body, String field, String allowed)
+            throws Exception {
         MvcTestResult result = post(calculator, body);
         assertThat(result.getResponse().getContentType()).startsWith("application/problem+json");
         JsonNode problem = json(result, 400);
@@ -118,7 +127,11 @@ class CalculatorApiTest {
     }
 
     private MvcTestResult post(String calculator, String body) {
-        return server.post().uri("/api/calculate/" + calculator).contentType(MediaType.APPLICATION_JSON).content(body).exchange();
+        return server.post()
+                .uri("/api/calculate/" + calculator)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body)
+                .exchange();
     }
 
     private static JsonNode json(MvcTestResult result, int status) throws Exception {

@@ -39,15 +39,23 @@ class WorkedCasesApiTest {
     }
 
     static Stream<Named<JsonNode>> joint() {
-        return read("joint.json").valueStream().map(each -> Named.of(each.get("name").asString(), each));
+        return read("joint.json")
+                .valueStream()
+                .map(each -> Named.of(each.get("name").asString(), each));
     }
 
     static Stream<Named<JsonNode>> syntheses() {
-        return read("synthesis.json").get("cases").valueStream().map(each -> Named.of(each.get("id").asString(), each));
+        return read("synthesis.json")
+                .get("cases")
+                .valueStream()
+                .map(each -> Named.of(each.get("id").asString(), each));
     }
 
     static Stream<Named<JsonNode>> pools() {
-        return read("synthesis.json").get("pool").valueStream().map(each -> Named.of(each.get("id").asString(), each));
+        return read("synthesis.json")
+                .get("pool")
+                .valueStream()
+                .map(each -> Named.of(each.get("id").asString(), each));
     }
 
     @ParameterizedTest
@@ -55,7 +63,8 @@ class WorkedCasesApiTest {
     void a_joint_differential(JsonNode worked) throws Exception {
         JsonNode answer = json(post("joint", worked.get("request").toString()), 200);
         same(answer, worked.get("response"), 1e-8, "");
-        assertThat(answer.propertyNames()).containsExactlyInAnyOrderElementsOf(worked.get("response").propertyNames());
+        assertThat(answer.propertyNames())
+                .containsExactlyInAnyOrderElementsOf(worked.get("response").propertyNames());
     }
 
     @ParameterizedTest
@@ -88,7 +97,8 @@ class WorkedCasesApiTest {
             synthesis | {"records":[{"id":"r","criterion":"c","condition":"d","study":"s","originator":false,"tp":1,"fn":0,"tn":4,"fp":1}]} | records[0].test | 1 to 200
             pool | {"studies":[]} | studies | 1 to 200
             pool | {"studies":[{"tp":3,"fn":1,"tn":0,"fp":0}]} | studies[0].tn | at least one patient without""")
-    void what_cannot_be_names_the_field_and_what_is_allowed(String calculator, String body, String field, String allowed) throws Exception {
+    void what_cannot_be_names_the_field_and_what_is_allowed(
+            String calculator, String body, String field, String allowed) throws Exception {
         JsonNode fault = json(post(calculator, body), 400).at("/errors/0");
         assertThat(fault.get("field").asString()).isEqualTo(field);
         assertThat(fault.get("message").asString()).contains(allowed);
@@ -103,17 +113,32 @@ class WorkedCasesApiTest {
         }
         StringBuilder targets = new StringBuilder();
         for (int c = 0; c < 45; c++) {
-            targets.append(c == 0 ? "" : ",").append("{\"condition\":\"c").append(c).append("\",\"sensitivity\":0.8,\"specificity\":0.8}");
+            targets.append(c == 0 ? "" : ",")
+                    .append("{\"condition\":\"c")
+                    .append(c)
+                    .append("\",\"sensitivity\":0.8,\"specificity\":0.8}");
         }
-        JsonNode answer = json(post("joint", "{\"conditions\":[" + conditions + "],\"findings\":[{\"id\":\"f\",\"answer\":\"positive\",\"targets\":[" + targets + "]}]}"), 400);
-        assertThat(answer.toString()).contains("conditions").satisfiesAnyOf(text -> assertThat(text).contains(why), text -> assertThat(text).contains("states; allowed"));
+        JsonNode answer = json(
+                post(
+                        "joint",
+                        "{\"conditions\":[" + conditions
+                                + "],\"findings\":[{\"id\":\"f\",\"answer\":\"positive\",\"targets\":[" + targets
+                                + "]}]}"),
+                400);
+        assertThat(answer.toString())
+                .contains("conditions")
+                .satisfiesAnyOf(
+                        text -> assertThat(text).contains(why),
+                        text -> assertThat(text).contains("states; allowed"));
     }
 
     /** What is expected and no less; lists of named things by their names, others by their place. */
     private static void same(JsonNode actual, JsonNode expected, double tolerance, String at) {
         if (expected.isObject()) {
             expected.properties().forEach(each -> {
-                assertThat(actual.has(each.getKey())).as(at + "/" + each.getKey()).isTrue();
+                assertThat(actual.has(each.getKey()))
+                        .as(at + "/" + each.getKey())
+                        .isTrue();
                 same(actual.get(each.getKey()), each.getValue(), tolerance, at + "/" + each.getKey());
             });
         } else if (expected.isArray()) {
@@ -129,7 +154,10 @@ class WorkedCasesApiTest {
                 }
             }
         } else if (expected.isNumber()) {
-            assertThat(actual.asDouble()).as(at).isCloseTo(expected.asDouble(), Offset.offset(tolerance * Math.max(1, Math.abs(expected.asDouble()))));
+            assertThat(actual.asDouble())
+                    .as(at)
+                    .isCloseTo(
+                            expected.asDouble(), Offset.offset(tolerance * Math.max(1, Math.abs(expected.asDouble()))));
         } else {
             assertThat(actual).as(at).isEqualTo(expected);
         }
@@ -139,18 +167,30 @@ class WorkedCasesApiTest {
         TreeMap<String, JsonNode> named = new TreeMap<>();
         for (JsonNode each : list) {
             if (each.isObject()) {
-                named.put(String.join(" ", Stream.of("id", "test", "criterion", "finding", "condition", "one", "other").map(key -> each.path(key).asString("")).toList()), each);
+                named.put(
+                        String.join(
+                                " ",
+                                Stream.of("id", "test", "criterion", "finding", "condition", "one", "other")
+                                        .map(key -> each.path(key).asString(""))
+                                        .toList()),
+                        each);
             }
         }
         return named;
     }
 
     private MvcTestResult post(String calculator, String body) {
-        return server.post().uri("/api/calculate/" + calculator).contentType(MediaType.APPLICATION_JSON).content(body).exchange();
+        return server.post()
+                .uri("/api/calculate/" + calculator)
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body)
+                .exchange();
     }
 
     private static JsonNode json(MvcTestResult result, int status) throws Exception {
-        assertThat(result.getResponse().getStatus()).as(result.getResponse().getContentAsString()).isEqualTo(status);
+        assertThat(result.getResponse().getStatus())
+                .as(result.getResponse().getContentAsString())
+                .isEqualTo(status);
         return MAPPER.readTree(result.getResponse().getContentAsString());
     }
 }

@@ -35,7 +35,8 @@ class CaseApiTest {
     }
 
     private static String open(String code, String details, String visit) {
-        return "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"" + code + "\",\"details\":" + details + ",\"visit\":{\"id\":\"" + UUID.randomUUID() + "\"," + visit + "}}";
+        return "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"" + code + "\",\"details\":" + details
+                + ",\"visit\":{\"id\":\"" + UUID.randomUUID() + "\"," + visit + "}}";
     }
 
     private static final String SHOULDER = "\"region\":\"shoulder\",\"side\":\"RIGHT\",\"setting\":\"FIRST_CONTACT\"";
@@ -52,7 +53,8 @@ class CaseApiTest {
     void with_both_sides_the_worse_one_is_weighed_and_the_other_is_no_normal() {
         JsonNode fault = therapist.post("/api/cases", open("CA-2", "{}", SHOULDER.replace("RIGHT", "BOTH")), 400);
         assertThat(fault.get("field").asString()).isEqualTo("visit.worse");
-        JsonNode examination = therapist.post("/api/cases", open("CA-2", "{}", SHOULDER.replace("RIGHT", "BOTH") + ",\"worse\":\"LEFT\""), 201);
+        JsonNode examination = therapist.post(
+                "/api/cases", open("CA-2", "{}", SHOULDER.replace("RIGHT", "BOTH") + ",\"worse\":\"LEFT\""), 201);
         assertThat(examination.get("side").asString()).isEqualTo("LEFT");
         assertThat(examination.get("otherSideInvolved").asBoolean()).isTrue();
     }
@@ -63,7 +65,8 @@ class CaseApiTest {
         JsonNode fault = therapist.post("/api/cases", open("CB-0099", "{}", SHOULDER), 400);
         assertThat(fault.get("field").asString()).isEqualTo("code");
         assertThat(fault.get("detail").asString()).contains("'CB-0099' is in use; allowed: another code");
-        assertThat(therapist.get("/api/cases/next-code", 200).get("code").asString()).isEqualTo("CB-0100");
+        assertThat(therapist.get("/api/cases/next-code", 200).get("code").asString())
+                .isEqualTo("CB-0100");
     }
 
     @ParameterizedTest
@@ -76,7 +79,9 @@ class CaseApiTest {
         } else {
             JsonNode fault = therapist.post("/api/cases", request, 400);
             assertThat(fault.get("field").asString()).isEqualTo("birthYear");
-            assertThat(fault.get("detail").asString()).contains(message + " " + (Year.now().getValue() - 120) + " to " + Year.now().getValue());
+            assertThat(fault.get("detail").asString())
+                    .contains(message + " " + (Year.now().getValue() - 120) + " to "
+                            + Year.now().getValue());
         }
     }
 
@@ -90,20 +95,36 @@ class CaseApiTest {
 
     @Test
     void details_change_with_the_version_that_was_read() {
-        JsonNode person = therapist.post("/api/cases", open("CE-1", details(""), SHOULDER), 201).get("person");
+        JsonNode person = therapist
+                .post("/api/cases", open("CE-1", details(""), SHOULDER), 201)
+                .get("person");
         String address = "/api/cases/" + person.get("id").asString();
-        JsonNode changed = therapist.put(address, "{\"version\":0,\"details\":" + details(",\"birthYear\":1970,\"dominance\":\"LEFT\",\"name\":\"Ada\"") + "}", 200);
+        JsonNode changed = therapist.put(
+                address,
+                "{\"version\":0,\"details\":" + details(",\"birthYear\":1970,\"dominance\":\"LEFT\",\"name\":\"Ada\"")
+                        + "}",
+                200);
         assertThat(changed.get("birthYear").asInt()).isEqualTo(1970);
-        assertThat(therapist.put(address, "{\"version\":0,\"details\":" + details("") + "}", 409).get("detail").asString()).contains("What you typed is still here");
+        assertThat(therapist
+                        .put(address, "{\"version\":0,\"details\":" + details("") + "}", 409)
+                        .get("detail")
+                        .asString())
+                .contains("What you typed is still here");
         assertThat(therapist.get("/api/cases?find=ada", 200).get("lines")).hasSize(1);
-        therapist.put(address, "{\"version\":" + changed.get("version").asInt() + ",\"details\":" + details("") + "}", 200);
-        assertThat(therapist.get("/api/cases?find=ada", 200).get("lines")).as("a name taken away is not found").isEmpty();
+        therapist.put(
+                address, "{\"version\":" + changed.get("version").asInt() + ",\"details\":" + details("") + "}", 200);
+        assertThat(therapist.get("/api/cases?find=ada", 200).get("lines"))
+                .as("a name taken away is not found")
+                .isEmpty();
     }
 
     @Test
     void a_search_finds_beginnings_of_words_and_all_of_them() {
         therapist.post("/api/cases", open("CF-77", "{\"occupation\":\"Lighthouse keeper\"}", SHOULDER), 201);
-        therapist.post("/api/cases", open("CF-78", "{\"occupation\":\"Lighthouse painter\"}", SHOULDER.replace("shoulder", "wrist")), 201);
+        therapist.post(
+                "/api/cases",
+                open("CF-78", "{\"occupation\":\"Lighthouse painter\"}", SHOULDER.replace("shoulder", "wrist")),
+                201);
         assertThat(found("lighth")).containsExactly("CF-78", "CF-77");
         assertThat(found("LIGHT keep")).containsExactly("CF-77");
         assertThat(found("cf-7 painter")).containsExactly("CF-78");
@@ -114,7 +135,8 @@ class CaseApiTest {
 
     @Test
     void the_list_says_where_each_case_stands_and_follows_the_record() {
-        JsonNode examination = therapist.post("/api/cases", open("CG-1", "{\"occupation\":\"Zinc caster\"}", SHOULDER), 201);
+        JsonNode examination =
+                therapist.post("/api/cases", open("CG-1", "{\"occupation\":\"Zinc caster\"}", SHOULDER), 201);
         String id = examination.get("id").asString();
         assertThat(line("zinc").get("state").asString()).isEqualTo("BEGUN");
         tell(id, 1, "{\"question\":\"red-flags\",\"values\":[\"none\"]}");
@@ -123,32 +145,56 @@ class CaseApiTest {
         assertThat(line("zinc").get("state").asString()).isEqualTo("SUSPENDED");
         tell(id, 3, "{\"question\":\"release:cord\",\"values\":[],\"words\":\"Scan clear\"}");
         assertThat(line("zinc").get("state").asString()).isEqualTo("SCREENED");
-        assertThat(line("zinc").get("total").asInt()).as("those of the order that make sense already").isEqualTo(27);
+        assertThat(line("zinc").get("total").asInt())
+                .as("those of the order that make sense already")
+                .isEqualTo(27);
     }
 
     @Test
     void a_re_examination_starts_from_the_last_but_asks_anew_what_changes() {
         JsonNode first = therapist.post("/api/cases", open("CH-1", "{}", SHOULDER), 201);
         String id = first.get("id").asString();
-        tell(id, 1, "{\"question\":\"onset\",\"values\":[\"injury\"]},{\"question\":\"pain-now\",\"values\":[],\"number\":7},{\"question\":\"red-flags\",\"values\":[\"none\"]},"
-                + "{\"question\":\"facts\",\"values\":[\"steroids\"]},{\"question\":\"override:sh-neer\",\"values\":[],\"words\":\"lightly\"}");
+        tell(
+                id,
+                1,
+                "{\"question\":\"onset\",\"values\":[\"injury\"]},{\"question\":\"pain-now\",\"values\":[],\"number\":7},{\"question\":\"red-flags\",\"values\":[\"none\"]},"
+                        + "{\"question\":\"facts\",\"values\":[\"steroids\"]},{\"question\":\"override:sh-neer\",\"values\":[],\"words\":\"lightly\"}");
         String address = "/api/cases/" + first.at("/person/id").asString() + "/examinations";
-        JsonNode second = therapist.post(address, "{\"id\":\"" + UUID.randomUUID() + "\"," + SHOULDER + ",\"follows\":\"" + id + "\"}", 201);
-        List<String> kept = second.at("/commands/0/answers").valueStream().map(answer -> answer.get("question").asString()).toList();
+        JsonNode second = therapist.post(
+                address, "{\"id\":\"" + UUID.randomUUID() + "\"," + SHOULDER + ",\"follows\":\"" + id + "\"}", 201);
+        List<String> kept = second.at("/commands/0/answers")
+                .valueStream()
+                .map(answer -> answer.get("question").asString())
+                .toList();
         assertThat(kept).containsExactlyInAnyOrder("onset", "facts");
         JsonNode intake = therapist.get("/api/examinations/" + second.get("id").asString() + "/intake", 200);
         assertThat(intake.at("/safety/state").asString()).isEqualTo("NOT_YET_ASKED");
-        assertThat(intake.get("locked").valueStream().map(test -> test.get("testId").asString())).contains("sh-neer");
+        assertThat(intake.get("locked")
+                        .valueStream()
+                        .map(test -> test.get("testId").asString()))
+                .contains("sh-neer");
         JsonNode sheet = therapist.get("/api/cases/" + first.at("/person/id").asString(), 200);
         assertThat(sheet.get("episodes")).hasSize(1);
         assertThat(sheet.at("/episodes/0/visits")).hasSize(2);
-        assertThat(therapist.post(address, "{\"id\":\"" + UUID.randomUUID() + "\"," + SHOULDER.replace("shoulder", "elbow") + ",\"follows\":\"" + id + "\"}", 400).get("field").asString())
+        assertThat(therapist
+                        .post(
+                                address,
+                                "{\"id\":\"" + UUID.randomUUID() + "\"," + SHOULDER.replace("shoulder", "elbow")
+                                        + ",\"follows\":\"" + id + "\"}",
+                                400)
+                        .get("field")
+                        .asString())
                 .isEqualTo("follows");
     }
 
     private void tell(String id, int order, String answers) {
-        therapist.post("/api/examinations/" + id + "/commands", "{\"commands\":[{\"id\":\"" + UUID.randomUUID() + "\",\"clientId\":\"" + UUID.nameUUIDFromBytes(id.getBytes())
-                + "\",\"order\":" + order + ",\"at\":\"" + Instant.now() + "\",\"kind\":\"TELL\",\"standAt\":\"sh-arc\",\"attempts\":[],\"answers\":[" + answers + "]}]}", 200);
+        therapist.post(
+                "/api/examinations/" + id + "/commands",
+                "{\"commands\":[{\"id\":\"" + UUID.randomUUID() + "\",\"clientId\":\""
+                        + UUID.nameUUIDFromBytes(id.getBytes()) + "\",\"order\":" + order + ",\"at\":\"" + Instant.now()
+                        + "\",\"kind\":\"TELL\",\"standAt\":\"sh-arc\",\"attempts\":[],\"answers\":[" + answers
+                        + "]}]}",
+                200);
     }
 
     private JsonNode line(String find) {
@@ -156,6 +202,11 @@ class CaseApiTest {
     }
 
     private List<String> found(String find) {
-        return therapist.get("/api/cases?find=" + find.replace(" ", "%20"), 200).get("lines").valueStream().map(line -> line.at("/person/code").asString()).toList();
+        return therapist
+                .get("/api/cases?find=" + find.replace(" ", "%20"), 200)
+                .get("lines")
+                .valueStream()
+                .map(line -> line.at("/person/code").asString())
+                .toList();
     }
 }

@@ -27,8 +27,12 @@ class DemoClinicTest {
         JsonNode list = list();
         assertThat(list).hasSize(21);
         assertThat(list).extracting(line -> line.get("done").asInt()).contains(1, 2, 27);
-        assertThat(list).extracting(line -> line.get("state").asString()).contains("BEGUN", "SUSPENDED", "SCREENED", "TESTING", "DONE", "SIGNED");
-        assertThat(list).extracting(line -> line.get("region").asString()).contains("shoulder", "elbow", "wrist", "hand");
+        assertThat(list)
+                .extracting(line -> line.get("state").asString())
+                .contains("BEGUN", "SUSPENDED", "SCREENED", "TESTING", "DONE", "SIGNED");
+        assertThat(list)
+                .extracting(line -> line.get("region").asString())
+                .contains("shoulder", "elbow", "wrist", "hand");
         assertThat(list).extracting(line -> line.at("/person/code").asString()).doesNotHaveDuplicates();
     }
 
@@ -40,6 +44,9 @@ class DemoClinicTest {
     }
 
     private JsonNode list() throws Exception {
-        return JsonMapper.shared().readTree(server.get().uri("/api/cases").exchange().getResponse().getContentAsString()).get("lines");
+        return JsonMapper.shared()
+                .readTree(
+                        server.get().uri("/api/cases").exchange().getResponse().getContentAsString())
+                .get("lines");
     }
 }

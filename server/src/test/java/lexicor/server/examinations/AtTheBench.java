@@ -25,7 +25,8 @@ abstract class AtTheBench {
     }
 
     void send(String id, CommandJson... commands) {
-        therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(commands), null), 200);
+        therapist.post(
+                "/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(commands), null), 200);
     }
 
     JsonNode weighing(String id) {

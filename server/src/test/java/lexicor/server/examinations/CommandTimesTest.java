@@ -18,14 +18,24 @@ class CommandTimesTest {
     @ParameterizedTest
     @ValueSource(strings = {"2026-11-28T09:00:00Z", "2026-11-29T09:30:00Z", "2026-11-29T10:05:00Z"})
     void a_time_within_the_bounds_is_believed(String at) {
-        assertThat(CommandTimes.of(BEGAN, NOW, null).corrected("at", Instant.parse(at))).isEqualTo(at);
+        assertThat(CommandTimes.of(BEGAN, NOW, null).corrected("at", Instant.parse(at)))
+                .isEqualTo(at);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"-999999999-01-01T00:00:00Z", "2026-11-28T08:59:59Z", "2026-11-29T10:05:01Z", "+999999999-12-31T23:59:59Z"})
+    @ValueSource(
+            strings = {
+                "-999999999-01-01T00:00:00Z",
+                "2026-11-28T08:59:59Z",
+                "2026-11-29T10:05:01Z",
+                "+999999999-12-31T23:59:59Z"
+            })
     void a_time_out_of_bounds_names_the_field_and_what_is_allowed(String at) {
-        assertThatThrownBy(() -> CommandTimes.of(BEGAN, NOW, null).corrected("commands[0].at", Instant.parse(at))).isInstanceOf(BadInput.class)
-                .hasMessageContaining("commands[0].at").hasMessageContaining("2026-11-28T09:00:00Z").hasMessageContaining("2026-11-29T10:05:00Z");
+        assertThatThrownBy(() -> CommandTimes.of(BEGAN, NOW, null).corrected("commands[0].at", Instant.parse(at)))
+                .isInstanceOf(BadInput.class)
+                .hasMessageContaining("commands[0].at")
+                .hasMessageContaining("2026-11-28T09:00:00Z")
+                .hasMessageContaining("2026-11-29T10:05:00Z");
     }
 
     @Test
@@ -38,7 +48,8 @@ class CommandTimesTest {
     @Test
     void the_way_of_a_message_is_no_wrong_clock() {
         Instant at = NOW.minusSeconds(20);
-        assertThat(CommandTimes.of(BEGAN, NOW, NOW.minusSeconds(9)).corrected("at", at)).isEqualTo(at);
+        assertThat(CommandTimes.of(BEGAN, NOW, NOW.minusSeconds(9)).corrected("at", at))
+                .isEqualTo(at);
     }
 
     @Test
@@ -50,7 +61,11 @@ class CommandTimesTest {
 
     @Test
     void what_no_clock_can_show_is_refused() {
-        assertThatThrownBy(() -> CommandTimes.of(BEGAN, NOW, Instant.MAX)).isInstanceOf(BadInput.class).hasMessageContaining("sentAt");
-        assertThatThrownBy(() -> CommandTimes.of(BEGAN, NOW, NOW).corrected("at", Instant.MAX)).isInstanceOf(BadInput.class).hasMessageContaining("at");
+        assertThatThrownBy(() -> CommandTimes.of(BEGAN, NOW, Instant.MAX))
+                .isInstanceOf(BadInput.class)
+                .hasMessageContaining("sentAt");
+        assertThatThrownBy(() -> CommandTimes.of(BEGAN, NOW, NOW).corrected("at", Instant.MAX))
+                .isInstanceOf(BadInput.class)
+                .hasMessageContaining("at");
     }
 }

@@ -19,30 +19,76 @@ class ConclusionApiTest extends AtTheBench {
 
     @BeforeEach
     void begin() {
-        id = therapist.post("/api/cases", Visit.start("CC-" + UUID.randomUUID().toString().substring(0, 8)), 201).get("id").asString();
-        send(id, visit.record("sh-arc", "pain=familiar", "site=outer-arm", "angle-start=70", "angle-worst=90", "angle-end=110"), visit.record("sh-neer", "pain=familiar"), visit.record("sh-hawkins", "pain=familiar"));
+        id = therapist
+                .post(
+                        "/api/cases",
+                        Visit.start("CC-" + UUID.randomUUID().toString().substring(0, 8)),
+                        201)
+                .get("id")
+                .asString();
+        send(
+                id,
+                visit.record(
+                        "sh-arc",
+                        "pain=familiar",
+                        "site=outer-arm",
+                        "angle-start=70",
+                        "angle-worst=90",
+                        "angle-end=110"),
+                visit.record("sh-neer", "pain=familiar"),
+                visit.record("sh-hawkins", "pain=familiar"));
     }
 
     @Test
     void before_anything_is_concluded_what_leads_is_offered_to_be_settled_and_what_was_measured_to_be_repeated() {
         JsonNode beside = beside();
         assertThat(beside.get("candidates").get(0).asString()).isEqualTo("subacromial-pain");
-        assertThat(beside.get("toSettle").valueStream().map(step -> step.get("conditionId").asString())).contains("subacromial-pain").hasSizeLessThanOrEqualTo(3);
-        assertThat(beside.get("suggested").valueStream().map(marker -> marker.get("testId").asString())).containsExactly("sh-arc");
+        assertThat(beside.get("toSettle")
+                        .valueStream()
+                        .map(step -> step.get("conditionId").asString()))
+                .contains("subacromial-pain")
+                .hasSizeLessThanOrEqualTo(3);
+        assertThat(beside.get("suggested")
+                        .valueStream()
+                        .map(marker -> marker.get("testId").asString()))
+                .containsExactly("sh-arc");
         assertThat(beside.path("differs").isObject()).isFalse();
         assertThat(note(id)).doesNotContain("Conclusion of the therapist");
     }
 
     @Test
     void a_conclusion_is_written_in_the_note_with_its_difference_from_the_ranking() {
-        send(id, visit.tell(Answer.of("working", "acj"), Answer.of("rivals", "subacromial-pain", "acj"), Answer.number("confidence", 0.6)), visit.tell(Answer.because("why-different", "One finger on the joint")),
-                visit.tell(Answer.of("next-steps", "acj"), Answer.because("own-steps", "Write to the surgeon"), Answer.because("advice", "Sleep on the other side")), visit.tell(Answer.of("markers", "sh-arc"), Answer.on("again-on", LocalDate.of(2026, 12, 10))));
+        send(
+                id,
+                visit.tell(
+                        Answer.of("working", "acj"),
+                        Answer.of("rivals", "subacromial-pain", "acj"),
+                        Answer.number("confidence", 0.6)),
+                visit.tell(Answer.because("why-different", "One finger on the joint")),
+                visit.tell(
+                        Answer.of("next-steps", "acj"),
+                        Answer.because("own-steps", "Write to the surgeon"),
+                        Answer.because("advice", "Sleep on the other side")),
+                visit.tell(Answer.of("markers", "sh-arc"), Answer.on("again-on", LocalDate.of(2026, 12, 10))));
         JsonNode beside = beside();
         assertThat(beside.get("sureness").asString()).isEqualTo("likely");
         assertThat(beside.at("/differs/conditionId").asString()).isEqualTo("subacromial-pain");
-        assertThat(beside.get("toSettle").valueStream().map(step -> step.get("conditionId").asString())).containsExactly("acj", "subacromial-pain");
-        assertThat(note(id)).contains("Conclusion of the therapist", "- Working diagnosis: AC joint pain", ", likely (60 in 100 by the therapist)", "- It could also be: Subacromial pain",
-                "first (", "; why otherwise: One finger on the joint", "- Next: X-ray", "; Write to the surgeon", "- Advice: Sleep on the other side", "- Test again on 10 December 2026: painful arc");
+        assertThat(beside.get("toSettle")
+                        .valueStream()
+                        .map(step -> step.get("conditionId").asString()))
+                .containsExactly("acj", "subacromial-pain");
+        assertThat(note(id))
+                .contains(
+                        "Conclusion of the therapist",
+                        "- Working diagnosis: AC joint pain",
+                        ", likely (60 in 100 by the therapist)",
+                        "- It could also be: Subacromial pain",
+                        "first (",
+                        "; why otherwise: One finger on the joint",
+                        "- Next: X-ray",
+                        "; Write to the surgeon",
+                        "- Advice: Sleep on the other side",
+                        "- Test again on 10 December 2026: painful arc");
     }
 
     @Test
@@ -56,19 +102,41 @@ class ConclusionApiTest extends AtTheBench {
 
     @Test
     void the_note_comes_in_three_lengths() {
-        send(id, visit.record("sh-er-resist", "pain=none", "strength=full"), visit.record("sh-lift-off", "quality=skipped"), visit.tell(Answer.of("working", "subacromial-pain"), Answer.because("advice", "Keep it moving")));
+        send(
+                id,
+                visit.record("sh-er-resist", "pain=none", "strength=full"),
+                visit.record("sh-lift-off", "quality=skipped"),
+                visit.tell(Answer.of("working", "subacromial-pain"), Answer.because("advice", "Keep it moving")));
         String brief = therapist.text("/api/examinations/" + id + "/note?length=short");
-        assertThat(brief).contains("Positive: painful arc", "Negative: resisted ext. rotation", "- Subacromial pain", "Advice: Keep it moving").doesNotContain("Findings", "Dear colleague");
+        assertThat(brief)
+                .contains(
+                        "Positive: painful arc",
+                        "Negative: resisted ext. rotation",
+                        "- Subacromial pain",
+                        "Advice: Keep it moving")
+                .doesNotContain("Findings", "Dear colleague");
         assertThat(brief.lines().count()).isLessThan(note(id).lines().count());
-        assertThat(therapist.text("/api/examinations/" + id + "/note?length=letter")).startsWith("Dear colleague,").contains("Conclusion of the therapist", "With kind regards,");
-        assertThat(therapist.get("/api/examinations/" + id + "/note?length=long", 400).get("detail").asString()).isEqualTo("length: 'long' is not a length; allowed: short, full, letter");
+        assertThat(therapist.text("/api/examinations/" + id + "/note?length=letter"))
+                .startsWith("Dear colleague,")
+                .contains("Conclusion of the therapist", "With kind regards,");
+        assertThat(therapist
+                        .get("/api/examinations/" + id + "/note?length=long", 400)
+                        .get("detail")
+                        .asString())
+                .isEqualTo("length: 'long' is not a length; allowed: short, full, letter");
     }
 
     @Test
     void a_condition_that_nobody_knows_and_certainty_are_refused_by_name() {
-        JsonNode fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.of("working", "tfc"))), null), 400);
+        JsonNode fault = therapist.post(
+                "/api/examinations/" + id + "/commands",
+                new ExaminationJson.Batch(List.of(visit.tell(Answer.of("working", "tfc"))), null),
+                400);
         assertThat(fault.get("field").asString()).isEqualTo("commands[0].answers[0].values");
-        fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.number("confidence", 1))), null), 400);
+        fault = therapist.post(
+                "/api/examinations/" + id + "/commands",
+                new ExaminationJson.Batch(List.of(visit.tell(Answer.number("confidence", 1))), null),
+                400);
         assertThat(fault.get("detail").asString()).contains("allowed: a chance from 0.001 to 0.999");
     }
 

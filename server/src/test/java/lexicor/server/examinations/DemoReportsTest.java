@@ -50,14 +50,18 @@ class DemoReportsTest {
             String code = recorded.row().caseFile().code();
             Report report = printer.print(results.report(recorded, Optional.empty()));
             assertThat(report.pages()).as(code).isBetween(1, ReportPrinter.MOST_PAGES);
-            Signature signature = new Signature("R. Tarn", Instant.parse("2026-11-25T08:00:00Z"), 1, "", List.of(), false);
+            Signature signature =
+                    new Signature("R. Tarn", Instant.parse("2026-11-25T08:00:00Z"), 1, "", List.of(), false);
             Snapshot first = results.compute(recorded, signature, results.templates());
             String kept = json.writeValueAsString(first);
             Snapshot second = results.compute(examinations.examination(id), signature, results.templates());
             assertThat(second).as(code).isEqualTo(json.readValue(kept, Snapshot.class));
             Files.createDirectories(Path.of("target", "reports"));
-            Files.write(Path.of("target", "reports", code + "-" + id.toString().substring(0, 4) + ".pdf"), report.pdf());
-            lines.add(code + ": " + report.pages() + (report.pages() == 1 ? " page, " : " pages, ") + report.pdf().length / 1024 + " kB; snapshot " + kept.length() / 1024 + " kB, computed anew the same");
+            Files.write(
+                    Path.of("target", "reports", code + "-" + id.toString().substring(0, 4) + ".pdf"), report.pdf());
+            lines.add(code + ": " + report.pages() + (report.pages() == 1 ? " page, " : " pages, ")
+                    + report.pdf().length / 1024 + " kB; snapshot " + kept.length() / 1024
+                    + " kB, computed anew the same");
         }
         assertThat(lines).hasSizeGreaterThan(20);
         Files.write(Path.of("target", "reports.txt"), lines);

@@ -51,9 +51,20 @@ class ExaminationApiTest {
     @Test
     void what_was_recorded_comes_back_as_it_was_sent() throws Exception {
         String id = begin("AA-4");
-        send(id, visit.record("sh-arc", "pain=familiar", "site=outer-arm", "angle-start=70", "angle-worst=90", "angle-end=110", "quality=shrug", "quality=trunk-lean"));
+        send(
+                id,
+                visit.record(
+                        "sh-arc",
+                        "pain=familiar",
+                        "site=outer-arm",
+                        "angle-start=70",
+                        "angle-worst=90",
+                        "angle-end=110",
+                        "quality=shrug",
+                        "quality=trunk-lean"));
         JsonNode parts = get(id, "").at("/commands/0/attempts/0/parts");
-        assertThat(parts).extracting(part -> part.get("key").asString())
+        assertThat(parts)
+                .extracting(part -> part.get("key").asString())
                 .containsExactly("pain", "site", "angle-start", "angle-worst", "angle-end", "quality", "quality");
         assertThat(parts.get(3).get("measure").asDouble()).isEqualTo(90);
         assertThat(parts.get(3).get("unit").asString()).isEqualTo("°");
@@ -77,17 +88,29 @@ class ExaminationApiTest {
     @Test
     void the_weighing_says_how_much_it_knows_and_where_each_condition_came_from() throws Exception {
         String id = begin("AA-6");
-        send(id, visit.record("sh-arc", "pain=familiar", "angle-worst=90"), visit.record("sh-neer", "pain=familiar"), visit.record("sh-hawkins", "pain=familiar"));
+        send(
+                id,
+                visit.record("sh-arc", "pain=familiar", "angle-worst=90"),
+                visit.record("sh-neer", "pain=familiar"),
+                visit.record("sh-hawkins", "pain=familiar"));
         JsonNode weighing = get(id, "/weighing");
         assertThat(weighing.get("knows").asLong()).isEqualTo(3);
         assertThat(weighing.get("lastTest").asString()).isEqualTo("sh-hawkins");
         JsonNode standing = subacromial(id);
         assertThat(standing.get("lens").asString()).isEqualTo("CHAIN");
-        assertThat(standing.get("previous").asDouble()).isBetween(0.65, standing.get("now").asDouble());
-        assertThat(weighing.get("standings").valueStream().filter(each -> each.get("conditionId").asString().equals("cuff-tear-any"))).singleElement()
-                .satisfies(any -> assertThat(any.get("now").asDouble()).as("a part of it never stands above it").isLessThan(standing.get("now").asDouble()));
+        assertThat(standing.get("previous").asDouble())
+                .isBetween(0.65, standing.get("now").asDouble());
+        assertThat(weighing.get("standings")
+                        .valueStream()
+                        .filter(each -> each.get("conditionId").asString().equals("cuff-tear-any")))
+                .singleElement()
+                .satisfies(any -> assertThat(any.get("now").asDouble())
+                        .as("a part of it never stands above it")
+                        .isLessThan(standing.get("now").asDouble()));
         assertThat(standing.at("/lenses/1/lens").asString()).isEqualTo("CLUSTER");
-        assertThat(standing.at("/lenses/1/chance").asDouble()).as("the set as its derivers are believed").isCloseTo(0.737118829678, Offset.offset(1e-9));
+        assertThat(standing.at("/lenses/1/chance").asDouble())
+                .as("the set as its derivers are believed")
+                .isCloseTo(0.737118829678, Offset.offset(1e-9));
         assertThat(standing.at("/groups/0/origin").asString()).isEqualTo("LEARNT");
         assertThat(standing.at("/loads/0/source/reviewState").asString()).isEqualTo("unreviewed");
         JsonNode cluster = weighing.at("/clusters/0");
@@ -95,28 +118,51 @@ class ExaminationApiTest {
         assertThat(cluster.get("level").asString()).isEqualTo("3 or more");
         assertThat(cluster.get("byInventors").asBoolean()).isTrue();
         assertThat(weighing.get("worthGoingOn").asBoolean()).isTrue();
-        assertThat(weighing.get("ahead").valueStream().filter(each -> each.get("inOrder").asBoolean()).map(each -> each.get("testId").asString()))
-                .contains("sh-er-resist", "sh-empty-can").doesNotContain("sh-arc", "sh-neer", "sh-hawkins", "sh-relocation", "sh-release");
+        assertThat(weighing.get("ahead")
+                        .valueStream()
+                        .filter(each -> each.get("inOrder").asBoolean())
+                        .map(each -> each.get("testId").asString()))
+                .contains("sh-er-resist", "sh-empty-can")
+                .doesNotContain("sh-arc", "sh-neer", "sh-hawkins", "sh-relocation", "sh-release");
     }
 
     @Test
     void a_closer_look_supposes_correlations_and_records_nothing() throws Exception {
         String id = begin("AA-20");
-        send(id, visit.record("sh-arc", "pain=none"), visit.record("sh-neer", "pain=none"), visit.record("sh-hawkins", "pain=none"));
+        send(
+                id,
+                visit.record("sh-arc", "pain=none"),
+                visit.record("sh-neer", "pain=none"),
+                visit.record("sh-hawkins", "pain=none"));
         JsonNode usual = get(id, "/weighing/subacromial-pain");
         JsonNode strong = get(id, "/weighing/subacromial-pain?rho=subacromial-provocation:0.8");
-        assertThat(strong.at("/standing/now").asDouble()).isGreaterThan(usual.at("/standing/now").asDouble());
-        assertThat(usual.at("/dials/0/atStrong").asDouble()).isCloseTo(strong.at("/standing/now").asDouble(), Offset.offset(1e-12));
+        assertThat(strong.at("/standing/now").asDouble())
+                .isGreaterThan(usual.at("/standing/now").asDouble());
+        assertThat(usual.at("/dials/0/atStrong").asDouble())
+                .isCloseTo(strong.at("/standing/now").asDouble(), Offset.offset(1e-12));
         assertThat(usual.at("/dials/0/lessons")).hasSize(2);
-        assertThat(get(id, "/weighing/subacromial-pain").at("/standing/now").asDouble()).isEqualTo(usual.at("/standing/now").asDouble());
-        assertThat(usual.get("rivals").valueStream().map(each -> each.get("conditionId").asString())).contains("frozen-shoulder", "acj");
+        assertThat(get(id, "/weighing/subacromial-pain").at("/standing/now").asDouble())
+                .isEqualTo(usual.at("/standing/now").asDouble());
+        assertThat(usual.get("rivals")
+                        .valueStream()
+                        .map(each -> each.get("conditionId").asString()))
+                .contains("frozen-shoulder", "acj");
         assertThat(usual.at("/standing/pattern/missing")).hasSize(3);
-        for (String wrong : new String[] {"subacromial-provocation:1.5", "nothing:0.4", "subacromial-provocation:much"}) {
-            var refused = server.get().uri("/api/examinations/" + id + "/weighing/subacromial-pain?rho=" + wrong).exchange().getResponse();
+        for (String wrong :
+                new String[] {"subacromial-provocation:1.5", "nothing:0.4", "subacromial-provocation:much"}) {
+            var refused = server.get()
+                    .uri("/api/examinations/" + id + "/weighing/subacromial-pain?rho=" + wrong)
+                    .exchange()
+                    .getResponse();
             assertThat(refused.getStatus()).isEqualTo(400);
             assertThat(refused.getContentAsString()).contains("\"field\":\"rho\"", "allowed");
         }
-        assertThat(server.get().uri("/api/examinations/" + id + "/weighing/tfcc").exchange().getResponse().getStatus()).isEqualTo(404);
+        assertThat(server.get()
+                        .uri("/api/examinations/" + id + "/weighing/tfcc")
+                        .exchange()
+                        .getResponse()
+                        .getStatus())
+                .isEqualTo(404);
     }
 
     @Test
@@ -124,19 +170,42 @@ class ExaminationApiTest {
         String id = begin("AA-21");
         send(id, visit.record("sh-speed", "pain=familiar", "site=groove"));
         JsonNode weighing = get(id, "/weighing");
-        assertThat(weighing.get("tests").valueStream().map(each -> each.get("testId").asString())).startsWith("sh-look").contains("sh-speed");
-        JsonNode biceps = weighing.get("standings").valueStream().filter(each -> each.get("conditionId").asString().equals("long-biceps")).findFirst().orElseThrow();
-        assertThat(biceps.get("now").asDouble()).isGreaterThan(biceps.get("before").asDouble());
+        assertThat(weighing.get("tests")
+                        .valueStream()
+                        .map(each -> each.get("testId").asString()))
+                .startsWith("sh-look")
+                .contains("sh-speed");
+        JsonNode biceps = weighing.get("standings")
+                .valueStream()
+                .filter(each -> each.get("conditionId").asString().equals("long-biceps"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(biceps.get("now").asDouble())
+                .isGreaterThan(biceps.get("before").asDouble());
     }
 
     @Test
     void the_note_tells_findings_meaning_and_standing_in_words() throws Exception {
         String id = begin("AA-8");
-        send(id, visit.tell(Answer.of("plan", "sh-arc", "sh-neer", "sh-empty-can")), visit.record("sh-arc", "pain=familiar", "angle-worst=90"), visit.record("sh-neer", "pain=familiar", "quality=guarded"));
-        String note = server.get().uri("/api/examinations/" + id + "/note").exchange().getResponse().getContentAsString();
-        assertThat(note).contains("Case AA-8, born 1974, Sail mender, first-contact clinic", "Painful arc, right: familiar pain, worst 90°",
-                "Counts for subacromial pain and full-thickness cuff tear: familiar pain, worst at 90°.", "Not read for subacromial pain, full-thickness cuff tear and any cuff tear: the patient guarded.",
-                "Subacromial pain: before 65, now 85 in 100", "- Not done: empty can\n", "the conclusion is the therapist's");
+        send(
+                id,
+                visit.tell(Answer.of("plan", "sh-arc", "sh-neer", "sh-empty-can")),
+                visit.record("sh-arc", "pain=familiar", "angle-worst=90"),
+                visit.record("sh-neer", "pain=familiar", "quality=guarded"));
+        String note = server.get()
+                .uri("/api/examinations/" + id + "/note")
+                .exchange()
+                .getResponse()
+                .getContentAsString();
+        assertThat(note)
+                .contains(
+                        "Case AA-8, born 1974, Sail mender, first-contact clinic",
+                        "Painful arc, right: familiar pain, worst 90°",
+                        "Counts for subacromial pain and full-thickness cuff tear: familiar pain, worst at 90°.",
+                        "Not read for subacromial pain, full-thickness cuff tear and any cuff tear: the patient guarded.",
+                        "Subacromial pain: before 65, now 85 in 100",
+                        "- Not done: empty can\n",
+                        "the conclusion is the therapist's");
     }
 
     @ParameterizedTest(name = "{0}")
@@ -151,28 +220,47 @@ class ExaminationApiTest {
             commands[0].undoes                      | "kind":"RECORD"      | "kind":"UNDO"       | the id of an earlier command
             commands[0].attempts                    | "kind":"RECORD"      | "kind":"MOVE"       | none otherwise
             """)
-    void a_fault_in_a_command_is_named_by_its_path(String field, String sound, String faulty, String allowed) throws Exception {
+    void a_fault_in_a_command_is_named_by_its_path(String field, String sound, String faulty, String allowed)
+            throws Exception {
         String id = begin("AA-9." + UUID.randomUUID().toString().substring(0, 8));
-        String batch = json.writeValueAsString(new ExaminationJson.Batch(List.of(visit.record("sh-neer", "pain=none")), null));
+        String batch =
+                json.writeValueAsString(new ExaminationJson.Batch(List.of(visit.record("sh-neer", "pain=none")), null));
         assertThat(batch).contains(sound);
-        MvcTestResult result = server.post().uri("/api/examinations/" + id + "/commands").with(csrf()).contentType(MediaType.APPLICATION_JSON)
-                .content(batch.replace(sound, faulty)).exchange();
+        MvcTestResult result = server.post()
+                .uri("/api/examinations/" + id + "/commands")
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(batch.replace(sound, faulty))
+                .exchange();
         JsonNode problem = read(result, 400);
-        assertThat(problem.get("errors")).extracting(error -> error.get("field").asString()).contains(field);
+        assertThat(problem.get("errors"))
+                .extracting(error -> error.get("field").asString())
+                .contains(field);
         assertThat(problem.get("detail").asString()).contains(allowed);
         assertThat(get(id, "").get("commands")).isEmpty();
     }
 
     @Test
     void an_examination_that_is_not_here_is_said_to_be_missing() throws Exception {
-        assertThat(read(server.get().uri("/api/examinations/" + UUID.randomUUID()).exchange(), 404).get("detail").asString()).contains("There is no examination");
+        assertThat(read(
+                                server.get()
+                                        .uri("/api/examinations/" + UUID.randomUUID())
+                                        .exchange(),
+                                404)
+                        .get("detail")
+                        .asString())
+                .contains("There is no examination");
     }
 
     @Test
     void a_command_of_another_examination_is_refused() throws Exception {
         CommandJson command = visit.record("sh-neer", "pain=none");
         send(begin("AA-11"), command);
-        read(post("/api/examinations/" + begin("AA-12") + "/commands", new ExaminationJson.Batch(List.of(command), null)), 409);
+        read(
+                post(
+                        "/api/examinations/" + begin("AA-12") + "/commands",
+                        new ExaminationJson.Batch(List.of(command), null)),
+                409);
     }
 
     private String begin(String caseCode) throws Exception {
@@ -180,15 +268,23 @@ class ExaminationApiTest {
     }
 
     private JsonNode send(String id, CommandJson... commands) throws Exception {
-        return read(post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(commands), null)), 200);
+        return read(
+                post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(commands), null)), 200);
     }
 
     private List<Integer> numbers(JsonNode receipts) {
-        return receipts.valueStream().map(receipt -> receipt.get("number").asInt()).toList();
+        return receipts.valueStream()
+                .map(receipt -> receipt.get("number").asInt())
+                .toList();
     }
 
     private JsonNode subacromial(String id) throws Exception {
-        return get(id, "/weighing").get("standings").valueStream().filter(each -> each.get("conditionId").asString().equals("subacromial-pain")).findFirst().orElseThrow();
+        return get(id, "/weighing")
+                .get("standings")
+                .valueStream()
+                .filter(each -> each.get("conditionId").asString().equals("subacromial-pain"))
+                .findFirst()
+                .orElseThrow();
     }
 
     private JsonNode get(String id, String what) throws Exception {
@@ -196,7 +292,12 @@ class ExaminationApiTest {
     }
 
     private MvcTestResult post(String address, Object body) {
-        return server.post().uri(address).with(csrf()).contentType(MediaType.APPLICATION_JSON).content(json.writeValueAsString(body)).exchange();
+        return server.post()
+                .uri(address)
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(json.writeValueAsString(body))
+                .exchange();
     }
 
     private JsonNode read(MvcTestResult result, int status) throws Exception {

@@ -17,14 +17,18 @@ class IntakeApiTest extends AtTheBench {
         String id = begin();
         send(id, visit.tell(Answer.of("night", "any-position"), Answer.of("clues", "felt-weak")));
         JsonNode full = start(id, "cuff-tear-full");
-        assertThat(full.get("moved").valueStream().map(moved -> moved.get("by").asString())).contains("The arm feels weak");
+        assertThat(full.get("moved").valueStream().map(moved -> moved.get("by").asString()))
+                .contains("The arm feels weak");
         JsonNode any = start(id, "cuff-tear-any");
-        assertThat(any.get("weighedLater").valueStream().map(JsonNode::asString)).containsExactly("Pain at night");
-        assertThat(any.get("moved").valueStream().map(moved -> moved.get("by").asString())).doesNotContain("Pain at night");
+        assertThat(any.get("weighedLater").valueStream().map(JsonNode::asString))
+                .containsExactly("Pain at night");
+        assertThat(any.get("moved").valueStream().map(moved -> moved.get("by").asString()))
+                .doesNotContain("Pain at night");
         JsonNode standing = standing(id, "cuff-tear-any");
         assertThat(standing.at("/loads/0/phrase").asString()).isEqualTo("Pain at night");
         assertThat(standing.at("/loads/0/testIds")).isEmpty();
-        assertThat(standing.get("before").asDouble()).isEqualTo(any.get("chance").asDouble());
+        assertThat(standing.get("before").asDouble())
+                .isEqualTo(any.get("chance").asDouble());
     }
 
     @Test
@@ -41,31 +45,55 @@ class IntakeApiTest extends AtTheBench {
     @Test
     void surgery_ahead_of_today_is_named_kept_and_locks_all_the_same() {
         String id = begin();
-        send(id, visit.tell(Answer.of("facts", "shoulder-repair"), Answer.on("fact-date:shoulder-repair", LocalDate.now().plusDays(3))));
+        send(
+                id,
+                visit.tell(
+                        Answer.of("facts", "shoulder-repair"),
+                        Answer.on("fact-date:shoulder-repair", LocalDate.now().plusDays(3))));
         JsonNode intake = therapist.get("/api/examinations/" + id + "/intake", 200);
         assertThat(intake.at("/faults/0/question").asString()).isEqualTo("fact-date:shoulder-repair");
         assertThat(intake.at("/faults/0/message").asString()).contains("up to today");
         assertThat(intake.get("locked")).isNotEmpty();
-        assertThat(therapist.get("/api/examinations/" + id, 200).at("/commands/0/answers/1/on").asString()).isEqualTo(LocalDate.now().plusDays(3).toString());
+        assertThat(therapist
+                        .get("/api/examinations/" + id, 200)
+                        .at("/commands/0/answers/1/on")
+                        .asString())
+                .isEqualTo(LocalDate.now().plusDays(3).toString());
     }
 
     @Test
     void an_override_and_a_release_are_printed_with_who_and_why() throws Exception {
         String id = begin();
         send(id, visit.tell(Answer.of("red-flags", "cardiac", "none"), Answer.of("facts", "osteoporosis")));
-        send(id, visit.tell(Answer.because("release:cardiac", "Seen today, clear"), Answer.because("override:sh-neer", "Lightly, agreed")));
+        send(
+                id,
+                visit.tell(
+                        Answer.because("release:cardiac", "Seen today, clear"),
+                        Answer.because("override:sh-neer", "Lightly, agreed")));
         String note = note(id);
-        assertThat(note).contains("Red flag: Chest tightness", "Released by dale", "Seen today, clear", "Done against a lock: Passive forward-flexion impingement, by dale", "Lightly, agreed",
-                "Severe osteoporosis. Locked or lightened: overpressure", "flexed int. rotation (severe osteoporosis");
+        assertThat(note)
+                .contains(
+                        "Red flag: Chest tightness",
+                        "Released by dale",
+                        "Seen today, clear",
+                        "Done against a lock: Passive forward-flexion impingement, by dale",
+                        "Lightly, agreed",
+                        "Severe osteoporosis. Locked or lightened: overpressure",
+                        "flexed int. rotation (severe osteoporosis");
     }
 
     @Test
     void an_answer_of_the_wrong_shape_is_named_by_its_path_and_nothing_is_kept() {
         String id = begin();
-        JsonNode fault = therapist.post("/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(visit.tell(Answer.of("night", "sleeps"), Answer.of("night", "sideways"))), null), 400);
+        JsonNode fault = therapist.post(
+                "/api/examinations/" + id + "/commands",
+                new ExaminationJson.Batch(
+                        List.of(visit.tell(Answer.of("night", "sleeps"), Answer.of("night", "sideways"))), null),
+                400);
         assertThat(fault.get("field").asString()).isEqualTo("commands[0].answers[1].values");
         assertThat(fault.get("detail").asString()).contains("'sideways' is not an answer; allowed: [sleeps");
-        assertThat(therapist.get("/api/examinations/" + id, 200).get("commands")).isEmpty();
+        assertThat(therapist.get("/api/examinations/" + id, 200).get("commands"))
+                .isEmpty();
     }
 
     @Test
@@ -83,7 +111,11 @@ class IntakeApiTest extends AtTheBench {
         assertThat(contradicted.get("progress").asString()).isEqualTo("VOID");
         assertThat(contradicted.at("/statements/0/phrase").asString()).contains("two devices");
         AttemptJson kept = other.attempts().get(0);
-        List<UUID> both = contradicted.get("rivals").valueStream().map(rival -> UUID.fromString(rival.at("/attempt/id").asString())).toList();
+        List<UUID> both = contradicted
+                .get("rivals")
+                .valueStream()
+                .map(rival -> UUID.fromString(rival.at("/attempt/id").asString()))
+                .toList();
         send(id, visit.choosing(kept, both));
         assertThat(state(id, "sh-neer").get("rivals")).isEmpty();
         assertThat(state(id, "sh-neer").get("progress").asString()).isEqualTo("READ");
@@ -92,17 +124,46 @@ class IntakeApiTest extends AtTheBench {
 
     @Test
     void a_condition_that_needs_its_story_is_ranked_once_it_is_told() {
-        String id = therapist.post("/api/cases", new VisitRequest.NewCase(UUID.randomUUID(), "IB-" + UUID.randomUUID().toString().substring(0, 8), new lexicor.server.cases.CaseDetails(null, null, null, null),
-                new VisitRequest(UUID.randomUUID(), "wrist", lexicor.server.cases.Affected.BOTH, Side.RIGHT, lexicor.core.catalogue.Setting.FIRST_CONTACT, null)), 201).get("id").asString();
-        assertThat(weighing(id).get("standings").valueStream().map(each -> each.get("conditionId").asString()))
-                .contains("tfcc").doesNotContain("scaphoid-fracture");
+        String id = therapist
+                .post(
+                        "/api/cases",
+                        new VisitRequest.NewCase(
+                                UUID.randomUUID(),
+                                "IB-" + UUID.randomUUID().toString().substring(0, 8),
+                                new lexicor.server.cases.CaseDetails(null, null, null, null),
+                                new VisitRequest(
+                                        UUID.randomUUID(),
+                                        "wrist",
+                                        lexicor.server.cases.Affected.BOTH,
+                                        Side.RIGHT,
+                                        lexicor.core.catalogue.Setting.FIRST_CONTACT,
+                                        null)),
+                        201)
+                .get("id")
+                .asString();
+        assertThat(weighing(id)
+                        .get("standings")
+                        .valueStream()
+                        .map(each -> each.get("conditionId").asString()))
+                .contains("tfcc")
+                .doesNotContain("scaphoid-fracture");
         send(id, visit.tell(Answer.of("mechanism", "outstretched-fall")));
-        assertThat(weighing(id).get("standings").valueStream().map(each -> each.get("conditionId").asString()))
-                .as("its story is told").contains("scaphoid-fracture");
+        assertThat(weighing(id)
+                        .get("standings")
+                        .valueStream()
+                        .map(each -> each.get("conditionId").asString()))
+                .as("its story is told")
+                .contains("scaphoid-fracture");
     }
 
     private String begin() {
-        return therapist.post("/api/cases", Visit.start("IA-" + UUID.randomUUID().toString().substring(0, 8)), 201).get("id").asString();
+        return therapist
+                .post(
+                        "/api/cases",
+                        Visit.start("IA-" + UUID.randomUUID().toString().substring(0, 8)),
+                        201)
+                .get("id")
+                .asString();
     }
 
     private JsonNode start(String id, String condition) {
@@ -118,6 +179,9 @@ class IntakeApiTest extends AtTheBench {
     }
 
     private static JsonNode of(JsonNode list, String field, String value) {
-        return list.valueStream().filter(each -> each.get(field).asString().equals(value)).findFirst().orElseThrow();
+        return list.valueStream()
+                .filter(each -> each.get(field).asString().equals(value))
+                .findFirst()
+                .orElseThrow();
     }
 }

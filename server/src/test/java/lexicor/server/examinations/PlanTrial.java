@@ -31,8 +31,8 @@ import org.springframework.security.test.context.support.WithMockUser;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Plans against the catalogue's order done by habit until the time is up, for three demo cases of each region as they were
- * before the first test: what both take and tell, and how far 500 drawn patients end from the truth. Run by
+ * Plans against the catalogue's order done by habit until the time is up, for three demo cases of each region as they
+ * were before the first test: what both take and tell, and how far 500 drawn patients end from the truth. Run by
  * {@code ./lexicor bench plans}; what was measured is left in target/plans.txt.
  */
 @SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:plans;DB_CLOSE_DELAY=-1", "lexicor.demo=true"})
@@ -60,22 +60,29 @@ class PlanTrial {
 
     private final List<String> lines = new ArrayList<>();
 
-    private record Case(String code, Situation situation, List<TestId> order) {
-    }
+    private record Case(String code, Situation situation, List<TestId> order) {}
 
-    private record Doing(List<TestId> tests, int moves, double seconds) {
-    }
+    private record Doing(List<TestId> tests, int moves, double seconds) {}
 
     @Test
     @Transactional
     void plans_beside_habit() throws IOException {
-        lines.add("case      minutes         moves        tells, in 100 of all   mean error of the chance (Brier), none/habit/plan/all");
+        lines.add(
+                "case      minutes         moves        tells, in 100 of all   mean error of the chance (Brier), none/habit/plan/all");
         lines.add("          habit  plan     habit  plan  habit  plan");
         double[] sums = new double[6];
         for (Case each : cases()) {
             beside(each, sums);
         }
-        lines.add(String.format(Locale.UK, "mean      %5.1f %5.1f     %4.1f %5.1f   %4.0f  %4.0f", sums[0] / 12, sums[1] / 12, sums[2] / 12, sums[3] / 12, sums[4] / 12, sums[5] / 12));
+        lines.add(String.format(
+                Locale.UK,
+                "mean      %5.1f %5.1f     %4.1f %5.1f   %4.0f  %4.0f",
+                sums[0] / 12,
+                sums[1] / 12,
+                sums[2] / 12,
+                sums[3] / 12,
+                sums[4] / 12,
+                sums[5] / 12));
         Files.createDirectories(Path.of("target"));
         Files.write(Path.of("target", "plans.txt"), lines);
         lines.forEach(System.out::println);
@@ -86,13 +93,40 @@ class PlanTrial {
         Plan plan = planner.plan(60 * MINUTES);
         Doing planned = new Doing(plan.tests(), plan.moves(), plan.seconds());
         Doing habit = habit(each);
-        JointInformation nothing = JointInformation.of(weighing, each.situation().visit(), each.situation().found(), each.situation().doable());
+        JointInformation nothing = JointInformation.of(
+                weighing,
+                each.situation().visit(),
+                each.situation().found(),
+                each.situation().doable());
         double all = planner.plan(Double.POSITIVE_INFINITY).bits();
         double byHabit = 100 * nothing.with(habit.tests()).bits() / all;
         double byPlan = 100 * plan.bits() / all;
-        double[] errors = errors(each, List.of(List.of(), habit.tests(), planned.tests(), List.copyOf(each.situation().doable())), nothing);
-        lines.add(String.format(Locale.UK, "%s   %5.1f %5.1f     %4d %5d   %4.0f  %4.0f    %.4f (%.4f)  %.4f (%.4f)  %.4f (%.4f)  %.4f (%.4f)", each.code(), habit.seconds() / 60, planned.seconds() / 60, habit.moves(), planned.moves(), byHabit, byPlan,
-                errors[0], errors[1], errors[2], errors[3], errors[4], errors[5], errors[6], errors[7]));
+        double[] errors = errors(
+                each,
+                List.of(
+                        List.of(),
+                        habit.tests(),
+                        planned.tests(),
+                        List.copyOf(each.situation().doable())),
+                nothing);
+        lines.add(String.format(
+                Locale.UK,
+                "%s   %5.1f %5.1f     %4d %5d   %4.0f  %4.0f    %.4f (%.4f)  %.4f (%.4f)  %.4f (%.4f)  %.4f (%.4f)",
+                each.code(),
+                habit.seconds() / 60,
+                planned.seconds() / 60,
+                habit.moves(),
+                planned.moves(),
+                byHabit,
+                byPlan,
+                errors[0],
+                errors[1],
+                errors[2],
+                errors[3],
+                errors[4],
+                errors[5],
+                errors[6],
+                errors[7]));
         double[] row = {habit.seconds() / 60, planned.seconds() / 60, habit.moves(), planned.moves(), byHabit, byPlan};
         for (int i = 0; i < row.length; i++) {
             sums[i] += row[i];
@@ -107,7 +141,8 @@ class PlanTrial {
         double seconds = 0;
         for (TestId id : each.order()) {
             ExaminationTest test = catalogue.test(id);
-            double takes = test.seconds() * (test.wellSideParts().isEmpty() ? 1 : 2) + (test.position().equals(at) ? 0 : catalogue.effort().changePosition());
+            double takes = test.seconds() * (test.wellSideParts().isEmpty() ? 1 : 2)
+                    + (test.position().equals(at) ? 0 : catalogue.effort().changePosition());
             if (seconds + takes > 60 * MINUTES) {
                 break;
             }
@@ -119,18 +154,25 @@ class PlanTrial {
         return new Doing(tests, moves, seconds);
     }
 
-    /** For each set of tests the mean distance of the chance from the truth, and its mean square, over drawn patients and the conditions that any test speaks of. */
+    /**
+     * For each set of tests the mean distance of the chance from the truth, and its mean square, over drawn patients
+     * and the conditions that any test speaks of.
+     */
     private double[] errors(Case each, List<List<TestId>> sets, JointInformation nothing) {
-        List<ConditionId> conditions = each.situation().ranking().standings().stream().map(standing -> standing.condition().id())
-                .filter(id -> each.situation().doable().stream().anyMatch(test -> nothing.gain(test, id) > 0)).toList();
+        List<ConditionId> conditions = each.situation().ranking().standings().stream()
+                .map(standing -> standing.condition().id())
+                .filter(id -> each.situation().doable().stream().anyMatch(test -> nothing.gain(test, id) > 0))
+                .toList();
         double[] errors = new double[2 * sets.size()];
         for (ConditionId id : conditions) {
-            Rehearsal rehearsal = Rehearsal.of(weighing, each.situation().visit(), each.situation().found(), id);
+            Rehearsal rehearsal = Rehearsal.of(
+                    weighing, each.situation().visit(), each.situation().found(), id);
             for (int set = 0; set < sets.size(); set++) {
                 SplittableRandom random = new SplittableRandom(20261126);
                 for (int patient = 0; patient < PATIENTS; patient++) {
                     boolean present = random.nextDouble() < rehearsal.now();
-                    double error = Math.abs((present ? 1 : 0) - rehearsal.after(sets.get(set), present, random::nextDouble));
+                    double error =
+                            Math.abs((present ? 1 : 0) - rehearsal.after(sets.get(set), present, random::nextDouble));
                     errors[2 * set] += error / PATIENTS / conditions.size();
                     errors[2 * set + 1] += error * error / PATIENTS / conditions.size();
                 }
@@ -140,11 +182,19 @@ class PlanTrial {
     }
 
     private List<Case> cases() {
-        List<ExaminationService.Recorded> all = rows.findAll().stream().map(row -> examinations.examination(row.getId())).sorted(Comparator.comparing(recorded -> recorded.row().caseFile().code())).toList();
+        List<ExaminationService.Recorded> all = rows.findAll().stream()
+                .map(row -> examinations.examination(row.getId()))
+                .sorted(Comparator.comparing(
+                        recorded -> recorded.row().caseFile().code()))
+                .toList();
         List<Case> cases = new ArrayList<>();
         Map<String, Integer> counts = new HashMap<>();
         for (ExaminationService.Recorded recorded : all) {
-            long first = recorded.commands().stream().filter(command -> command.kind() == CommandKind.RECORD).mapToLong(CommandRow::number).min().orElse(Long.MAX_VALUE);
+            long first = recorded.commands().stream()
+                    .filter(command -> command.kind() == CommandKind.RECORD)
+                    .mapToLong(CommandRow::number)
+                    .min()
+                    .orElse(Long.MAX_VALUE);
             ExaminationService.Recorded before = recorded.upTo(first - 1);
             if (counts.merge(before.row().region(), 1, Integer::sum) <= EACH_REGION) {
                 cases.add(situation(before));
@@ -158,7 +208,20 @@ class PlanTrial {
         ExaminationRow row = before.row();
         Assessment here = assessments.of(before);
         Set<TestId> doable = here.open().of(row.region(), here.readings());
-        List<TestId> order = catalogue.routine(row.region()).order(here.told().zones()).stream().filter(doable::contains).toList();
-        return new Case(row.caseFile().code(), new Situation(here.visit(), here.readings(), here.ranking(), doable, Optional.empty(), Map.of(), false, Situation.Looking.usual()), order);
+        List<TestId> order = catalogue.routine(row.region()).order(here.told().zones()).stream()
+                .filter(doable::contains)
+                .toList();
+        return new Case(
+                row.caseFile().code(),
+                new Situation(
+                        here.visit(),
+                        here.readings(),
+                        here.ranking(),
+                        doable,
+                        Optional.empty(),
+                        Map.of(),
+                        false,
+                        Situation.Looking.usual()),
+                order);
     }
 }

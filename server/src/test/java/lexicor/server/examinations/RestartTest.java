@@ -27,19 +27,26 @@ class RestartTest {
         try (ConfigurableApplicationContext server = start()) {
             ExaminationService service = server.getBean(ExaminationService.class);
             id = service.open(Visit.start("RS-1"));
-            server.getBean(CommandRecorder.class).add(id, List.of(arc, neer, visit.undo(neer), visit.move("sh-hawkins")), null);
+            server.getBean(CommandRecorder.class)
+                    .add(id, List.of(arc, neer, visit.undo(neer), visit.move("sh-hawkins")), null);
         }
         try (ConfigurableApplicationContext server = start()) {
             ExaminationService service = server.getBean(ExaminationService.class);
             ExaminationService.Recorded found = service.examination(id);
             assertThat(found.history().standsAt()).contains(TestId.of("sh-hawkins"));
-            assertThat(found.history().attempts()).singleElement().isEqualTo(arc.attempts().get(0).toCore());
+            assertThat(found.history().attempts())
+                    .singleElement()
+                    .isEqualTo(arc.attempts().get(0).toCore());
             assertThat(found.lastNumber()).isEqualTo(4);
-            assertThat(server.getBean(CommandRecorder.class).add(id, List.of(arc), null)).as("sent again after the restart").extracting(CommandRecorder.Receipt::number).containsExactly(1L);
+            assertThat(server.getBean(CommandRecorder.class).add(id, List.of(arc), null))
+                    .as("sent again after the restart")
+                    .extracting(CommandRecorder.Receipt::number)
+                    .containsExactly(1L);
         }
     }
 
     private ConfigurableApplicationContext start() {
-        return new SpringApplicationBuilder(LexicorApplication.class).run("--server.port=0", "--lexicor.data=" + data, "--lexicor.demo=false");
+        return new SpringApplicationBuilder(LexicorApplication.class)
+                .run("--server.port=0", "--lexicor.data=" + data, "--lexicor.demo=false");
     }
 }

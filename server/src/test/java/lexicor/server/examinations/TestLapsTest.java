@@ -26,9 +26,19 @@ class TestLapsTest extends AtTheBench {
         TestId rare = TestId.of("sh-kim");
         for (int i = 1; i <= 10; i++) {
             assertThat(laps.learnt()).as("after %d", i - 1).doesNotContainKey(rare);
-            String id = therapist.post("/api/cases", Visit.start("LP-" + UUID.randomUUID().toString().substring(0, 8)), 201).get("id").asString();
+            String id = therapist
+                    .post(
+                            "/api/cases",
+                            Visit.start("LP-" + UUID.randomUUID().toString().substring(0, 8)),
+                            201)
+                    .get("id")
+                    .asString();
             standings.settle();
-            database.update("insert into test_lap values (?, ?, ?)", UUID.fromString(id), rare.value(), i == 10 ? 500.0 : 20.0 + i);
+            database.update(
+                    "insert into test_lap values (?, ?, ?)",
+                    UUID.fromString(id),
+                    rare.value(),
+                    i == 10 ? 500.0 : 20.0 + i);
             laps.kept();
         }
         assertThat(laps.learnt().get(rare)).isCloseTo(25.5, within(1e-9));
@@ -36,10 +46,19 @@ class TestLapsTest extends AtTheBench {
 
     @Test
     void the_time_from_one_entry_to_the_next_is_kept_with_the_examination() {
-        String id = therapist.post("/api/cases", Visit.start("LP-" + UUID.randomUUID().toString().substring(0, 8)), 201).get("id").asString();
+        String id = therapist
+                .post(
+                        "/api/cases",
+                        Visit.start("LP-" + UUID.randomUUID().toString().substring(0, 8)),
+                        201)
+                .get("id")
+                .asString();
         send(id, visit.record("sh-arc", "pain=none"));
         send(id, visit.record("sh-er-resist", "pain=none"));
-        Integer timed = database.queryForObject("select count(*) from test_lap where examination_id = ?", Integer.class, UUID.fromString(id));
-        assertThat(timed).as("the first entry has none before it; the second came at once").isZero();
+        Integer timed = database.queryForObject(
+                "select count(*) from test_lap where examination_id = ?", Integer.class, UUID.fromString(id));
+        assertThat(timed)
+                .as("the first entry has none before it; the second came at once")
+                .isZero();
     }
 }

@@ -1,10 +1,10 @@
 package lexicor.server.examinations;
 
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
-import java.time.Instant;
 import lexicor.core.catalogue.Setting;
 import lexicor.core.examination.Answer;
 import lexicor.core.examination.Side;
@@ -19,7 +19,11 @@ public final class Visit {
     private long order;
 
     public static VisitRequest.NewCase start(String caseCode) {
-        return new VisitRequest.NewCase(UUID.randomUUID(), caseCode, new CaseDetails(null, 1974, null, "Sail mender"), visit("shoulder", Affected.RIGHT));
+        return new VisitRequest.NewCase(
+                UUID.randomUUID(),
+                caseCode,
+                new CaseDetails(null, 1974, null, "Sail mender"),
+                visit("shoulder", Affected.RIGHT));
     }
 
     public static VisitRequest visit(String region, Affected side) {
@@ -27,7 +31,12 @@ public final class Visit {
     }
 
     public CommandJson tell(Answer... answers) {
-        return command(CommandKind.TELL, "sh-arc", null, List.of(), Arrays.stream(answers).map(AnswerJson::of).toList());
+        return command(
+                CommandKind.TELL,
+                "sh-arc",
+                null,
+                List.of(),
+                Arrays.stream(answers).map(AnswerJson::of).toList());
     }
 
     public CommandJson record(String test, String... answers) {
@@ -37,17 +46,43 @@ public final class Visit {
     /** The same, done in another way than usual. */
     public CommandJson recordAs(String way, String test, String... answers) {
         AttemptJson usual = attempt(test, Set.of(), answers);
-        return command(CommandKind.RECORD, test, null, List.of(new AttemptJson(usual.id(), usual.testId(), way, usual.side(), usual.tryNumber(), usual.supersedes(), usual.parts())));
+        return command(
+                CommandKind.RECORD,
+                test,
+                null,
+                List.of(new AttemptJson(
+                        usual.id(),
+                        usual.testId(),
+                        way,
+                        usual.side(),
+                        usual.tryNumber(),
+                        usual.supersedes(),
+                        usual.parts())));
     }
 
     public CommandJson instead(CommandJson earlier, String... answers) {
         AttemptJson replaced = earlier.attempts().get(0);
-        return command(CommandKind.RECORD, replaced.testId(), null, List.of(attempt(replaced.testId(), Set.of(replaced.id()), answers)));
+        return command(
+                CommandKind.RECORD,
+                replaced.testId(),
+                null,
+                List.of(attempt(replaced.testId(), Set.of(replaced.id()), answers)));
     }
 
     /** Chooses one of several entries in place of all of them. */
     public CommandJson choosing(AttemptJson kept, List<UUID> all) {
-        return command(CommandKind.RECORD, kept.testId(), null, List.of(new AttemptJson(UUID.randomUUID(), kept.testId(), "usual", kept.side(), kept.tryNumber(), Set.copyOf(all), kept.parts())));
+        return command(
+                CommandKind.RECORD,
+                kept.testId(),
+                null,
+                List.of(new AttemptJson(
+                        UUID.randomUUID(),
+                        kept.testId(),
+                        "usual",
+                        kept.side(),
+                        kept.tryNumber(),
+                        Set.copyOf(all),
+                        kept.parts())));
     }
 
     public CommandJson undo(CommandJson earlier) {
@@ -62,13 +97,32 @@ public final class Visit {
         return command(kind, standAt, undoes, attempts, List.of());
     }
 
-    private CommandJson command(CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts, List<AnswerJson> answers) {
+    private CommandJson command(
+            CommandKind kind, String standAt, UUID undoes, List<AttemptJson> attempts, List<AnswerJson> answers) {
         order++;
-        return new CommandJson(UUID.randomUUID(), client, order, begins.plusMillis(order), kind, standAt, undoes, attempts, answers, null, null);
+        return new CommandJson(
+                UUID.randomUUID(),
+                client,
+                order,
+                begins.plusMillis(order),
+                kind,
+                standAt,
+                undoes,
+                attempts,
+                answers,
+                null,
+                null);
     }
 
     private static AttemptJson attempt(String test, Set<UUID> supersedes, String... answers) {
-        return new AttemptJson(UUID.randomUUID(), test, "usual", Side.RIGHT, 1, supersedes, Arrays.stream(answers).map(Visit::part).toList());
+        return new AttemptJson(
+                UUID.randomUUID(),
+                test,
+                "usual",
+                Side.RIGHT,
+                1,
+                supersedes,
+                Arrays.stream(answers).map(Visit::part).toList());
     }
 
     /** A part as {@code key=choice} or {@code key=12°}; {@code key@position} and {@code key#2} name position and go. */
@@ -80,13 +134,18 @@ public final class Visit {
         if (key.startsWith("angle-")) {
             return new PartJson(key, null, Double.valueOf(words[1]), "°", null, position, repeat, null);
         }
-        return key.equals("force") ? new PartJson(key, null, Double.valueOf(words[1]), "N", null, position, repeat, null)
+        return key.equals("force")
+                ? new PartJson(key, null, Double.valueOf(words[1]), "N", null, position, repeat, null)
                 : new PartJson(key, words[1], null, null, null, position, repeat, null);
     }
 
     /** The other side. */
     public CommandJson recordWell(String test, String... answers) {
         AttemptJson attempt = attempt(test, Set.of(), answers);
-        return command(CommandKind.RECORD, test, null, List.of(new AttemptJson(attempt.id(), test, "usual", Side.LEFT, 1, Set.of(), attempt.parts())));
+        return command(
+                CommandKind.RECORD,
+                test,
+                null,
+                List.of(new AttemptJson(attempt.id(), test, "usual", Side.LEFT, 1, Set.of(), attempt.parts())));
     }
 }

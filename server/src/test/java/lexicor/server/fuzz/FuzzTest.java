@@ -22,22 +22,31 @@ class FuzzTest {
     @Test
     void no_call_is_answered_as_a_fault_of_the_server() throws IOException {
         try (ConfigurableApplicationContext server = new SpringApplicationBuilder(LexicorApplication.class)
-                .run("--server.port=0", "--spring.datasource.url=jdbc:h2:mem:fuzz;DB_CLOSE_DELAY=-1", "--lexicor.demo=true")) {
+                .run(
+                        "--server.port=0",
+                        "--spring.datasource.url=jdbc:h2:mem:fuzz;DB_CLOSE_DELAY=-1",
+                        "--lexicor.demo=true")) {
             JdbcTemplate database = server.getBean(JdbcTemplate.class);
-            List<String> ids = new ArrayList<>(database.queryForList("select cast(id as varchar) from examination where id not in (select examination_id from signature)", String.class));
+            List<String> ids = new ArrayList<>(database.queryForList(
+                    "select cast(id as varchar) from examination where id not in (select examination_id from signature)",
+                    String.class));
             ids.addAll(database.queryForList("select cast(id as varchar) from case_file", String.class));
-            Fuzzer fuzzer = new Fuzzer(Integer.parseInt(server.getEnvironment().getProperty("local.server.port")), SEED, ids);
+            Fuzzer fuzzer =
+                    new Fuzzer(Integer.parseInt(server.getEnvironment().getProperty("local.server.port")), SEED, ids);
             Map<Integer, Integer> statuses = new TreeMap<>();
             List<String> faults = new ArrayList<>();
             for (int call = 0; call < CALLS; call++) {
                 Fuzzer.Call made = fuzzer.next();
                 statuses.merge(made.reply().status(), 1, Integer::sum);
                 if (made.reply().status() >= 500 || made.reply().status() == 0) {
-                    faults.add(made.reply().status() + " " + made.reply().body() + "\n    " + made.request().replace("\r\n", "\n    "));
+                    faults.add(made.reply().status() + " " + made.reply().body() + "\n    "
+                            + made.request().replace("\r\n", "\n    "));
                 }
             }
             System.out.println("fuzz: " + CALLS + " calls, by status " + statuses);
-            assertThat(statuses.keySet()).as("calls that are right are among them").contains(200, 204, 400, 403);
+            assertThat(statuses.keySet())
+                    .as("calls that are right are among them")
+                    .contains(200, 204, 400, 403);
             assertThat(faults).as("of %d calls", CALLS).isEmpty();
         }
     }

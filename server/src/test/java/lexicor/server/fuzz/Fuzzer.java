@@ -16,19 +16,91 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Calls everything that the OpenAPI description names, with addresses, headers and bodies that are right, nearly right and
- * wholly wrong. The same seed makes the same calls.
+ * Calls everything that the OpenAPI description names, with addresses, headers and bodies that are right, nearly right
+ * and wholly wrong. The same seed makes the same calls.
  */
 final class Fuzzer {
 
     private static final String[] PEOPLE = {"tarn", "fell", "gill", "brook", ""};
-    private static final String[] TEXTS = {"", " ", "x", "sh-arc", "shoulder", "acj", "\u0000", "a\nb", "ä漢\uD83D\uDE00", "\uD800", "'; drop table command; --", "<script>", "../../etc/passwd", "${7*7}", "%s%n",
-        "-1", "1e309", "NaN", "2026-02-30", "+999999999-12-31T23:59:59Z", "00000000-0000-0000-0000-000000000000", "x".repeat(5000)};
-    private static final String[] RAW_VALUES = {"%", "%zz", "%FF%FE", "%00", "%C0%AF", "a%20b", "1", "0", "-1", "99999999999999999999", "1e5", "true", "", "x".repeat(300), "%F0%9F%98%80", "sh-arc", "shoulder", "a,b,,c", "group:0.5", ":"};
-    private static final String[] TYPES = {"application/json", "application/json", "application/json", "application/json", "application/json;charset=UTF-8", "*/*", "text/plain", "application/x-www-form-urlencoded",
-        "multipart/form-data; boundary=x", "multipart/form-data", "application/json;charset=nonsense", ";", "a/b/c", "application/*", "application/xml", "\"", ""};
+    private static final String[] TEXTS = {
+        "",
+        " ",
+        "x",
+        "sh-arc",
+        "shoulder",
+        "acj",
+        "\u0000",
+        "a\nb",
+        "ä漢\uD83D\uDE00",
+        "\uD800",
+        "'; drop table command; --",
+        "<script>",
+        "../../etc/passwd",
+        "${7*7}",
+        "%s%n",
+        "-1",
+        "1e309",
+        "NaN",
+        "2026-02-30",
+        "+999999999-12-31T23:59:59Z",
+        "00000000-0000-0000-0000-000000000000",
+        "x".repeat(5000)
+    };
+    private static final String[] RAW_VALUES = {
+        "%",
+        "%zz",
+        "%FF%FE",
+        "%00",
+        "%C0%AF",
+        "a%20b",
+        "1",
+        "0",
+        "-1",
+        "99999999999999999999",
+        "1e5",
+        "true",
+        "",
+        "x".repeat(300),
+        "%F0%9F%98%80",
+        "sh-arc",
+        "shoulder",
+        "a,b,,c",
+        "group:0.5",
+        ":"
+    };
+    private static final String[] TYPES = {
+        "application/json",
+        "application/json",
+        "application/json",
+        "application/json",
+        "application/json;charset=UTF-8",
+        "*/*",
+        "text/plain",
+        "application/x-www-form-urlencoded",
+        "multipart/form-data; boundary=x",
+        "multipart/form-data",
+        "application/json;charset=nonsense",
+        ";",
+        "a/b/c",
+        "application/*",
+        "application/xml",
+        "\"",
+        ""
+    };
 
-    private static final List<String> SLOW = List.of("/report", "/report.pdf", "/plan", "/plan/curve", "/plan/own", "/plan/again", "/weighing", "/weighing/{conditionId}", "/conclusion", "/note", "/recomputed", "/signature");
+    private static final List<String> SLOW = List.of(
+            "/report",
+            "/report.pdf",
+            "/plan",
+            "/plan/curve",
+            "/plan/own",
+            "/plan/again",
+            "/weighing",
+            "/weighing/{conditionId}",
+            "/conclusion",
+            "/note",
+            "/recomputed",
+            "/signature");
 
     private final RawHttp http;
     private final Random random;
@@ -42,13 +114,18 @@ final class Fuzzer {
         this.http = new RawHttp(port);
         this.random = new Random(seed);
         this.ids = ids;
-        this.description = JsonMapper.shared().readTree(plain("GET", "/v3/api-docs", "").body());
-        description.get("paths").properties().stream().filter(path -> !path.getKey().equals("/api/events")).forEach(path -> path.getValue().propertyNames().forEach(method -> operations.add(new String[] {method.toUpperCase(java.util.Locale.ROOT), path.getKey()})));
+        this.description =
+                JsonMapper.shared().readTree(plain("GET", "/v3/api-docs", "").body());
+        description.get("paths").properties().stream()
+                .filter(path -> !path.getKey().equals("/api/events"))
+                .forEach(path -> path.getValue()
+                        .propertyNames()
+                        .forEach(method -> operations.add(
+                                new String[] {method.toUpperCase(java.util.Locale.ROOT), path.getKey()})));
     }
 
     /** A call, and what was answered. */
-    record Call(String request, RawHttp.Reply reply) {
-    }
+    record Call(String request, RawHttp.Reply reply) {}
 
     Call next() throws IOException {
         if (random.nextInt(60) == 0) {
@@ -86,10 +163,18 @@ final class Fuzzer {
         if (SLOW.stream().anyMatch(operation[1]::endsWith) && random.nextInt(12) > 0) {
             operation = pick(operations); // what computes much is called less often
         }
-        JsonNode described = description.at("/paths").get(operation[1]).get(operation[0].toLowerCase(java.util.Locale.ROOT));
-        String method = random.nextInt(40) == 0 ? pick(new String[] {"PUT", "PATCH", "DELETE", "TRACE", "OPTIONS", "HEAD", "FOO", "GET", "POST"}) : operation[0];
+        JsonNode described =
+                description.at("/paths").get(operation[1]).get(operation[0].toLowerCase(java.util.Locale.ROOT));
+        String method = random.nextInt(40) == 0
+                ? pick(new String[] {"PUT", "PATCH", "DELETE", "TRACE", "OPTIONS", "HEAD", "FOO", "GET", "POST"})
+                : operation[0];
         boolean signsOut = method.equals("DELETE") && random.nextInt(10) > 0;
-        return assemble(signsOut ? "GET" : method, path(operation[1]) + query(described), random.nextInt(8) == 0 ? pick(TYPES) : "application/json", body(described), random.nextInt(12) > 0);
+        return assemble(
+                signsOut ? "GET" : method,
+                path(operation[1]) + query(described),
+                random.nextInt(8) == 0 ? pick(TYPES) : "application/json",
+                body(described),
+                random.nextInt(12) > 0);
     }
 
     private String path(String pattern) {
@@ -97,28 +182,45 @@ final class Fuzzer {
         for (String step : pattern.substring(1).split("/")) {
             path.append('/').append(step.startsWith("{") ? value(step) : step);
         }
-        return random.nextInt(60) == 0 ? path + pick(new String[] {"/", "//", "/..", ";x=y", "%2e%2e", "%00", "\\", "/./"}) : path.toString();
+        return random.nextInt(60) == 0
+                ? path + pick(new String[] {"/", "//", "/..", ";x=y", "%2e%2e", "%00", "\\", "/./"})
+                : path.toString();
     }
 
     private String value(String name) {
         return switch (random.nextInt(8)) {
-            case 0 -> UUID.nameUUIDFromBytes(new byte[] {(byte) random.nextInt(256)}).toString();
+            case 0 ->
+                UUID.nameUUIDFromBytes(new byte[] {(byte) random.nextInt(256)}).toString();
             case 1 -> encoded(pick(TEXTS));
             case 2 -> pick(RAW_VALUES);
             case 3 -> name.equals("{region}") ? "wrist" : "sh-arc";
-            default -> name.equals("{id}") ? pick(ids) : pick(new String[] {"shoulder", "sh-arc", "subacromial-pain", "1", "force-unit", "cl-subacromial-5", "threshold.test"});
+            default ->
+                name.equals("{id}")
+                        ? pick(ids)
+                        : pick(new String[] {
+                            "shoulder",
+                            "sh-arc",
+                            "subacromial-pain",
+                            "1",
+                            "force-unit",
+                            "cl-subacromial-5",
+                            "threshold.test"
+                        });
         };
     }
 
     private String query(JsonNode described) {
         if (described == null || random.nextInt(3) == 0) {
-            return random.nextInt(30) == 0 ? "?" + pick(new String[] {"=", "&&&", "%", "%zz=1", "a=%FF", "=x", "?", "a=b=c&a"}) : "";
+            return random.nextInt(30) == 0
+                    ? "?" + pick(new String[] {"=", "&&&", "%", "%zz=1", "a=%FF", "=x", "?", "a=b=c&a"})
+                    : "";
         }
         List<String> parts = new ArrayList<>();
         for (JsonNode parameter : described.path("parameters")) {
             if (parameter.path("in").asString("").equals("query") && random.nextInt(3) > 0) {
                 for (int times = random.nextInt(20) == 0 ? 3 : 1; times > 0; times--) {
-                    parts.add(parameter.get("name").asString() + "=" + (random.nextBoolean() ? pick(RAW_VALUES) : encoded(pick(TEXTS))));
+                    parts.add(parameter.get("name").asString() + "="
+                            + (random.nextBoolean() ? pick(RAW_VALUES) : encoded(pick(TEXTS))));
                 }
             }
         }
@@ -139,7 +241,9 @@ final class Fuzzer {
         String text = JsonMapper.shared().writeValueAsString(made(schema, 0));
         if (random.nextInt(15) == 0 && !text.isEmpty()) {
             int at = random.nextInt(text.length());
-            text = text.substring(0, at) + pick(new String[] {"", "}", "\"", ",", "null", "1e999", "[[", "//", "\\u12"}) + text.substring(Math.min(text.length(), at + random.nextInt(3)));
+            text = text.substring(0, at)
+                    + pick(new String[] {"", "}", "\"", ",", "null", "1e999", "[[", "//", "\\u12"})
+                    + text.substring(Math.min(text.length(), at + random.nextInt(3)));
         }
         return text.getBytes(StandardCharsets.UTF_8);
     }
@@ -158,12 +262,16 @@ final class Fuzzer {
     }
 
     private JsonNode made(JsonNode described, int depth) {
-        JsonNode schema = described.has("$ref") ? description.at(described.get("$ref").asString().substring(1)) : described;
+        JsonNode schema = described.has("$ref")
+                ? description.at(described.get("$ref").asString().substring(1))
+                : described;
         if (random.nextInt(25) == 0) {
             return odd();
         }
         if (schema.has("enum")) {
-            return random.nextInt(10) == 0 ? JsonNodeFactory.instance.stringNode("SIDEWAYS") : schema.get("enum").get(random.nextInt(schema.get("enum").size()));
+            return random.nextInt(10) == 0
+                    ? JsonNodeFactory.instance.stringNode("SIDEWAYS")
+                    : schema.get("enum").get(random.nextInt(schema.get("enum").size()));
         }
         JsonNode kind = schema.path("type");
         String type = kind.isArray() ? kind.get(0).asString() : kind.asString("object");
@@ -199,16 +307,41 @@ final class Fuzzer {
     }
 
     private JsonNode text(String format) {
-        return JsonNodeFactory.instance.stringNode(switch (random.nextInt(10)) {
-            case 0, 1 -> pick(TEXTS);
-            case 2 -> pick(ids);
-            default -> switch (format) {
-                case "uuid" -> UUID.nameUUIDFromBytes(new byte[] {(byte) random.nextInt(256), (byte) random.nextInt(256)}).toString();
-                case "date-time" -> random.nextInt(4) == 0 ? "2020-01-01T00:00:00Z" : java.time.Instant.now().toString();
-                case "date" -> "2026-01-0" + (1 + random.nextInt(9));
-                default -> pick(new String[] {"sh-arc", "sh-neer", "pain", "familiar", "none", "shoulder", "red-flags", "usual", "working", "open", "°", "onset", "override:sh-arc", "words enough", "FZ-" + random.nextInt(10_000)});
-            };
-        });
+        return JsonNodeFactory.instance.stringNode(
+                switch (random.nextInt(10)) {
+                    case 0, 1 -> pick(TEXTS);
+                    case 2 -> pick(ids);
+                    default ->
+                        switch (format) {
+                            case "uuid" ->
+                                UUID.nameUUIDFromBytes(
+                                                new byte[] {(byte) random.nextInt(256), (byte) random.nextInt(256)})
+                                        .toString();
+                            case "date-time" ->
+                                random.nextInt(4) == 0
+                                        ? "2020-01-01T00:00:00Z"
+                                        : java.time.Instant.now().toString();
+                            case "date" -> "2026-01-0" + (1 + random.nextInt(9));
+                            default ->
+                                pick(new String[] {
+                                    "sh-arc",
+                                    "sh-neer",
+                                    "pain",
+                                    "familiar",
+                                    "none",
+                                    "shoulder",
+                                    "red-flags",
+                                    "usual",
+                                    "working",
+                                    "open",
+                                    "°",
+                                    "onset",
+                                    "override:sh-arc",
+                                    "words enough",
+                                    "FZ-" + random.nextInt(10_000)
+                                });
+                        };
+                });
     }
 
     private JsonNode odd() {
@@ -223,7 +356,21 @@ final class Fuzzer {
     }
 
     private long pickLong() {
-        return pick(new Long[] {0L, 1L, 2L, 3L, 7L, 20L, -1L, 100L, 1000L, 1_000_000L, Long.MAX_VALUE, Long.MIN_VALUE, (long) random.nextInt(300)});
+        return pick(new Long[] {
+            0L,
+            1L,
+            2L,
+            3L,
+            7L,
+            20L,
+            -1L,
+            100L,
+            1000L,
+            1_000_000L,
+            Long.MAX_VALUE,
+            Long.MIN_VALUE,
+            (long) random.nextInt(300)
+        });
     }
 
     private double pickDouble() {
@@ -231,16 +378,22 @@ final class Fuzzer {
     }
 
     private byte[] assemble(String method, String target, String type, byte[] body, boolean token) {
-        StringBuilder head = new StringBuilder(method).append(' ').append(target.replace(' ', '+').replace('\n', '+').replace('\u0000', '+')).append(" HTTP/1.1\r\nHost: localhost\r\n");
+        StringBuilder head = new StringBuilder(method)
+                .append(' ')
+                .append(target.replace(' ', '+').replace('\n', '+').replace('\u0000', '+'))
+                .append(" HTTP/1.1\r\nHost: localhost\r\n");
         if (!type.isEmpty()) {
             head.append("Content-Type: ").append(type).append("\r\n");
         }
         if (random.nextInt(20) == 0) {
-            head.append("Accept: ").append(pick(new String[] {"text/xml", "*/*;q=x", "application/pdf", ";;", "image/*"})).append("\r\n");
+            head.append("Accept: ")
+                    .append(pick(new String[] {"text/xml", "*/*;q=x", "application/pdf", ";;", "image/*"}))
+                    .append("\r\n");
         }
         if (!cookies.isEmpty()) {
             head.append("Cookie: ");
-            cookies.forEach((name, value) -> head.append(name).append('=').append(value).append("; "));
+            cookies.forEach(
+                    (name, value) -> head.append(name).append('=').append(value).append("; "));
             head.append("\r\n");
         }
         if (token && cookies.containsKey("XSRF-TOKEN")) {

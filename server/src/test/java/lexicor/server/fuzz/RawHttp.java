@@ -24,8 +24,7 @@ final class RawHttp implements AutoCloseable {
     }
 
     /** An answer; {@code status} is 0 where the connection was closed without one. */
-    record Reply(int status, Map<String, String> headers, String setCookies, String body) {
-    }
+    record Reply(int status, Map<String, String> headers, String setCookies, String body) {}
 
     Reply send(byte[] request) throws IOException {
         try {
@@ -69,7 +68,9 @@ final class RawHttp implements AutoCloseable {
             return new Reply(status, headers, cookies.toString(), "");
         }
         if ("chunked".equals(headers.get("transfer-encoding"))) {
-            for (int size = Integer.parseInt(line().split(";")[0], 16); size > 0; size = Integer.parseInt(line().split(";")[0], 16)) {
+            for (int size = Integer.parseInt(line().split(";")[0], 16);
+                    size > 0;
+                    size = Integer.parseInt(line().split(";")[0], 16)) {
                 body.write(input.readNBytes(size));
                 line();
             }

@@ -24,12 +24,16 @@ class LibraryApiTest {
 
     @Autowired
     private MockMvcTester server;
+
     @Autowired
     private JdbcTemplate database;
+
     @Autowired
     private LedgerImport ledgerImport;
+
     @Autowired
     private Catalogue catalogue;
+
     @Autowired
     private Evidence evidence;
 
@@ -40,31 +44,43 @@ class LibraryApiTest {
     }
 
     private static List<String> texts(JsonNode list, String field) {
-        return StreamSupport.stream(list.spliterator(), false).map(item -> item.get(field).asString()).toList();
+        return StreamSupport.stream(list.spliterator(), false)
+                .map(item -> item.get(field).asString())
+                .toList();
     }
 
     @Test
     void the_whole_ledger_is_in_the_database_with_every_column() {
-        assertThat(database.queryForObject("select count(*) from accuracy_record", Integer.class)).isEqualTo(408);
+        assertThat(database.queryForObject("select count(*) from accuracy_record", Integer.class))
+                .isEqualTo(408);
         for (AccuracyRecord record : evidence.records()) {
-            var row = database.queryForMap("select * from accuracy_record where id = ?", record.id().value());
+            var row = database.queryForMap(
+                    "select * from accuracy_record where id = ?", record.id().value());
             assertThat(row.get("CITATION")).isEqualTo(record.citation());
             assertThat(row.get("CRITERION")).isEqualTo(record.criterion());
             assertThat(row.get("POPULATION")).isEqualTo(record.population());
             assertThat(row.get("NOTE")).isEqualTo(record.note());
             assertThat(row.get("ORIGINATOR")).isEqualTo(record.originator());
             assertThat(row.get("REVIEW_STATE")).isEqualTo("unreviewed");
-            assertThat((Double) row.get("SENSITIVITY")).isEqualTo(record.sensitivity().isPresent() ? record.sensitivity().getAsDouble() : null);
-            assertThat((Integer) row.get("N_TOTAL")).isEqualTo(record.total().isPresent() ? record.total().getAsInt() : null);
+            assertThat((Double) row.get("SENSITIVITY"))
+                    .isEqualTo(
+                            record.sensitivity().isPresent()
+                                    ? record.sensitivity().getAsDouble()
+                                    : null);
+            assertThat((Integer) row.get("N_TOTAL"))
+                    .isEqualTo(record.total().isPresent() ? record.total().getAsInt() : null);
         }
     }
 
     @Test
     void a_review_state_set_here_outlives_the_next_start() {
-        database.update("update accuracy_record set review_state = 'checked', evidence_revision = 'older', citation = 'x' where id = 'E328'");
+        database.update(
+                "update accuracy_record set review_state = 'checked', evidence_revision = 'older', citation = 'x' where id = 'E328'");
         ledgerImport.afterSingletonsInstantiated();
-        assertThat(database.queryForObject("select review_state from accuracy_record where id = 'E328'", String.class)).isEqualTo("checked");
-        assertThat(database.queryForObject("select citation from accuracy_record where id = 'E328'", String.class)).startsWith("Park");
+        assertThat(database.queryForObject("select review_state from accuracy_record where id = 'E328'", String.class))
+                .isEqualTo("checked");
+        assertThat(database.queryForObject("select citation from accuracy_record where id = 'E328'", String.class))
+                .startsWith("Park");
         database.update("update accuracy_record set review_state = 'unreviewed' where id = 'E328'");
     }
 
@@ -74,36 +90,50 @@ class LibraryApiTest {
         assertThat(all.get("found").asInt()).isEqualTo(408);
         assertThat(all.get("records")).hasSize(40);
         assertThat(get("/api/library/records?page=10").get("records")).hasSize(8);
-        assertThat(texts(get("/api/library/records?search=O'Brien SJ").get("records"), "id")).containsExactly("E040", "E214");
-        assertThat(texts(get("/api/library/records?search=E328").get("records"), "id")).containsExactly("E328");
-        assertThat(get("/api/library/records?search=100%25_nothing").get("found").asInt()).isZero();
+        assertThat(texts(get("/api/library/records?search=O'Brien SJ").get("records"), "id"))
+                .containsExactly("E040", "E214");
+        assertThat(texts(get("/api/library/records?search=E328").get("records"), "id"))
+                .containsExactly("E328");
+        assertThat(get("/api/library/records?search=100%25_nothing")
+                        .get("found")
+                        .asInt())
+                .isZero();
         assertThat(get("/api/library/records?use=IN_USE").get("found").asInt()).isEqualTo(142);
-        assertThat(texts(get("/api/library/records?subject=sh-kim").get("records"), "citation").get(0)).startsWith("Kim SH");
+        assertThat(texts(get("/api/library/records?subject=sh-kim").get("records"), "citation")
+                        .get(0))
+                .startsWith("Kim SH");
     }
 
     @Test
     void every_test_condition_and_set_has_a_sheet() throws Exception {
         for (var test : catalogue.tests().keySet()) {
-            assertThat(get("/api/library/tests/" + test).at("/test/id").asString()).isEqualTo(test.value());
+            assertThat(get("/api/library/tests/" + test).at("/test/id").asString())
+                    .isEqualTo(test.value());
         }
         for (var condition : catalogue.conditions().keySet()) {
-            assertThat(get("/api/library/conditions/" + condition).get("id").asString()).isEqualTo(condition.value());
+            assertThat(get("/api/library/conditions/" + condition).get("id").asString())
+                    .isEqualTo(condition.value());
         }
         for (var cluster : catalogue.clusters()) {
-            assertThat(get("/api/library/clusters/" + cluster.id()).get("levels")).isNotEmpty();
+            assertThat(get("/api/library/clusters/" + cluster.id()).get("levels"))
+                    .isNotEmpty();
         }
     }
 
     @Test
     void a_sheet_shows_every_study_about_its_readings() throws Exception {
         JsonNode sheet = get("/api/library/tests/sh-apprehension");
-        assertThat(texts(sheet.get("reads"), "conditionId")).containsExactly("anterior-instability", "slap", "internal-impingement");
+        assertThat(texts(sheet.get("reads"), "conditionId"))
+                .containsExactly("anterior-instability", "slap", "internal-impingement");
         JsonNode instability = sheet.at("/reads/0");
         assertThat(instability.at("/weighs/record").asString()).isEqualTo("E046");
-        assertThat(instability.at("/weighs/plainly").asString()).isEqualTo("A positive helps, a negative helps a little");
+        assertThat(instability.at("/weighs/plainly").asString())
+                .isEqualTo("A positive helps, a negative helps a little");
         assertThat(instability.get("studies")).hasSize(4);
-        assertThat(texts(instability.get("bySchool"), "counts")).containsExactly("apprehension, not only pain", "apprehension or familiar pain");
-        assertThat(sheet.at("/reads/1/notWeighed").asString()).contains("does not say whether pain or apprehension counted");
+        assertThat(texts(instability.get("bySchool"), "counts"))
+                .containsExactly("apprehension, not only pain", "apprehension or familiar pain");
+        assertThat(sheet.at("/reads/1/notWeighed").asString())
+                .contains("does not say whether pain or apprehension counted");
         assertThat(texts(sheet.get("locks"), "because")).contains("stress could displace it");
         assertThat(texts(sheet.get("sharedNames"), "name")).containsExactly("apprehension test", "crank test");
     }
@@ -114,7 +144,8 @@ class LibraryApiTest {
         assertThat(texts(sheet.get("weights"), "testId")).contains("sh-cross-body", "sh-active-compression");
         assertThat(texts(sheet.get("unmeasured"), "id")).contains("sh-arc");
         assertThat(texts(sheet.get("rivals"), "conditionId")).containsExactly("slap", "subacromial-pain");
-        assertThat(texts(get("/api/library/conditions/cuff-tear-full").get("wider"), "id")).containsExactly("cuff-tear-any", "subacromial-pain");
+        assertThat(texts(get("/api/library/conditions/cuff-tear-full").get("wider"), "id"))
+                .containsExactly("cuff-tear-any", "subacromial-pain");
     }
 
     @Test
@@ -123,7 +154,10 @@ class LibraryApiTest {
         double odds = 0.12 / 0.88 * effect.at("/positive/likelihoodRatio").asDouble();
         assertThat(effect.at("/positive/after").asDouble()).isCloseTo(odds / (1 + odds), Offset.offset(1e-12));
         assertThat(effect.get("record").asString()).isEqualTo("E042");
-        assertThat(get("/api/library/tests/sh-active-compression/effect?condition=acj&prior=0.12&record=E040").get("record").asString()).isEqualTo("E040");
+        assertThat(get("/api/library/tests/sh-active-compression/effect?condition=acj&prior=0.12&record=E040")
+                        .get("record")
+                        .asString())
+                .isEqualTo("E040");
     }
 
     @ParameterizedTest(name = "{0}")

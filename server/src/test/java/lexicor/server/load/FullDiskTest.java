@@ -18,7 +18,9 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.context.bean.override.mockito.MockitoBean;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
-@SpringBootTest(classes = LexicorApplication.class, properties = {"spring.datasource.url=jdbc:h2:mem:full;DB_CLOSE_DELAY=-1", "lexicor.demo=true"})
+@SpringBootTest(
+        classes = LexicorApplication.class,
+        properties = {"spring.datasource.url=jdbc:h2:mem:full;DB_CLOSE_DELAY=-1", "lexicor.demo=true"})
 @AutoConfigureMockMvc
 class FullDiskTest {
 
@@ -41,17 +43,31 @@ class FullDiskTest {
     @Test
     void writing_is_refused_in_words_and_everything_else_goes_on_and_leaves_its_line_later() {
         when(room.isThere()).thenReturn(false);
-        String start = "{\"id\":\"%s\",\"code\":\"FD-1\",\"details\":{},\"visit\":{\"id\":\"%s\",\"region\":\"shoulder\",\"side\":\"LEFT\",\"setting\":\"FIRST_CONTACT\"}}".formatted(UUID.randomUUID(), UUID.randomUUID());
-        assertThat(therapist.post("/api/cases", start, 507).get("detail").asString()).contains("disk of the server is full", "What was saved is safe");
+        String start =
+                "{\"id\":\"%s\",\"code\":\"FD-1\",\"details\":{},\"visit\":{\"id\":\"%s\",\"region\":\"shoulder\",\"side\":\"LEFT\",\"setting\":\"FIRST_CONTACT\"}}"
+                        .formatted(UUID.randomUUID(), UUID.randomUUID());
+        assertThat(therapist.post("/api/cases", start, 507).get("detail").asString())
+                .contains("disk of the server is full", "What was saved is safe");
         int lines = lines();
         assertThat(therapist.get("/api/cases", 200).get("lines")).isNotNull();
-        assertThat(server.post().uri("/api/session").with(csrf()).contentType(MediaType.APPLICATION_JSON).content("{\"name\":\"gill\",\"password\":\"not the right one\"}")).hasStatus(401);
+        assertThat(server.post()
+                        .uri("/api/session")
+                        .with(csrf())
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("{\"name\":\"gill\",\"password\":\"not the right one\"}"))
+                .hasStatus(401);
         assertThat(server.get().uri("/actuator/health")).hasStatusOk();
-        assertThat(server.post().uri("/api/calculate/accuracy").contentType(MediaType.APPLICATION_JSON).content("{\"tp\":1,\"fp\":1,\"fn\":1,\"tn\":1}")).hasStatusOk();
+        assertThat(server.post()
+                        .uri("/api/calculate/accuracy")
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("{\"tp\":1,\"fp\":1,\"fn\":1,\"tn\":1}"))
+                .hasStatusOk();
         assertThat(lines()).isEqualTo(lines);
         when(room.isThere()).thenReturn(true);
         therapist.post("/api/cases", start, 201);
-        assertThat(lines()).as("the list that was seen, the sign-in that failed, and the case").isEqualTo(lines + 3);
+        assertThat(lines())
+                .as("the list that was seen, the sign-in that failed, and the case")
+                .isEqualTo(lines + 3);
     }
 
     private int lines() {

@@ -15,7 +15,11 @@ class NoteTemplateTest {
     @EnumSource(NoteLength.class)
     void what_ships_is_a_layout_with_the_caution_and_the_conclusion(NoteLength length) {
         String example = NoteTemplate.of(NoteTemplates.shipped(length)).example();
-        assertThat(example).contains(NoteBlock.CAUTION.example(), NoteBlock.CONCLUSION.example(), NoteBlock.CASE.example()).doesNotContain("{{").doesNotContain("\n\n\n").endsWith("\n");
+        assertThat(example)
+                .contains(NoteBlock.CAUTION.example(), NoteBlock.CONCLUSION.example(), NoteBlock.CASE.example())
+                .doesNotContain("{{")
+                .doesNotContain("\n\n\n")
+                .endsWith("\n");
     }
 
     @ParameterizedTest(name = "{0}")
@@ -29,21 +33,27 @@ class NoteTemplateTest {
             {{caution}} {{#draft}}{{hidden}}{{/draft}}      | 'hidden' is no name
             """)
     void a_faulty_layout_is_refused_with_what_is_allowed(String text, String message) {
-        assertThat(NoteTemplate.fault(text)).hasValueSatisfying(fault -> assertThat(fault).contains(message));
+        assertThat(NoteTemplate.fault(text))
+                .hasValueSatisfying(fault -> assertThat(fault).contains(message));
         assertThatThrownBy(() -> NoteTemplate.of(text)).isInstanceOf(IllegalArgumentException.class);
     }
 
     @Test
     void a_fault_names_its_line_and_length_is_bounded() {
-        assertThat(NoteTemplate.fault("{{case}}\n{{caution}}\n{{wheather}}")).hasValueSatisfying(fault -> assertThat(fault).startsWith("line 3: "));
+        assertThat(NoteTemplate.fault("{{case}}\n{{caution}}\n{{wheather}}"))
+                .hasValueSatisfying(fault -> assertThat(fault).startsWith("line 3: "));
         assertThat(NoteTemplate.fault(" ")).isPresent();
-        assertThat(NoteTemplate.fault("{{caution}}" + "x".repeat(NoteTemplate.MOST))).hasValueSatisfying(fault -> assertThat(fault).startsWith("allowed: 1 to 4000"));
+        assertThat(NoteTemplate.fault("{{caution}}" + "x".repeat(NoteTemplate.MOST)))
+                .hasValueSatisfying(fault -> assertThat(fault).startsWith("allowed: 1 to 4000"));
     }
 
     @Test
     void passages_without_anything_to_say_are_left_out_and_words_are_never_taken_for_markup() {
-        NoteTemplate template = NoteTemplate.of("{{case}}\n{{#told}}\nTold\n{{told}}\n{{/told}}\n{{#signed}}\n{{signed}}\n{{/signed}}\n{{caution}}");
-        assertThat(template.render(Map.of(NoteBlock.CASE, "A <b> & {{told}}", NoteBlock.CAUTION, "c"))).isEqualTo("A <b> & {{told}}\nc\n");
-        assertThat(template.render(Map.of(NoteBlock.CASE, "A", NoteBlock.TOLD, "- x", NoteBlock.CAUTION, "c"))).isEqualTo("A\nTold\n- x\nc\n");
+        NoteTemplate template = NoteTemplate.of(
+                "{{case}}\n{{#told}}\nTold\n{{told}}\n{{/told}}\n{{#signed}}\n{{signed}}\n{{/signed}}\n{{caution}}");
+        assertThat(template.render(Map.of(NoteBlock.CASE, "A <b> & {{told}}", NoteBlock.CAUTION, "c")))
+                .isEqualTo("A <b> & {{told}}\nc\n");
+        assertThat(template.render(Map.of(NoteBlock.CASE, "A", NoteBlock.TOLD, "- x", NoteBlock.CAUTION, "c")))
+                .isEqualTo("A\nTold\n- x\nc\n");
     }
 }

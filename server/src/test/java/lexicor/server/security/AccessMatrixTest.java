@@ -22,7 +22,9 @@ import org.springframework.test.web.servlet.request.RequestPostProcessor;
 import org.springframework.web.bind.annotation.RequestMethod;
 import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 
-/** Every endpoint of the server against everybody who may ask. An endpoint that stands in no line here fails the test. */
+/**
+ * Every endpoint of the server against everybody who may ask. An endpoint that stands in no line here fails the test.
+ */
 @ServerTest
 class AccessMatrixTest {
 
@@ -33,18 +35,77 @@ class AccessMatrixTest {
     private static final Map<String, Set<String>> ALLOWED = new TreeMap<>();
 
     static {
-        allow(ALL, "GET /api/session", "POST /api/session", "POST /api/first-account", "POST /api/calculate/accuracy", "POST /api/calculate/post-test",
-                "POST /api/calculate/group", "POST /api/calculate/interval", "POST /api/calculate/pool", "POST /api/calculate/synthesis", "POST /api/calculate/joint", "GET /v3/api-docs", "GET /v3/api-docs.yaml", "GET /actuator/health");
-        allow(SIGNED_IN, "DELETE /api/session", "POST /api/session/password", "POST /api/session/second-factor", "POST /api/session/second-factor/confirmed", "POST /api/session/second-factor/ended", "GET /api/settings", "GET /api/routines", "GET /api/library", "GET /api/library/regions/{region}",
-                "GET /api/library/regions/{region}/intake", "GET /api/library/tests/{id}", "GET /api/library/tests/{id}/effect", "GET /api/library/conditions/{id}",
-                "GET /api/library/clusters/{id}", "GET /api/library/records");
-        allow(Set.of("THERAPIST"), "GET /api/events", "GET /api/cases", "POST /api/cases", "GET /api/cases/next-code", "GET /api/cases/{id}", "PUT /api/cases/{id}", "POST /api/cases/{id}/examinations",
-                "GET /api/examinations/{id}", "POST /api/examinations/{id}/commands", "GET /api/examinations/{id}/intake", "GET /api/examinations/{id}/weighing", "GET /api/examinations/{id}/weighing/{conditionId}",
-                "GET /api/examinations/{id}/conclusion", "GET /api/examinations/{id}/note", "GET /api/examinations/{id}/again", "GET /api/examinations/{id}/plan", "GET /api/examinations/{id}/plan/curve", "GET /api/examinations/{id}/plan/own", "GET /api/examinations/{id}/plan/again", "GET /api/examinations/{id}/report", "GET /api/examinations/{id}/report.pdf",
-                "POST /api/examinations/{id}/signature", "POST /api/examinations/{id}/amendment", "POST /api/examinations/{id}/takeover", "GET /api/examinations/{id}/versions/{version}/recomputed");
-        allow(Set.of("STEWARD"), "POST /api/routines/check", "PUT /api/settings/{name}", "POST /api/settings/note-preview");
+        allow(
+                ALL,
+                "GET /api/session",
+                "POST /api/session",
+                "POST /api/first-account",
+                "POST /api/calculate/accuracy",
+                "POST /api/calculate/post-test",
+                "POST /api/calculate/group",
+                "POST /api/calculate/interval",
+                "POST /api/calculate/pool",
+                "POST /api/calculate/synthesis",
+                "POST /api/calculate/joint",
+                "GET /v3/api-docs",
+                "GET /v3/api-docs.yaml",
+                "GET /actuator/health");
+        allow(
+                SIGNED_IN,
+                "DELETE /api/session",
+                "POST /api/session/password",
+                "POST /api/session/second-factor",
+                "POST /api/session/second-factor/confirmed",
+                "POST /api/session/second-factor/ended",
+                "GET /api/settings",
+                "GET /api/routines",
+                "GET /api/library",
+                "GET /api/library/regions/{region}",
+                "GET /api/library/regions/{region}/intake",
+                "GET /api/library/tests/{id}",
+                "GET /api/library/tests/{id}/effect",
+                "GET /api/library/conditions/{id}",
+                "GET /api/library/clusters/{id}",
+                "GET /api/library/records");
+        allow(
+                Set.of("THERAPIST"),
+                "GET /api/events",
+                "GET /api/cases",
+                "POST /api/cases",
+                "GET /api/cases/next-code",
+                "GET /api/cases/{id}",
+                "PUT /api/cases/{id}",
+                "POST /api/cases/{id}/examinations",
+                "GET /api/examinations/{id}",
+                "POST /api/examinations/{id}/commands",
+                "GET /api/examinations/{id}/intake",
+                "GET /api/examinations/{id}/weighing",
+                "GET /api/examinations/{id}/weighing/{conditionId}",
+                "GET /api/examinations/{id}/conclusion",
+                "GET /api/examinations/{id}/note",
+                "GET /api/examinations/{id}/again",
+                "GET /api/examinations/{id}/plan",
+                "GET /api/examinations/{id}/plan/curve",
+                "GET /api/examinations/{id}/plan/own",
+                "GET /api/examinations/{id}/plan/again",
+                "GET /api/examinations/{id}/report",
+                "GET /api/examinations/{id}/report.pdf",
+                "POST /api/examinations/{id}/signature",
+                "POST /api/examinations/{id}/amendment",
+                "POST /api/examinations/{id}/takeover",
+                "GET /api/examinations/{id}/versions/{version}/recomputed");
+        allow(
+                Set.of("STEWARD"),
+                "POST /api/routines/check",
+                "PUT /api/settings/{name}",
+                "POST /api/settings/note-preview");
         allow(Set.of("STEWARD", "ADMINISTRATOR"), "GET /api/settings/history");
-        allow(Set.of("ADMINISTRATOR"), "GET /api/accounts", "POST /api/accounts", "PUT /api/accounts/{id}", "GET /api/audit");
+        allow(
+                Set.of("ADMINISTRATOR"),
+                "GET /api/accounts",
+                "POST /api/accounts",
+                "PUT /api/accounts/{id}",
+                "GET /api/audit");
     }
 
     @Autowired
@@ -73,7 +134,8 @@ class AccessMatrixTest {
             }
         }
         assertThat(wrong).as("of %d", asked).isEmpty();
-        System.out.println("access matrix: " + ALLOWED.size() + " endpoints x " + ALL.size() + " = " + asked + " checks, " + wrong.size() + " failures");
+        System.out.println("access matrix: " + ALLOWED.size() + " endpoints x " + ALL.size() + " = " + asked
+                + " checks, " + wrong.size() + " failures");
     }
 
     @Test
@@ -95,14 +157,30 @@ class AccessMatrixTest {
                 }
             });
         }
-        assertThat(there).hasSizeGreaterThan(30).filteredOn(request -> request.contains("/api/") && !request.contains("swagger")).allSatisfy(request -> assertThat(ALLOWED).containsKey(request));
+        assertThat(there)
+                .hasSizeGreaterThan(30)
+                .filteredOn(request -> request.contains("/api/") && !request.contains("swagger"))
+                .allSatisfy(request -> assertThat(ALLOWED).containsKey(request));
     }
 
     private int status(String request, String who) {
         String[] words = request.split(" ");
-        String address = words[1].replace("{region}", "shoulder").replace("{name}", "force-unit").replace("{id}", UUID.randomUUID().toString()).replace("{conditionId}", "acj").replace("{version}", "1");
-        RequestPostProcessor person = who.equals("nobody") ? anonymous() : user("somebody").roles(Role.valueOf(who).name());
-        return server.method(HttpMethod.valueOf(words[0])).uri(address).with(person).with(csrf()).contentType(MediaType.APPLICATION_JSON).content("{}").asyncExchange()
-                .getResponse().getStatus();
+        String address = words[1].replace("{region}", "shoulder")
+                .replace("{name}", "force-unit")
+                .replace("{id}", UUID.randomUUID().toString())
+                .replace("{conditionId}", "acj")
+                .replace("{version}", "1");
+        RequestPostProcessor person = who.equals("nobody")
+                ? anonymous()
+                : user("somebody").roles(Role.valueOf(who).name());
+        return server.method(HttpMethod.valueOf(words[0]))
+                .uri(address)
+                .with(person)
+                .with(csrf())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content("{}")
+                .asyncExchange()
+                .getResponse()
+                .getStatus();
     }
 }

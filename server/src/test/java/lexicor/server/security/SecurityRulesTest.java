@@ -18,11 +18,28 @@ class SecurityRulesTest {
 
     @Test
     void health_is_open_and_says_up() {
-        assertThat(server.get().uri("/actuator/health")).hasStatusOk().bodyText().contains("UP");
+        assertThat(server.get().uri("/actuator/health"))
+                .hasStatusOk()
+                .bodyText()
+                .contains("UP");
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/", "/new", "/examinations/3f0c", "/examinations/3f0c/weighing", "/examinations/3f0c/intake", "/cases/3f0c", "/setup", "/setup/schools", "/sign-in", "/library", "/library/ledger", "/library/tests/sh-arc"})
+    @ValueSource(
+            strings = {
+                "/",
+                "/new",
+                "/examinations/3f0c",
+                "/examinations/3f0c/weighing",
+                "/examinations/3f0c/intake",
+                "/cases/3f0c",
+                "/setup",
+                "/setup/schools",
+                "/sign-in",
+                "/library",
+                "/library/ledger",
+                "/library/tests/sh-arc"
+            })
     void every_view_has_an_address(String address) {
         assertThat(server.get().uri(address)).hasStatusOk().hasForwardedUrl("/index.html");
     }
@@ -35,12 +52,22 @@ class SecurityRulesTest {
 
     @Test
     void a_change_needs_the_token_against_cross_site_requests() {
-        assertThat(server.post().uri("/api/cases").contentType(MediaType.APPLICATION_JSON).content("{}")).hasStatus(403);
+        assertThat(server.post()
+                        .uri("/api/cases")
+                        .contentType(MediaType.APPLICATION_JSON)
+                        .content("{}"))
+                .hasStatus(403);
     }
 
     @Test
     void the_page_may_load_nothing_from_outside() {
-        assertThat(server.get().uri("/")).headers().hasHeaderSatisfying("Content-Security-Policy",
-                values -> assertThat(values.get(0)).startsWith("default-src 'self'").doesNotContain("http").doesNotContain("unsafe"));
+        assertThat(server.get().uri("/"))
+                .headers()
+                .hasHeaderSatisfying(
+                        "Content-Security-Policy",
+                        values -> assertThat(values.get(0))
+                                .startsWith("default-src 'self'")
+                                .doesNotContain("http")
+                                .doesNotContain("unsafe"));
     }
 }

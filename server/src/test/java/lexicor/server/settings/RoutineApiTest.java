@@ -19,7 +19,9 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
 
 /** Routines that ship and the clinic's own, on a record of its own. */
-@SpringBootTest(classes = LexicorApplication.class, properties = {"spring.datasource.url=jdbc:h2:mem:routines;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
+@SpringBootTest(
+        classes = LexicorApplication.class,
+        properties = {"spring.datasource.url=jdbc:h2:mem:routines;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
 @AutoConfigureMockMvc
 class RoutineApiTest {
 
@@ -39,18 +41,24 @@ class RoutineApiTest {
     }
 
     private List<JsonNode> routines(String region) {
-        return therapist.get("/api/routines?region=" + region, 200).valueStream().toList();
+        return therapist
+                .get("/api/routines?region=" + region, 200)
+                .valueStream()
+                .toList();
     }
 
     @Test
     void a_copy_with_times_of_its_own_stands_before_those_that_ship_and_can_be_removed() {
-        assertThat(routines("elbow")).extracting(routine -> routine.get("name").asString()).containsExactly("Elbow, three sides");
+        assertThat(routines("elbow"))
+                .extracting(routine -> routine.get("name").asString())
+                .containsExactly("Elbow, three sides");
         steward.put("/api/settings/routine.elbow.ours", Map.of("value", "Ours\nel-look\nel-hook 90"), 200);
         JsonNode ours = routines("elbow").get(0);
         assertThat(ours.get("own").asBoolean()).isTrue();
         assertThat(ours.at("/steps/1/seconds").asInt()).isEqualTo(90);
         assertThat(ours.at("/steps/1/set").asBoolean()).isTrue();
-        assertThat(steward.get("/api/settings/history", 200).at("/0/label").asString()).isEqualTo("Routine of the elbow, ours");
+        assertThat(steward.get("/api/settings/history", 200).at("/0/label").asString())
+                .isEqualTo("Routine of the elbow, ours");
         steward.put("/api/settings/routine.elbow.ours", "{}", 200);
         assertThat(routines("elbow")).hasSize(1);
     }
@@ -71,25 +79,36 @@ class RoutineApiTest {
 
     @Test
     void a_routine_of_no_region_is_no_setting_and_asking_for_one_names_the_regions() {
-        assertThat(steward.put("/api/settings/routine.knee.a", Map.of("value", "Name\nel-hook"), 400).get("field").asString()).isEqualTo("name");
-        assertThat(therapist.get("/api/routines?region=knee", 400).get("detail").asString()).contains("shoulder");
+        assertThat(steward.put("/api/settings/routine.knee.a", Map.of("value", "Name\nel-hook"), 400)
+                        .get("field")
+                        .asString())
+                .isEqualTo("name");
+        assertThat(therapist.get("/api/routines?region=knee", 400).get("detail").asString())
+                .contains("shoulder");
     }
 
     @Test
     void a_draft_says_what_it_takes_and_what_speaks_against_it() {
-        JsonNode draft = steward.post("/api/routines/check", Map.of("region", "shoulder", "text", "Mine\nsh-apprehension\nsh-arc\nsh-gone"), 200);
+        JsonNode draft = steward.post(
+                "/api/routines/check",
+                Map.of("region", "shoulder", "text", "Mine\nsh-apprehension\nsh-arc\nsh-gone"),
+                200);
         assertThat(draft.get("missing").valueStream().map(JsonNode::asString)).containsExactly("sh-gone");
         assertThat(draft.at("/faults/0/words").asString()).contains("goes last");
         assertThat(draft.at("/faults/0/unreachable").asBoolean()).isFalse();
         assertThat(draft.get("locks")).isNotEmpty();
         assertThat(draft.get("moves").asInt()).isEqualTo(2);
-        assertThat(steward.post("/api/routines/check", Map.of("region", "shoulder", "text", "Mine"), 400).get("field").asString()).isEqualTo("text");
+        assertThat(steward.post("/api/routines/check", Map.of("region", "shoulder", "text", "Mine"), 400)
+                        .get("field")
+                        .asString())
+                .isEqualTo("text");
     }
 
     @Test
     void a_test_that_was_removed_since_is_named_and_the_rest_stays() {
         steward.put("/api/settings/routine.hand.old", Map.of("value", "Old\nha-grip"), 200);
-        database.update("update clinic_setting set chosen = 'Old' || chr(10) || 'ha-gone' || chr(10) || 'ha-grip' where name = 'routine.hand.old'");
+        database.update(
+                "update clinic_setting set chosen = 'Old' || chr(10) || 'ha-gone' || chr(10) || 'ha-grip' where name = 'routine.hand.old'");
         JsonNode old = routines("hand").get(0);
         assertThat(old.get("missing").valueStream().map(JsonNode::asString)).containsExactly("ha-gone");
         assertThat(old.at("/steps/0/testId").asString()).isEqualTo("ha-grip");

@@ -21,7 +21,9 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** On a record of its own, since settings count for everybody. */
-@SpringBootTest(classes = LexicorApplication.class, properties = {"spring.datasource.url=jdbc:h2:mem:settings;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
+@SpringBootTest(
+        classes = LexicorApplication.class,
+        properties = {"spring.datasource.url=jdbc:h2:mem:settings;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
 @AutoConfigureMockMvc
 class SettingsApiTest {
 
@@ -53,15 +55,22 @@ class SettingsApiTest {
 
     @Test
     void a_layout_of_a_note_is_tried_kept_and_put_back_and_the_list_of_changes_stays_short() {
-        JsonNode preview = steward.post("/api/settings/note-preview", Map.of("template", "{{side}} {{region}}. {{caution}}"), 200);
+        JsonNode preview =
+                steward.post("/api/settings/note-preview", Map.of("template", "{{side}} {{region}}. {{caution}}"), 200);
         assertThat(preview.get("text").asString()).startsWith("right shoulder. Decision support");
-        assertThat(steward.post("/api/settings/note-preview", Map.of("template", "{{side}}"), 400).get("field").asString()).isEqualTo("template");
+        assertThat(steward.post("/api/settings/note-preview", Map.of("template", "{{side}}"), 400)
+                        .get("field")
+                        .asString())
+                .isEqualTo("template");
         String layout = "Seen on {{day}}. " + "Kept words. ".repeat(20) + "{{caution}}";
         choose("note.letter", layout, 200);
-        assertThat(therapist.get("/api/settings", 200).at("/notes/2/value").asString()).isEqualTo(layout);
-        assertThat(steward.get("/api/settings/history", 200).at("/0/after").asString()).isEqualTo("a text of " + layout.length() + " characters");
+        assertThat(therapist.get("/api/settings", 200).at("/notes/2/value").asString())
+                .isEqualTo(layout);
+        assertThat(steward.get("/api/settings/history", 200).at("/0/after").asString())
+                .isEqualTo("a text of " + layout.length() + " characters");
         steward.put("/api/settings/note.letter", "{}", 200);
-        assertThat(therapist.get("/api/settings", 200).at("/notes/2/value").asString()).startsWith("Dear colleague,");
+        assertThat(therapist.get("/api/settings", 200).at("/notes/2/value").asString())
+                .startsWith("Dear colleague,");
     }
 
     @Test
@@ -109,17 +118,29 @@ class SettingsApiTest {
         choose("own-estimates", "yes", 200);
         assertThat(weighedAfterTenderness(open("ST-7"))).isTrue();
         choose("own-estimates", "no", 200);
-        assertThat(weighedAfterTenderness(open("ST-8"))).as("switched off as a whole").isFalse();
+        assertThat(weighedAfterTenderness(open("ST-8")))
+                .as("switched off as a whole")
+                .isFalse();
         steward.put("/api/settings/own-estimates", "{}", 200);
         steward.put("/api/settings/unmeasured-findings", "{}", 200);
         steward.put("/api/settings/own.sh-palp-acromion.subacromial-pain", "{}", 200);
     }
 
     private boolean weighedAfterTenderness(String id) {
-        therapist.post("/api/examinations/" + id + "/commands", "{\"commands\":[" + JsonMapper.shared()
-                .writeValueAsString(new Visit().record("sh-palp-acromion", "tender=familiar")) + "]}", 200);
-        JsonNode standing = therapist.get("/api/examinations/" + id + "/weighing", 200).get("standings").valueStream()
-                .filter(each -> each.get("conditionId").asString().equals("subacromial-pain")).findFirst().orElseThrow();
+        therapist.post(
+                "/api/examinations/" + id + "/commands",
+                "{\"commands\":["
+                        + JsonMapper.shared()
+                                .writeValueAsString(new Visit().record("sh-palp-acromion", "tender=familiar"))
+                        + "]}",
+                200);
+        JsonNode standing = therapist
+                .get("/api/examinations/" + id + "/weighing", 200)
+                .get("standings")
+                .valueStream()
+                .filter(each -> each.get("conditionId").asString().equals("subacromial-pain"))
+                .findFirst()
+                .orElseThrow();
         boolean weighed = standing.get("informed").asBoolean();
         if (weighed) {
             assertThat(standing.at("/loads/0/estimate").asBoolean()).isTrue();
@@ -140,20 +161,35 @@ class SettingsApiTest {
         choose("estimate.acj.first-contact", "0.4", 200);
         assertThat(start(after).get("estimate").asDouble()).isEqualTo(0.3);
         JsonNode weighing = therapist.get("/api/examinations/" + after + "/weighing", 200);
-        assertThat(weighing.get("standings").valueStream().filter(each -> each.get("conditionId").asString().equals("acj")).findFirst().orElseThrow().get("before").asDouble())
-                .as("the weighing starts there").isEqualTo(0.3);
+        assertThat(weighing.get("standings")
+                        .valueStream()
+                        .filter(each -> each.get("conditionId").asString().equals("acj"))
+                        .findFirst()
+                        .orElseThrow()
+                        .get("before")
+                        .asDouble())
+                .as("the weighing starts there")
+                .isEqualTo(0.3);
     }
 
     @Test
     void the_clinics_thresholds_stand_on_the_condition_sheets() {
         choose("threshold.set-aside", "0.08", 200);
-        assertThat(therapist.get("/api/library/conditions/acj", 200).at("/thresholds/setAside").asDouble()).isEqualTo(0.08);
+        assertThat(therapist
+                        .get("/api/library/conditions/acj", 200)
+                        .at("/thresholds/setAside")
+                        .asDouble())
+                .isEqualTo(0.08);
     }
 
     @Test
     void the_clinics_school_counts_for_examinations_begun_afterwards() {
         choose("school.positive-apprehension", "apprehension-or-pain", 200);
-        JsonNode school = steward.get("/api/settings", 200).get("schools").valueStream().filter(each -> each.get("name").asString().equals("school.positive-apprehension")).findFirst()
+        JsonNode school = steward.get("/api/settings", 200)
+                .get("schools")
+                .valueStream()
+                .filter(each -> each.get("name").asString().equals("school.positive-apprehension"))
+                .findFirst()
                 .orElseThrow();
         assertThat(school.get("choice").asString()).isEqualTo("apprehension-or-pain");
         assertThat(school.get("usual").asString()).isEqualTo("apprehension");
@@ -164,16 +200,33 @@ class SettingsApiTest {
     }
 
     private JsonNode listed(String name) {
-        return steward.get("/api/settings", 200).get("listed").valueStream().filter(each -> each.get("name").asString().equals(name)).findFirst().orElseThrow();
+        return steward.get("/api/settings", 200)
+                .get("listed")
+                .valueStream()
+                .filter(each -> each.get("name").asString().equals(name))
+                .findFirst()
+                .orElseThrow();
     }
 
     private String open(String code) {
-        return therapist.post("/api/cases", "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"" + code + "\",\"details\":{},\"visit\":{\"id\":\"" + UUID.randomUUID()
-                + "\",\"region\":\"shoulder\",\"side\":\"RIGHT\",\"setting\":\"FIRST_CONTACT\"}}", 201).get("id").asString();
+        return therapist
+                .post(
+                        "/api/cases",
+                        "{\"id\":\"" + UUID.randomUUID() + "\",\"code\":\"" + code
+                                + "\",\"details\":{},\"visit\":{\"id\":\"" + UUID.randomUUID()
+                                + "\",\"region\":\"shoulder\",\"side\":\"RIGHT\",\"setting\":\"FIRST_CONTACT\"}}",
+                        201)
+                .get("id")
+                .asString();
     }
 
     private JsonNode start(String examination) {
-        return therapist.get("/api/examinations/" + examination + "/intake", 200).get("starts").valueStream()
-                .filter(each -> each.get("conditionId").asString().equals("acj")).findFirst().orElseThrow();
+        return therapist
+                .get("/api/examinations/" + examination + "/intake", 200)
+                .get("starts")
+                .valueStream()
+                .filter(each -> each.get("conditionId").asString().equals("acj"))
+                .findFirst()
+                .orElseThrow();
     }
 }

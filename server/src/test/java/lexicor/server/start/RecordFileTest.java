@@ -19,6 +19,7 @@ class RecordFileTest {
 
     @TempDir
     private Path data;
+
     private Path file;
 
     @BeforeEach
@@ -70,8 +71,14 @@ class RecordFileTest {
     @Test
     void a_record_that_another_server_works_with_says_so() throws Exception {
         write(RecordFile.known());
-        Process other = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-cp", System.getProperty("java.class.path"), Holder.class.getName(),
-                "jdbc:h2:file:" + data.resolve("lexicor")).redirectErrorStream(true).start();
+        Process other = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        Holder.class.getName(),
+                        "jdbc:h2:file:" + data.resolve("lexicor"))
+                .redirectErrorStream(true)
+                .start();
         try {
             assertThat(other.inputReader().readLine()).isEqualTo("holding");
             assertRefused(3, "in use by another server", "--data");
@@ -83,8 +90,7 @@ class RecordFileTest {
     /** Another program that has the record open. */
     static final class Holder {
 
-        private Holder() {
-        }
+        private Holder() {}
 
         public static void main(String[] arguments) throws Exception {
             try (Connection connection = DriverManager.getConnection(arguments[0], "lexicor", "")) {
@@ -98,11 +104,16 @@ class RecordFileTest {
         Optional<RecordFile.Refusal> refusal = RecordFile.in(data).refusal();
         assertThat(refusal).isPresent();
         assertThat(refusal.get().exitCode()).isEqualTo(exitCode);
-        assertThat(refusal.get().line()).contains(words).contains(file.toString()).doesNotContain("\n", "Exception");
+        assertThat(refusal.get().line())
+                .contains(words)
+                .contains(file.toString())
+                .doesNotContain("\n", "Exception");
     }
 
     private void write(int version) throws SQLException {
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("lexicor"), "lexicor", ""); Statement statement = connection.createStatement()) {
+        try (Connection connection =
+                        DriverManager.getConnection("jdbc:h2:file:" + data.resolve("lexicor"), "lexicor", "");
+                Statement statement = connection.createStatement()) {
             statement.execute("create table \"flyway_schema_history\" (\"version\" varchar(50), \"success\" boolean)");
             statement.execute("insert into \"flyway_schema_history\" values ('" + version + "', true)");
             statement.execute("create table filler as select x, repeat('words ', 200) from system_range(1, 2000)");

@@ -34,12 +34,30 @@ final class VignetteCase {
         boolean both = side.equals("BOTH");
         involved = both ? text("worse", "RIGHT") : side;
         other = involved.equals("RIGHT") ? "LEFT" : "RIGHT";
-        Map<String, Object> visit = new LinkedHashMap<>(Map.of("id", id, "region", text("region", ""), "side", side, "setting", text("setting", "FIRST_CONTACT")));
+        Map<String, Object> visit = new LinkedHashMap<>(Map.of(
+                "id", id, "region", text("region", ""), "side", side, "setting", text("setting", "FIRST_CONTACT")));
         if (both) {
             visit.put("worse", involved);
         }
-        Map<String, Object> details = Map.of("birthYear", LocalDate.now().getYear() - vignette.get("age").asInt(), "dominance", text("dominance", "RIGHT"), "occupation", text("occupation", ""));
-        therapist.post("/api/cases", Map.of("id", UUID.randomUUID().toString(), "code", "VG-" + id.substring(0, 8), "details", details, "visit", visit), 201);
+        Map<String, Object> details = Map.of(
+                "birthYear",
+                LocalDate.now().getYear() - vignette.get("age").asInt(),
+                "dominance",
+                text("dominance", "RIGHT"),
+                "occupation",
+                text("occupation", ""));
+        therapist.post(
+                "/api/cases",
+                Map.of(
+                        "id",
+                        UUID.randomUUID().toString(),
+                        "code",
+                        "VG-" + id.substring(0, 8),
+                        "details",
+                        details,
+                        "visit",
+                        visit),
+                201);
         tell();
     }
 
@@ -47,7 +65,8 @@ final class VignetteCase {
         return vignette.path(field).asString(otherwise);
     }
 
-    private void command(String kind, String stand, List<Map<String, Object>> attempts, List<Map<String, Object>> answers) {
+    private void command(
+            String kind, String stand, List<Map<String, Object>> attempts, List<Map<String, Object>> answers) {
         Map<String, Object> command = new LinkedHashMap<>();
         command.put("id", UUID.randomUUID().toString());
         command.put("clientId", client);
@@ -66,13 +85,19 @@ final class VignetteCase {
             JsonNode value = each.getValue();
             Map<String, Object> answer = new LinkedHashMap<>(Map.of("question", each.getKey(), "values", List.of()));
             if (value.has("daysAgo")) {
-                answer.put("on", LocalDate.now().minusDays(value.get("daysAgo").asInt()).toString());
+                answer.put(
+                        "on",
+                        LocalDate.now().minusDays(value.get("daysAgo").asInt()).toString());
             } else if (value.isObject()) {
                 answer.put("words", value.get("words").asString());
             } else if (value.isNumber() || library.scales(text("region", "")).contains(each.getKey())) {
                 answer.put("number", value.asDouble());
             } else {
-                answer.put("values", value.isArray() ? value.valueStream().map(JsonNode::asString).toList() : List.of(value.asString()));
+                answer.put(
+                        "values",
+                        value.isArray()
+                                ? value.valueStream().map(JsonNode::asString).toList()
+                                : List.of(value.asString()));
             }
             answers.add(answer);
         }
@@ -89,7 +114,12 @@ final class VignetteCase {
             List<Map<String, Object>> attempts = new ArrayList<>();
             for (String[] side : new String[][] {{other, "well"}, {involved, "hurt"}}) {
                 if (finding.has(side[1])) {
-                    attempts.add(attempt(test, side[0], parts(test, finding.get(side[1])), finding.path("variant").asString("usual"), finding.path("try").asInt(1)));
+                    attempts.add(attempt(
+                            test,
+                            side[0],
+                            parts(test, finding.get(side[1])),
+                            finding.path("variant").asString("usual"),
+                            finding.path("try").asInt(1)));
                 }
             }
             command("RECORD", test, attempts, List.of());
@@ -98,7 +128,11 @@ final class VignetteCase {
 
     void quiet(String test) {
         JsonNode definition = tests.get(test);
-        List<String> wellSide = definition.path("wellSideParts").valueStream().map(JsonNode::asString).toList();
+        List<String> wellSide = definition
+                .path("wellSideParts")
+                .valueStream()
+                .map(JsonNode::asString)
+                .toList();
         List<Object> all = new ArrayList<>();
         List<Object> well = new ArrayList<>();
         definition.get("nothing").forEach(part -> {
@@ -118,12 +152,28 @@ final class VignetteCase {
     private Map<String, Object> attempt(String test, String side, List<?> parts, String variant, int number) {
         String fresh = UUID.randomUUID().toString();
         String before = last.put(test + side + number, fresh);
-        return Map.of("id", fresh, "testId", test, "variant", variant, "side", side, "tryNumber", number, "supersedes", before == null ? List.of() : List.of(before), "parts", parts);
+        return Map.of(
+                "id",
+                fresh,
+                "testId",
+                test,
+                "variant",
+                variant,
+                "side",
+                side,
+                "tryNumber",
+                number,
+                "supersedes",
+                before == null ? List.of() : List.of(before),
+                "parts",
+                parts);
     }
 
     private List<Map<String, Object>> parts(String test, JsonNode answers) {
         Map<String, JsonNode> definitions = new HashMap<>();
-        tests.get(test).get("parts").forEach(each -> definitions.put(each.get("key").asString(), each));
+        tests.get(test)
+                .get("parts")
+                .forEach(each -> definitions.put(each.get("key").asString(), each));
         List<Map<String, Object>> parts = new ArrayList<>();
         for (Map.Entry<String, JsonNode> each : answers.properties()) {
             String[] key = each.getKey().split("#");
@@ -134,23 +184,26 @@ final class VignetteCase {
             } else {
                 placed.put("", each.getValue());
             }
-            placed.forEach((place, given) -> (given.isArray() ? given.valueStream().toList() : List.of(given)).forEach(one -> {
-                Map<String, Object> part = new LinkedHashMap<>();
-                part.put("key", key[0]);
-                if (unit.isEmpty()) {
-                    part.put("choice", one.asString());
-                } else {
-                    part.put("measure", one.asDouble());
-                    part.put("unit", unit);
-                }
-                if (!place.isEmpty()) {
-                    part.put("position", place);
-                }
-                if (key.length > 1) {
-                    part.put("repeat", Integer.parseInt(key[1]));
-                }
-                parts.add(part);
-            }));
+            placed.forEach((place, given) -> (given.isArray()
+                            ? given.valueStream().toList()
+                            : List.of(given))
+                    .forEach(one -> {
+                        Map<String, Object> part = new LinkedHashMap<>();
+                        part.put("key", key[0]);
+                        if (unit.isEmpty()) {
+                            part.put("choice", one.asString());
+                        } else {
+                            part.put("measure", one.asDouble());
+                            part.put("unit", unit);
+                        }
+                        if (!place.isEmpty()) {
+                            part.put("position", place);
+                        }
+                        if (key.length > 1) {
+                            part.put("repeat", Integer.parseInt(key[1]));
+                        }
+                        parts.add(part);
+                    }));
         }
         return parts;
     }
@@ -162,8 +215,16 @@ final class VignetteCase {
     /** Where things stand now, with the plan and whatever notes are asked for. */
     VignetteState state(List<String> notes) {
         Map<String, String> written = new HashMap<>();
-        notes.forEach(length -> written.put(length, therapist.text("/api/examinations/" + id + "/note?length=" + length)));
-        return new VignetteState(library, weighing(), therapist.get("/api/examinations/" + id + "/plan?minutes=" + vignette.path("minutes").asInt(10), 200),
-                therapist.get("/api/examinations/" + id + "/intake", 200), written);
+        notes.forEach(
+                length -> written.put(length, therapist.text("/api/examinations/" + id + "/note?length=" + length)));
+        return new VignetteState(
+                library,
+                weighing(),
+                therapist.get(
+                        "/api/examinations/" + id + "/plan?minutes="
+                                + vignette.path("minutes").asInt(10),
+                        200),
+                therapist.get("/api/examinations/" + id + "/intake", 200),
+                written);
     }
 }

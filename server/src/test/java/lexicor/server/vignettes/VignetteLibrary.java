@@ -24,10 +24,16 @@ final class VignetteLibrary {
         this.therapist = therapist;
         Map<String, String> names = new HashMap<>();
         for (JsonNode each : once("/api/library").get("conditions")) {
-            names.put(each.get("name").asString().toLowerCase(Locale.ROOT), each.get("id").asString());
-            names.put(each.path("shortName").asString(each.get("name").asString()).toLowerCase(Locale.ROOT), each.get("id").asString());
+            names.put(
+                    each.get("name").asString().toLowerCase(Locale.ROOT),
+                    each.get("id").asString());
+            names.put(
+                    each.path("shortName").asString(each.get("name").asString()).toLowerCase(Locale.ROOT),
+                    each.get("id").asString());
         }
-        names.entrySet().stream().sorted(Comparator.comparingInt((Map.Entry<String, String> each) -> -each.getKey().length()))
+        names.entrySet().stream()
+                .sorted(Comparator.comparingInt(
+                        (Map.Entry<String, String> each) -> -each.getKey().length()))
                 .forEach(each -> conditionsByName.put(each.getKey(), each.getValue()));
     }
 
@@ -37,7 +43,9 @@ final class VignetteLibrary {
 
     Map<String, JsonNode> tests(String region) {
         Map<String, JsonNode> tests = new LinkedHashMap<>();
-        once("/api/library/regions/" + region).get("tests").forEach(each -> tests.put(each.get("id").asString(), each));
+        once("/api/library/regions/" + region)
+                .get("tests")
+                .forEach(each -> tests.put(each.get("id").asString(), each));
         return tests;
     }
 
@@ -57,7 +65,8 @@ final class VignetteLibrary {
         Set<String> found = new HashSet<>();
         List<String> ahead = new ArrayList<>(List.of(condition));
         while (!ahead.isEmpty()) {
-            for (JsonNode each : once("/api/library/conditions/" + ahead.remove(0)).path("wider")) {
+            for (JsonNode each :
+                    once("/api/library/conditions/" + ahead.remove(0)).path("wider")) {
                 if (found.add(each.get("id").asString())) {
                     ahead.add(each.get("id").asString());
                 }

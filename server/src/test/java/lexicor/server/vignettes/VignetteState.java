@@ -20,13 +20,15 @@ final class VignetteState {
     private final Map<String, String> notes;
     private final Map<String, JsonNode> standings = new LinkedHashMap<>();
 
-    VignetteState(VignetteLibrary library, JsonNode weighing, JsonNode plan, JsonNode intake, Map<String, String> notes) {
+    VignetteState(
+            VignetteLibrary library, JsonNode weighing, JsonNode plan, JsonNode intake, Map<String, String> notes) {
         this.library = library;
         this.weighing = weighing;
         this.plan = plan;
         this.intake = intake;
         this.notes = notes;
-        weighing.get("standings").forEach(each -> standings.put(each.get("conditionId").asString(), each));
+        weighing.get("standings")
+                .forEach(each -> standings.put(each.get("conditionId").asString(), each));
     }
 
     boolean ranked(String condition) {
@@ -53,19 +55,29 @@ final class VignetteState {
         return weighing.at("/safety/state").asString().equals("SUSPENDED");
     }
 
-    /** Conditions in the order shown; where weighed and unweighed ones are kept apart, pictures stand between them by what fits. */
+    /**
+     * Conditions in the order shown; where weighed and unweighed ones are kept apart, pictures stand between them by
+     * what fits.
+     */
     List<String> order() {
         List<JsonNode> listed = new ArrayList<>(standings.values());
-        List<Boolean> weighed = listed.stream().filter(each -> !each.get("shelf").asString().equals("UNLIKELY")).map(each -> each.get("informed").asBoolean()).toList();
-        boolean mixed = weighed.contains(false) && weighed.subList(weighed.indexOf(false), weighed.size()).contains(true);
+        List<Boolean> weighed = listed.stream()
+                .filter(each -> !each.get("shelf").asString().equals("UNLIKELY"))
+                .map(each -> each.get("informed").asBoolean())
+                .toList();
+        boolean mixed = weighed.contains(false)
+                && weighed.subList(weighed.indexOf(false), weighed.size()).contains(true);
         if (mixed) {
             return List.copyOf(standings.keySet());
         }
         Map<JsonNode, Integer> places = new HashMap<>();
         listed.forEach(each -> places.put(each, place(each)));
-        return listed.stream().sorted(Comparator.<JsonNode>comparingInt(places::get)
-                .thenComparingInt(each -> List.of(2, 4, 7).contains(places.get(each)) ? -fit(each) : 0)
-                .thenComparingDouble(each -> -each.get("now").asDouble())).map(each -> each.get("conditionId").asString()).toList();
+        return listed.stream()
+                .sorted(Comparator.<JsonNode>comparingInt(places::get)
+                        .thenComparingInt(each -> List.of(2, 4, 7).contains(places.get(each)) ? -fit(each) : 0)
+                        .thenComparingDouble(each -> -each.get("now").asDouble()))
+                .map(each -> each.get("conditionId").asString())
+                .toList();
     }
 
     private static int fit(JsonNode standing) {
@@ -77,7 +89,8 @@ final class VignetteState {
     }
 
     private static int missed(JsonNode standing) {
-        return standing.at("/pattern/missing").size() + standing.at("/pattern/against").size();
+        return standing.at("/pattern/missing").size()
+                + standing.at("/pattern/against").size();
     }
 
     private static int place(JsonNode standing) {
@@ -85,7 +98,9 @@ final class VignetteState {
             return 8;
         }
         if (standing.get("informed").asBoolean()) {
-            return standing.get("zone").asString().equals("SET_ASIDE") ? 6 : standing.get("now").asDouble() >= 0.25 ? 1 : 3;
+            return standing.get("zone").asString().equals("SET_ASIDE")
+                    ? 6
+                    : standing.get("now").asDouble() >= 0.25 ? 1 : 3;
         }
         return found(standing) > missed(standing) ? 2 : found(standing) > 0 ? 4 : missed(standing) > 0 ? 7 : 5;
     }
@@ -96,22 +111,47 @@ final class VignetteState {
             return Optional.of("testing is suspended");
         }
         Optional<JsonNode> state = test(test);
-        Stream<JsonNode> locks = Stream.concat(state.stream().map(each -> each.path("lock")), intake.path("locked").valueStream().filter(each -> each.get("testId").asString().equals(test)).map(each -> each.path("lock")));
-        Optional<String> locked = locks.filter(each -> each.isObject() && each.path("override").isMissingNode() || each.isObject() && each.path("override").isNull()).map(JsonNode::toString).findFirst()
-                .or(() -> plan.path("locked").valueStream().filter(each -> each.get("testId").asString().equals(test)).map(JsonNode::toString).findFirst());
-        return locked.or(() -> state.map(each -> each.path("waits").asString("")).filter(waits -> !waits.isEmpty()));
+        Stream<JsonNode> locks = Stream.concat(
+                state.stream().map(each -> each.path("lock")),
+                intake.path("locked")
+                        .valueStream()
+                        .filter(each -> each.get("testId").asString().equals(test))
+                        .map(each -> each.path("lock")));
+        Optional<String> locked = locks.filter(
+                        each -> each.isObject() && each.path("override").isMissingNode()
+                                || each.isObject() && each.path("override").isNull())
+                .map(JsonNode::toString)
+                .findFirst()
+                .or(() -> plan.path("locked")
+                        .valueStream()
+                        .filter(each -> each.get("testId").asString().equals(test))
+                        .map(JsonNode::toString)
+                        .findFirst());
+        return locked.or(
+                () -> state.map(each -> each.path("waits").asString("")).filter(waits -> !waits.isEmpty()));
     }
 
     private Optional<JsonNode> test(String test) {
-        return weighing.get("tests").valueStream().filter(each -> each.get("testId").asString().equals(test)).findFirst();
+        return weighing.get("tests")
+                .valueStream()
+                .filter(each -> each.get("testId").asString().equals(test))
+                .findFirst();
     }
 
     List<String> planned() {
-        return plan.get("steps").valueStream().map(each -> each.get("testId").asString()).toList();
+        return plan.get("steps")
+                .valueStream()
+                .map(each -> each.get("testId").asString())
+                .toList();
     }
 
     List<String> proposed(int first) {
-        return weighing.get("ahead").valueStream().filter(each -> each.get("worthDoing").asBoolean()).map(each -> each.get("testId").asString()).limit(first).toList();
+        return weighing.get("ahead")
+                .valueStream()
+                .filter(each -> each.get("worthDoing").asBoolean())
+                .map(each -> each.get("testId").asString())
+                .limit(first)
+                .toList();
     }
 
     /** How a test is read for a condition: positive, negative, not interpretable or none. */
@@ -120,14 +160,19 @@ final class VignetteState {
         if (standing != null) {
             for (String list : List.of("loads", "held")) {
                 for (JsonNode load : standing.get(list)) {
-                    if (load.get("testIds").valueStream().anyMatch(each -> each.asString().equals(test))) {
+                    if (load.get("testIds")
+                            .valueStream()
+                            .anyMatch(each -> each.asString().equals(test))) {
                         return load.get("positive").asBoolean() ? "positive" : "negative";
                     }
                 }
             }
         }
-        List<String> kinds = test(test).stream().flatMap(each -> each.get("statements").valueStream()).filter(each -> library.namedIn(each.get("lead").asString()).contains(condition))
-                .map(each -> each.get("kind").asString()).toList();
+        List<String> kinds = test(test).stream()
+                .flatMap(each -> each.get("statements").valueStream())
+                .filter(each -> library.namedIn(each.get("lead").asString()).contains(condition))
+                .map(each -> each.get("kind").asString())
+                .toList();
         if (kinds.contains("FOR") || kinds.contains("NOTED_FOR")) {
             return "positive";
         }
@@ -137,7 +182,16 @@ final class VignetteState {
         if (kinds.contains("NOT_READ")) {
             return "not interpretable";
         }
-        return standing == null ? "none" : standing.get("unweighed").valueStream().filter(each -> each.get("testId").asString().equals(test))
-                .map(each -> each.get("result").asString().toLowerCase(java.util.Locale.ROOT).replace('_', ' ')).findFirst().orElse("none");
+        return standing == null
+                ? "none"
+                : standing.get("unweighed")
+                        .valueStream()
+                        .filter(each -> each.get("testId").asString().equals(test))
+                        .map(each -> each.get("result")
+                                .asString()
+                                .toLowerCase(java.util.Locale.ROOT)
+                                .replace('_', ' '))
+                        .findFirst()
+                        .orElse("none");
     }
 }

@@ -21,8 +21,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Invented stories with what a competent examiner expects of the ranking, the plan, what is closed, the readings and the words.
- * The number of stories that hold in full is written down and may only rise.
+ * Invented stories with what a competent examiner expects of the ranking, the plan, what is closed, the readings and
+ * the words. The number of stories that hold in full is written down and may only rise.
  */
 @ServerTest
 class VignettesTest {
@@ -40,7 +40,9 @@ class VignettesTest {
         VignetteLibrary library = new VignetteLibrary(therapist);
         int least;
         List<JsonNode> stories = new ArrayList<>();
-        try (InputStream holds = resource("holds.txt"); InputStream cases = resource("cases.json"); InputStream more = resource("more.json")) {
+        try (InputStream holds = resource("holds.txt");
+                InputStream cases = resource("cases.json");
+                InputStream more = resource("more.json")) {
             least = Integer.parseInt(new String(holds.readAllBytes()).trim());
             JsonMapper.shared().readTree(cases).forEach(stories::add);
             JsonMapper.shared().readTree(more).forEach(stories::add);
@@ -55,23 +57,36 @@ class VignettesTest {
             plans.put(story.get("id").asString(), states.get(0).planned());
             later.add(() -> {
                 VignetteJudge judge = new VignetteJudge(library, states, contradictions, plans);
-                List<String> wrong = story.get("expect").valueStream().filter(each -> !judge.holds(each)).map(each -> story.get("id").asString() + ": " + each).toList();
+                List<String> wrong = story.get("expect")
+                        .valueStream()
+                        .filter(each -> !judge.holds(each))
+                        .map(each -> story.get("id").asString() + ": " + each)
+                        .toList();
                 failed.addAll(wrong);
                 held[0] += wrong.isEmpty() ? 1 : 0;
             });
         }
         later.forEach(Runnable::run);
         System.out.printf("%d of %d stories hold%n", held[0], stories.size());
-        assertThat(held[0]).as("what does not hold:\n%s", String.join("\n", failed)).isGreaterThanOrEqualTo(least);
+        assertThat(held[0])
+                .as("what does not hold:\n%s", String.join("\n", failed))
+                .isGreaterThanOrEqualTo(least);
     }
 
-    /** Tells and records a story; the states after the findings that an expectation asks for, and the sentences that contradict. */
-    private static List<String> play(Asking therapist, VignetteLibrary library, JsonNode story, TreeMap<Integer, VignetteState> states) {
+    /**
+     * Tells and records a story; the states after the findings that an expectation asks for, and the sentences that
+     * contradict.
+     */
+    private static List<String> play(
+            Asking therapist, VignetteLibrary library, JsonNode story, TreeMap<Integer, VignetteState> states) {
         VignetteCase played = new VignetteCase(therapist, library, story);
-        List<JsonNode> expected = story.get("expect").valueStream().flatMap(VignettesTest::flat).toList();
+        List<JsonNode> expected =
+                story.get("expect").valueStream().flatMap(VignettesTest::flat).toList();
         int all = story.path("findings").size();
         TreeSet<Integer> stops = new TreeSet<>(List.of(0, all));
-        expected.stream().filter(each -> each.has("after")).forEach(each -> stops.add(each.get("after").asInt()));
+        expected.stream()
+                .filter(each -> each.has("after"))
+                .forEach(each -> stops.add(each.get("after").asInt()));
         boolean follow = expected.stream().anyMatch(each -> each.has("sentenceAgrees"));
         List<String> contradictions = new ArrayList<>();
         states.put(0, played.state(notes(expected, 0, all)));
@@ -80,7 +95,12 @@ class VignettesTest {
         for (JsonNode finding : story.path("findings")) {
             number++;
             if (follow) {
-                List<String> tests = finding.has("quiet") ? finding.get("quiet").valueStream().map(JsonNode::asString).toList() : List.of(finding.get("test").asString());
+                List<String> tests = finding.has("quiet")
+                        ? finding.get("quiet")
+                                .valueStream()
+                                .map(JsonNode::asString)
+                                .toList()
+                        : List.of(finding.get("test").asString());
                 for (String test : tests) {
                     if (finding.has("quiet")) {
                         played.quiet(test);
@@ -107,7 +127,11 @@ class VignettesTest {
     }
 
     private static List<String> notes(List<JsonNode> expected, int number, int all) {
-        return expected.stream().filter(each -> each.has("noteSays") || each.has("noteNot")).filter(each -> each.path("after").asInt(all) == number)
-                .map(each -> each.path("length").asString("full")).distinct().toList();
+        return expected.stream()
+                .filter(each -> each.has("noteSays") || each.has("noteNot"))
+                .filter(each -> each.path("after").asInt(all) == number)
+                .map(each -> each.path("length").asString("full"))
+                .distinct()
+                .toList();
     }
 }
