@@ -10,5 +10,6 @@ fi
 case "${1:-page}" in
   page) npm run --silent build ;;
   tests) npm run --silent lint && npm run --silent test ;;
-  *) echo "usage: build.sh page|tests" >&2; exit 2 ;;
+  format) npm run --silent format ;;
+  *) echo "usage: build.sh page|tests|format" >&2; exit 2 ;;
 esac

@@ -33,28 +33,42 @@ function Views() {
   const therapist = roles.includes("THERAPIST");
   return (
     <Safe>
-    <Routes>
-      {therapist ? (
-        <>
-          <Route path="/" element={<CasesView />} />
-          <Route path="/new" element={<StartView />} />
-          <Route path="/cases/:id" element={<CaseView />} />
-          <Route path="/examinations/:id" element={<ExaminationFrame />}>
-            <Route index element={<BenchView />} />
-            <Route path="intake" element={<IntakeView />} />
-            <Route path="plan" element={<PlanView />} />
-            <Route path="weighing" element={<WeighingView />} />
-            <Route path="conclude" element={<ConcludeView />} />
-            <Route path="note" element={<NoteView />} />
-          </Route>
-        </>
-      ) : (
-        <Route path="/" element={<Navigate replace to={roles.includes("STUDENT") ? "/library" : "/setup"} />} />
-      )}
-      <Route path="/library/*" element={<Suspense fallback={<Waiting page what="the library" />}><LibraryRoutes /></Suspense>} />
-      <Route path="/setup/*" element={<Suspense fallback={<Waiting page what="the setup" />}><SetupRoutes /></Suspense>} />
-      <Route path="*" element={<NoSuchPage />} />
-    </Routes>
+      <Routes>
+        {therapist ? (
+          <>
+            <Route path="/" element={<CasesView />} />
+            <Route path="/new" element={<StartView />} />
+            <Route path="/cases/:id" element={<CaseView />} />
+            <Route path="/examinations/:id" element={<ExaminationFrame />}>
+              <Route index element={<BenchView />} />
+              <Route path="intake" element={<IntakeView />} />
+              <Route path="plan" element={<PlanView />} />
+              <Route path="weighing" element={<WeighingView />} />
+              <Route path="conclude" element={<ConcludeView />} />
+              <Route path="note" element={<NoteView />} />
+            </Route>
+          </>
+        ) : (
+          <Route path="/" element={<Navigate replace to={roles.includes("STUDENT") ? "/library" : "/setup"} />} />
+        )}
+        <Route
+          path="/library/*"
+          element={
+            <Suspense fallback={<Waiting page what="the library" />}>
+              <LibraryRoutes />
+            </Suspense>
+          }
+        />
+        <Route
+          path="/setup/*"
+          element={
+            <Suspense fallback={<Waiting page what="the setup" />}>
+              <SetupRoutes />
+            </Suspense>
+          }
+        />
+        <Route path="*" element={<NoSuchPage />} />
+      </Routes>
     </Safe>
   );
 }

@@ -14,8 +14,18 @@ export function AgainList({ live, onGo }: { live: LiveExamination; onGo: (testId
       <ul className="flex lg:block">
         {again.tests.map((test) => (
           <li key={test.testId}>
-            <button type="button" onClick={(event) => { if (event.detail > 0) { event.currentTarget.blur(); } onGo(test.testId); }} className="flex min-h-12 w-full flex-col justify-center px-3 text-left text-read leading-tight hover:bg-tan">
-              <span>{test.name}</span><span className="text-note text-soft">{test.done ? together(test.changes) : "not done yet"}</span>
+            <button
+              type="button"
+              onClick={(event) => {
+                if (event.detail > 0) {
+                  event.currentTarget.blur();
+                }
+                onGo(test.testId);
+              }}
+              className="flex min-h-12 w-full flex-col justify-center px-3 text-left text-read leading-tight hover:bg-tan"
+            >
+              <span>{test.name}</span>
+              <span className="text-note text-soft">{test.done ? together(test.changes) : "not done yet"}</span>
             </button>
           </li>
         ))}

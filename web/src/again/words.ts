@@ -1,7 +1,11 @@
 import type { Change } from "./useAgain";
 
 const VERDICTS: Record<Change["verdict"], string> = {
-  BETTER: "better", WORSE: "worse", WITHIN_NOISE: "within noise", NO_NOISE_KNOWN: "noise not known", NOT_COMPARABLE: "not comparable",
+  BETTER: "better",
+  WORSE: "worse",
+  WITHIN_NOISE: "within noise",
+  NO_NOISE_KNOWN: "noise not known",
+  NOT_COMPARABLE: "not comparable",
 };
 
 /** What a change is, in a word or two; where both cannot be compared, why. */
@@ -27,5 +31,13 @@ export function together(changes: readonly Change[]): string {
     return "better and worse";
   }
   const [first] = changes;
-  return better ? "better" : worse ? "worse" : verdicts.includes("WITHIN_NOISE") ? "within noise" : first ? verdictWords(first) : "nothing measured";
+  return better
+    ? "better"
+    : worse
+      ? "worse"
+      : verdicts.includes("WITHIN_NOISE")
+        ? "within noise"
+        : first
+          ? verdictWords(first)
+          : "nothing measured";
 }

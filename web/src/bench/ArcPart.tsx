@@ -31,8 +31,15 @@ export function ArcPart({ measures, attempt, side, down, onSet, children }: ArcP
   const hurts = choices(attempt, "pain").some((choice) => choice !== "none");
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-      <ArcDial disabled={!hurts} measures={measures} values={measures.map((part) => measure(attempt, part.key, context))} side={side}
-        onSet={(key, value) => { onSet(key, value, measures.find((part) => part.key === key)?.unit ?? "", context); }} />
+      <ArcDial
+        disabled={!hurts}
+        measures={measures}
+        values={measures.map((part) => measure(attempt, part.key, context))}
+        side={side}
+        onSet={(key, value) => {
+          onSet(key, value, measures.find((part) => part.key === key)?.unit ?? "", context);
+        }}
+      />
       <div className="[&>div]:sm:max-w-30">{children}</div>
     </div>
   );
@@ -42,8 +49,24 @@ export function ArcPart({ measures, attempt, side, down, onSet, children }: ArcP
 export function ArcWay({ down, onDown }: { down: boolean; onDown: (down: boolean) => void }) {
   return (
     <span role="group" aria-label="Way" className="ml-auto flex gap-1">
-      <Button look="choice" chosen={!down} onClick={() => { onDown(false); }}>Up</Button>
-      <Button look="choice" chosen={down} onClick={() => { onDown(true); }}>Down</Button>
+      <Button
+        look="choice"
+        chosen={!down}
+        onClick={() => {
+          onDown(false);
+        }}
+      >
+        Up
+      </Button>
+      <Button
+        look="choice"
+        chosen={down}
+        onClick={() => {
+          onDown(true);
+        }}
+      >
+        Down
+      </Button>
     </span>
   );
 }

@@ -19,12 +19,39 @@ interface ChoiceRowProps {
 }
 
 /** A part with a list of answers: its name, then one button an answer. */
-export function ChoiceRow({ label, heading, bare = false, tight = false, options, chosen, keycaps, onChoose, children }: ChoiceRowProps) {
+export function ChoiceRow({
+  label,
+  heading,
+  bare = false,
+  tight = false,
+  options,
+  chosen,
+  keycaps,
+  onChoose,
+  children,
+}: ChoiceRowProps) {
   return (
     <div role="group" aria-label={label} className="flex flex-wrap items-center gap-1">
-      {heading ?? (bare ? null : <span aria-hidden="true" className={`${tight ? "w-9 leading-tight" : "min-w-15 pr-1"} shrink-0 text-note font-semibold text-soft`}>{label}</span>)}
+      {heading ??
+        (bare ? null : (
+          <span
+            aria-hidden="true"
+            className={`${tight ? "w-9 leading-tight" : "min-w-15 pr-1"} shrink-0 text-note font-semibold text-soft`}
+          >
+            {label}
+          </span>
+        ))}
       {options.map((option, index) => (
-        <Button key={option.value} look="choice" chosen={chosen.includes(option.value)} keycap={keycaps[index]} className={tight ? "px-1.5" : undefined} onClick={() => { onChoose(option.value); }}>
+        <Button
+          key={option.value}
+          look="choice"
+          chosen={chosen.includes(option.value)}
+          keycap={keycaps[index]}
+          className={tight ? "px-1.5" : undefined}
+          onClick={() => {
+            onChoose(option.value);
+          }}
+        >
           {option.label}
         </Button>
       ))}

@@ -30,7 +30,11 @@ const LONG_NAME = 26;
 
 /** What to do, one short line each, beside the figure where there is one. */
 export function CueCard({ test, form, way, buttons, last, done }: CueCardProps) {
-  const lines: [string, string][] = [["Patient", test.card.patient], ["You", test.card.you], ["Do", test.card.movement]];
+  const lines: [string, string][] = [
+    ["Patient", test.card.patient],
+    ["You", test.card.you],
+    ["Do", test.card.movement],
+  ];
   if (way) {
     lines.push(["School", `${way.label}: ${way.differs.charAt(0).toLowerCase()}${way.differs.slice(1)}`]);
   }
@@ -41,9 +45,17 @@ export function CueCard({ test, form, way, buttons, last, done }: CueCardProps) 
     lines.push(["Ask", test.card.ask]);
   }
   if (form === "long") {
-    test.angles.forEach((angle) => lines.push(["Angle", `${angle.what} ${String(angle.from)} to ${String(angle.to)}°${angle.outside ? `; outside it ${angle.outside}` : ""}`]));
+    test.angles.forEach((angle) =>
+      lines.push([
+        "Angle",
+        `${angle.what} ${String(angle.from)} to ${String(angle.to)}°${angle.outside ? `; outside it ${angle.outside}` : ""}`,
+      ]),
+    );
     if (test.hold) {
-      lines.push(["Hold", `${test.hold.from === test.hold.to ? String(test.hold.to) : `${String(test.hold.from)} to ${String(test.hold.to)}`} s${test.hold.endsAtOnset ? ", or until it begins" : ""}`]);
+      lines.push([
+        "Hold",
+        `${test.hold.from === test.hold.to ? String(test.hold.to) : `${String(test.hold.from)} to ${String(test.hold.to)}`} s${test.hold.endsAtOnset ? ", or until it begins" : ""}`,
+      ]);
     }
     if (test.equipment.length > 0) {
       lines.push(["Needs", test.equipment.join(", ")]);
@@ -54,20 +66,35 @@ export function CueCard({ test, form, way, buttons, last, done }: CueCardProps) 
   return (
     <section aria-labelledby="test-name">
       <div className="flex items-center justify-between gap-x-4">
-        <h1 id="test-name" className="font-serif text-head font-semibold">{form === "plain" || test.name.length <= LONG_NAME ? test.name : test.shortName}</h1>
-        {form !== "name" && <p className="ml-auto hidden max-w-40 text-right text-note leading-tight text-soft sm:block">{test.usualName && <strong className="block text-ink">{capital(test.usualName)}</strong>}{test.seconds} s a side{test.review === "drafted" && ", drafted, not yet reviewed"}</p>}
+        <h1 id="test-name" className="font-serif text-head font-semibold">
+          {form === "plain" || test.name.length <= LONG_NAME ? test.name : test.shortName}
+        </h1>
+        {form !== "name" && (
+          <p className="ml-auto hidden max-w-40 text-right text-note leading-tight text-soft sm:block">
+            {test.usualName && <strong className="block text-ink">{capital(test.usualName)}</strong>}
+            {test.seconds} s a side{test.review === "drafted" && ", drafted, not yet reviewed"}
+          </p>
+        )}
         {buttons}
       </div>
       {last}
       {(form === "long" || form === "plain") && (
-        <p className="text-note leading-tight text-soft">{form === "long" && test.name.length > LONG_NAME && `${test.name}. `}{test.aliases.length > 0 && <>Also called {test.aliases.join(", ")}</>}</p>
+        <p className="text-note leading-tight text-soft">
+          {form === "long" && test.name.length > LONG_NAME && `${test.name}. `}
+          {test.aliases.length > 0 && <>Also called {test.aliases.join(", ")}</>}
+        </p>
       )}
-      {form === "name" ? done : (
+      {form === "name" ? (
+        done
+      ) : (
         <div className="mt-1.5 flex gap-4">
           {form !== "plain" && test.pose && <PoseFigure pose={test.pose} className={figure} />}
           {form !== "plain" && test.hand && <HandFigure pose={test.hand} className={figure} />}
           <div className="flex min-w-0 flex-1 flex-col gap-1">
-            <Facts lines={lines} className="grid-cols-[4rem_1fr] content-start gap-x-2 gap-y-px text-read leading-snug" />
+            <Facts
+              lines={lines}
+              className="grid-cols-[4rem_1fr] content-start gap-x-2 gap-y-px text-read leading-snug"
+            />
             {done}
           </div>
         </div>

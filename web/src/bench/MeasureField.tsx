@@ -28,7 +28,18 @@ const DRAG = 9;
  * A measure: typed, stepped, or dragged across the value. What is out of range is named and stays as it was typed until it
  * is mended.
  */
-export function MeasureField({ part, value, side, narrow = false, plain = false, bare = false, short = false, start, onSet, onPick }: MeasureFieldProps) {
+export function MeasureField({
+  part,
+  value,
+  side,
+  narrow = false,
+  plain = false,
+  bare = false,
+  short = false,
+  start,
+  onSet,
+  onPick,
+}: MeasureFieldProps) {
   const [typed, setTyped] = useState<string>();
   const drag = useRef<{ x: number; from: number; moved: boolean }>(undefined);
   const least = part.least ?? 0;
@@ -50,7 +61,9 @@ export function MeasureField({ part, value, side, narrow = false, plain = false,
     setTyped(undefined);
     onSet(within(value === undefined && begin !== undefined ? begin : (value ?? least) + steps * step));
   };
-  const press = (event: PointerEvent<HTMLInputElement>) => { drag.current = { x: event.clientX, from: value ?? begin ?? least, moved: false }; };
+  const press = (event: PointerEvent<HTMLInputElement>) => {
+    drag.current = { x: event.clientX, from: value ?? begin ?? least, moved: false };
+  };
   const pull = (event: PointerEvent<HTMLInputElement>) => {
     const held = drag.current;
     if (held && event.buttons > 0 && Math.abs(event.clientX - held.x) >= DRAG) {
@@ -68,17 +81,66 @@ export function MeasureField({ part, value, side, narrow = false, plain = false,
   const name = `${part.label}, ${side}`;
   return (
     <div role="group" aria-label={name} className={narrow || plain ? "" : "flex flex-wrap items-center gap-x-1.5"}>
-      {!plain && !bare && <span className={`text-note leading-tight font-semibold text-soft ${narrow ? "block" : "w-32"}`}>{part.label}</span>}
+      {!plain && !bare && (
+        <span className={`text-note leading-tight font-semibold text-soft ${narrow ? "block" : "w-32"}`}>
+          {part.label}
+        </span>
+      )}
       <span className="flex items-center gap-1">
-        {!plain && <Button aria-label={`${name}: less`} className="justify-center" onClick={() => { by(-1); }}>−</Button>}
-        <input aria-label={`${name}, in ${part.unit ?? ""}`} aria-invalid={wrong} inputMode="decimal" value={typed ?? (value === undefined ? "" : String(value))} placeholder={part.unit ?? ""}
-          onFocus={onPick} onChange={(event) => { setTyped(event.target.value); }} onBlur={keep} onPointerDown={press} onPointerMove={pull} onPointerUp={release}
-          onKeyDown={(event) => { if (event.key === "Enter") { event.currentTarget.blur(); /* which keeps it, once */ } if (!event.key.startsWith("Page")) { event.stopPropagation(); } }}
-          className={`min-h-12 touch-pan-y rounded border border-edge bg-white px-1 text-center text-read placeholder:text-soft aria-invalid:border-2 aria-invalid:border-for ${narrow || short ? "w-12" : "w-18"}`} />
-        {!plain && <Button aria-label={`${name}: more`} className="justify-center" onClick={() => { by(1); }}>+</Button>}
+        {!plain && (
+          <Button
+            aria-label={`${name}: less`}
+            className="justify-center"
+            onClick={() => {
+              by(-1);
+            }}
+          >
+            −
+          </Button>
+        )}
+        <input
+          aria-label={`${name}, in ${part.unit ?? ""}`}
+          aria-invalid={wrong}
+          inputMode="decimal"
+          value={typed ?? (value === undefined ? "" : String(value))}
+          placeholder={part.unit ?? ""}
+          onFocus={onPick}
+          onChange={(event) => {
+            setTyped(event.target.value);
+          }}
+          onBlur={keep}
+          onPointerDown={press}
+          onPointerMove={pull}
+          onPointerUp={release}
+          onKeyDown={(event) => {
+            if (event.key === "Enter") {
+              event.currentTarget.blur(); /* which keeps it, once */
+            }
+            if (!event.key.startsWith("Page")) {
+              event.stopPropagation();
+            }
+          }}
+          className={`min-h-12 touch-pan-y rounded border border-edge bg-white px-1 text-center text-read placeholder:text-soft aria-invalid:border-2 aria-invalid:border-for ${narrow || short ? "w-12" : "w-18"}`}
+        />
+        {!plain && (
+          <Button
+            aria-label={`${name}: more`}
+            className="justify-center"
+            onClick={() => {
+              by(1);
+            }}
+          >
+            +
+          </Button>
+        )}
         {!narrow && !plain && !short && <span className="text-note">{part.unit}</span>}
       </span>
-      {wrong && <span role="alert" className="block text-note text-for">{least} to {most}{part.unit}</span>}
+      {wrong && (
+        <span role="alert" className="block text-note text-for">
+          {least} to {most}
+          {part.unit}
+        </span>
+      )}
     </div>
   );
 }

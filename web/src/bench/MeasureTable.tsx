@@ -26,7 +26,12 @@ export function MeasureTable({ test, well, attempts, onMeasure, onEye }: Measure
   const status = useStatus("angle");
   const [picked, setPicked] = useState<{ side: Side; key: string }>();
   const asked = (key: string, side: Side) => side === involved || test.wellSideParts.includes(key);
-  const empty = parts.flatMap((part) => [well, involved].map((side) => ({ side, key: part.key }))).find(({ side, key }) => asked(key, side) && measure(attempts[side], key) === undefined && choices(attempts[side], key).length === 0);
+  const empty = parts
+    .flatMap((part) => [well, involved].map((side) => ({ side, key: part.key })))
+    .find(
+      ({ side, key }) =>
+        asked(key, side) && measure(attempts[side], key) === undefined && choices(attempts[side], key).length === 0,
+    );
   const next = picked ?? empty;
   useEfforts("angle", (effort) => {
     const part = parts.find((each) => each.key === next?.key);
@@ -36,14 +41,25 @@ export function MeasureTable({ test, well, attempts, onMeasure, onEye }: Measure
     }
   });
   return (
-    <section aria-label={`${capital(sideWord(well))} and ${sideWord(involved)}`} className="flex shrink-0 flex-wrap gap-x-4 overflow-x-auto border-2 border-ink bg-sheet p-2">
+    <section
+      aria-label={`${capital(sideWord(well))} and ${sideWord(involved)}`}
+      className="flex shrink-0 flex-wrap gap-x-4 overflow-x-auto border-2 border-ink bg-sheet p-2"
+    >
       <table className="text-read">
         <thead className="text-note">
           <tr>
-            <th scope="col"><span className="sr-only">Measure</span></th>
-            <th scope="col" className="pb-1 text-left font-semibold">{capital(sideWord(well))} <span className="font-normal text-soft">uninvolved</span></th>
-            <th scope="col" className="pb-1 pl-3 text-left font-semibold">{capital(sideWord(involved))} <span className="font-normal text-soft">involved</span></th>
-            <th scope="col" className="pl-3 font-normal text-soft">Difference</th>
+            <th scope="col">
+              <span className="sr-only">Measure</span>
+            </th>
+            <th scope="col" className="pb-1 text-left font-semibold">
+              {capital(sideWord(well))} <span className="font-normal text-soft">uninvolved</span>
+            </th>
+            <th scope="col" className="pb-1 pl-3 text-left font-semibold">
+              {capital(sideWord(involved))} <span className="font-normal text-soft">involved</span>
+            </th>
+            <th scope="col" className="pl-3 font-normal text-soft">
+              Difference
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -51,28 +67,64 @@ export function MeasureTable({ test, well, attempts, onMeasure, onEye }: Measure
             const [one, other] = [measure(attempts[well], part.key), measure(attempts[involved], part.key)];
             return (
               <tr key={part.key}>
-                <th scope="row" className="w-31 pr-2 text-left text-note leading-tight font-semibold">{part.label}</th>
+                <th scope="row" className="w-31 pr-2 text-left text-note leading-tight font-semibold">
+                  {part.label}
+                </th>
                 {[well, involved].map((side) => (
                   <td key={side} className={`py-px ${side === involved ? "pl-3" : ""}`}>
                     {asked(part.key, side) && (
-                      <span className={`flex items-center gap-1 ${status === "connected" && next?.side === side && next.key === part.key ? "outline-2 outline-ink" : ""}`}>
-                        <MeasureField part={part} side={sideWord(side)} bare short start={measure(attempts[otherSide(side)], part.key)} value={measure(attempts[side], part.key)} onPick={() => { setPicked({ side, key: part.key }); }}
-                          onSet={(value) => { onMeasure(side, { key: part.key, value, unit: part.unit ?? "" }); }} />
-                        {part.byEye.filter((option) => side === involved || option.value === "full").map((option) => (
-                          <Button key={option.value} look="choice" chosen={choices(attempts[side], part.key).includes(option.value)} className="px-1.5" aria-label={`${part.label}, ${sideWord(side)}: ${option.label}`}
-                            onClick={() => { onEye(side, part.key, option.value); }}>{SHORTLY[option.value] ?? option.label}</Button>
-                        ))}
+                      <span
+                        className={`flex items-center gap-1 ${status === "connected" && next?.side === side && next.key === part.key ? "outline-2 outline-ink" : ""}`}
+                      >
+                        <MeasureField
+                          part={part}
+                          side={sideWord(side)}
+                          bare
+                          short
+                          start={measure(attempts[otherSide(side)], part.key)}
+                          value={measure(attempts[side], part.key)}
+                          onPick={() => {
+                            setPicked({ side, key: part.key });
+                          }}
+                          onSet={(value) => {
+                            onMeasure(side, { key: part.key, value, unit: part.unit ?? "" });
+                          }}
+                        />
+                        {part.byEye
+                          .filter((option) => side === involved || option.value === "full")
+                          .map((option) => (
+                            <Button
+                              key={option.value}
+                              look="choice"
+                              chosen={choices(attempts[side], part.key).includes(option.value)}
+                              className="px-1.5"
+                              aria-label={`${part.label}, ${sideWord(side)}: ${option.label}`}
+                              onClick={() => {
+                                onEye(side, part.key, option.value);
+                              }}
+                            >
+                              {SHORTLY[option.value] ?? option.label}
+                            </Button>
+                          ))}
                       </span>
                     )}
                   </td>
                 ))}
-                <td className="pl-3 text-right font-semibold">{one === undefined || other === undefined ? "" : `${other > one ? "+" : ""}${String(other - one)}${part.unit === "°" ? "°" : ` ${part.unit ?? ""}`}`}</td>
+                <td className="pl-3 text-right font-semibold">
+                  {one === undefined || other === undefined
+                    ? ""
+                    : `${other > one ? "+" : ""}${String(other - one)}${part.unit === "°" ? "°" : ` ${part.unit ?? ""}`}`}
+                </td>
               </tr>
             );
           })}
         </tbody>
       </table>
-      {parts.some((part) => part.unit === "°") && <div className="w-32"><StandInPanel kind="angle" /></div>}
+      {parts.some((part) => part.unit === "°") && (
+        <div className="w-32">
+          <StandInPanel kind="angle" />
+        </div>
+      )}
     </section>
   );
 }

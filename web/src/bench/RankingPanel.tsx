@@ -36,36 +36,66 @@ const FAR = 0.01;
 const FULL = 4;
 
 /** Where each condition stands, the sets in count, and what is worth doing next. */
-export function RankingPanel({ weighing, upToDate, waiting, ended, current, ordered, proposed, testName, onGo }: RankingPanelProps) {
+export function RankingPanel({
+  weighing,
+  upToDate,
+  waiting,
+  ended,
+  current,
+  ordered,
+  proposed,
+  testName,
+  onGo,
+}: RankingPanelProps) {
   const allWeighed = weighing?.standings.filter((standing) => standing.shelf === "WEIGHED") ?? [];
   const weighed = useStableOrder(allWeighed.filter((standing) => standing.zone !== "SET_ASIDE"));
   const aside = allWeighed.filter((standing) => !weighed.includes(standing));
   const list = useGliding<HTMLOListElement>(weighed.map((standing) => standing.conditionId).join());
   if (!weighing) {
-    return <aside aria-label="Where it stands" className="border-l border-line bg-sheet p-4 text-read text-soft">Weighing …</aside>;
+    return (
+      <aside aria-label="Where it stands" className="border-l border-line bg-sheet p-4 text-read text-soft">
+        Weighing …
+      </aside>
+    );
   }
   const begunOnes = weighing.standings.filter((standing) => byPictureAlone(standing) && begun(standing.pattern));
   const unmeasured = byFit(begunOnes.filter((standing) => standing.pattern.present.length > 0));
   const against = begunOnes.filter((standing) => standing.pattern.present.length === 0 && standing.before >= FAR);
   const unlikely = weighing.standings.filter((standing) => standing.shelf === "UNLIKELY");
-  const open = weighing.standings.filter((standing) => byPictureAlone(standing) && !begun(standing.pattern)).sort((a, b) => b.now - a.now);
+  const open = weighing.standings
+    .filter((standing) => byPictureAlone(standing) && !begun(standing.pattern))
+    .sort((a, b) => b.now - a.now);
   const near = open.filter((standing) => standing.before >= FAR);
   const heads = families(weighed);
   const full = heads.length >= FULL;
-  const shownOpen = (near.length > 0 ? near : open).slice(0, full ? 0 : heads.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS);
+  const shownOpen = (near.length > 0 ? near : open).slice(
+    0,
+    full ? 0 : heads.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS,
+  );
   const more = open.length - shownOpen.length + Math.max(0, heads.length - MOST_WEIGHED);
   const first = weighed[0];
-  const sets = weighing.clusters.filter((cluster) => cluster.positives.length + cluster.negatives.length > 1).slice(0, full ? 1 : MOST_SETS);
+  const sets = weighing.clusters
+    .filter((cluster) => cluster.positives.length + cluster.negatives.length > 1)
+    .slice(0, full ? 1 : MOST_SETS);
   return (
-    <aside aria-label="Where it stands" aria-busy={!upToDate} className="flex flex-col gap-1.5 border-t border-line bg-sheet px-4 py-2 lg:overflow-y-auto lg:border-t-0 lg:border-l">
+    <aside
+      aria-label="Where it stands"
+      aria-busy={!upToDate}
+      className="flex flex-col gap-1.5 border-t border-line bg-sheet px-4 py-2 lg:overflow-y-auto lg:border-t-0 lg:border-l"
+    >
       <h2 className="flex items-baseline justify-between text-note font-semibold text-soft">
         Where it stands <span className="font-normal">{waiting ? "without the last entries" : "in 100, could be"}</span>
       </h2>
       <ol ref={list} className="flex flex-col gap-0.5">
-        {heads.slice(0, MOST_WEIGHED).map((family) => <FamilyRow key={family.head.conditionId} family={family} />)}
+        {heads.slice(0, MOST_WEIGHED).map((family) => (
+          <FamilyRow key={family.head.conditionId} family={family} />
+        ))}
       </ol>
       {first && (
-        <p className="text-note">Of 1000 people who answered like this, about <strong>{ofThousand(first.now)}</strong> would have {sentence(first.name)}.</p>
+        <p className="text-note">
+          Of 1000 people who answered like this, about <strong>{ofThousand(first.now)}</strong> would have{" "}
+          {sentence(first.name)}.
+        </p>
       )}
       {unmeasured.length > 0 && (
         <section>
@@ -73,8 +103,14 @@ export function RankingPanel({ weighing, upToDate, waiting, ended, current, orde
           <ul>
             {unmeasured.slice(0, full ? 1 : MOST_OTHERS).map((standing) => (
               <li key={standing.conditionId} className="flex items-center justify-between gap-2 text-note">
-                <Link to={`weighing?condition=${standing.conditionId}`} className="hover:underline">{standing.shortName}</Link>
-                <span className="flex items-center gap-1.5"><FitGlyph pattern={standing.pattern} />{patternWords(standing.pattern)}<span className="text-soft">from {inHundred(standing.before)}</span></span>
+                <Link to={`weighing?condition=${standing.conditionId}`} className="hover:underline">
+                  {standing.shortName}
+                </Link>
+                <span className="flex items-center gap-1.5">
+                  <FitGlyph pattern={standing.pattern} />
+                  {patternWords(standing.pattern)}
+                  <span className="text-soft">from {inHundred(standing.before)}</span>
+                </span>
               </li>
             ))}
           </ul>
@@ -83,11 +119,19 @@ export function RankingPanel({ weighing, upToDate, waiting, ended, current, orde
       {weighing.contest && <ContestLines contest={weighing.contest} onGo={onGo} />}
       {shownOpen.length > 0 && (
         <section>
-          <h3 className="text-note font-semibold text-soft">{allWeighed.length > 0 || begunOnes.length > 0 ? "Nothing weighed yet" : "Before any test"}</h3>
+          <h3 className="text-note font-semibold text-soft">
+            {allWeighed.length > 0 || begunOnes.length > 0 ? "Nothing weighed yet" : "Before any test"}
+          </h3>
           <ol>
             {shownOpen.map((standing) => (
-              <li key={standing.conditionId} className="grid grid-cols-[1fr_5.5rem_1.8rem] items-center gap-2 text-note">
-                <span>{standing.shortName}{standing.unweighed.length > 0 && <span className="text-soft"> · noted</span>}</span>
+              <li
+                key={standing.conditionId}
+                className="grid grid-cols-[1fr_5.5rem_1.8rem] items-center gap-2 text-note"
+              >
+                <span>
+                  {standing.shortName}
+                  {standing.unweighed.length > 0 && <span className="text-soft"> · noted</span>}
+                </span>
                 <OddsRail {...standing} width={88} />
                 <strong className="text-right">{inHundred(standing.before)}</strong>
               </li>
@@ -96,21 +140,56 @@ export function RankingPanel({ weighing, upToDate, waiting, ended, current, orde
         </section>
       )}
       {aside.length > 0 && (
-        <p className="text-note"><span className="font-semibold text-soft">Set aside:</span> {aside.map((standing, index) => <Fragment key={standing.conditionId}>{index > 0 && ", "}<Link to={`weighing?condition=${standing.conditionId}`} className="underline">{standing.shortName}</Link> <strong>{inHundred(standing.now)}</strong></Fragment>)}.</p>
+        <p className="text-note">
+          <span className="font-semibold text-soft">Set aside:</span>{" "}
+          {aside.map((standing, index) => (
+            <Fragment key={standing.conditionId}>
+              {index > 0 && ", "}
+              <Link to={`weighing?condition=${standing.conditionId}`} className="underline">
+                {standing.shortName}
+              </Link>{" "}
+              <strong>{inHundred(standing.now)}</strong>
+            </Fragment>
+          ))}
+          .
+        </p>
       )}
-      {against.length > 0 && <p className="text-note"><span className="font-semibold text-soft">Not found what would fit:</span> {listed(against.map((standing) => standing.shortName))}.</p>}
+      {against.length > 0 && (
+        <p className="text-note">
+          <span className="font-semibold text-soft">Not found what would fit:</span>{" "}
+          {listed(against.map((standing) => standing.shortName))}.
+        </p>
+      )}
       {unlikely.map((standing) => (
-        <p key={standing.conditionId} className="text-note"><strong>{standing.shortName}</strong>: unlikely by definition, recheck. Not found: {standing.pattern.defining.map((each) => sentence(each.says)).join(", ")}.</p>
+        <p key={standing.conditionId} className="text-note">
+          <strong>{standing.shortName}</strong>: unlikely by definition, recheck. Not found:{" "}
+          {standing.pattern.defining.map((each) => sentence(each.says)).join(", ")}.
+        </p>
       ))}
-      {more > 0 && <Link to="weighing" className="flex min-h-8 items-center text-note underline">{more} more conditions</Link>}
+      {more > 0 && (
+        <Link to="weighing" className="flex min-h-8 items-center text-note underline">
+          {more} more conditions
+        </Link>
+      )}
       <div className="mt-auto flex flex-col gap-1.5 border-t-2 border-ink pt-1.5">
         {sets.map((cluster) => (
           <p key={cluster.id} className="flex items-center justify-between gap-2 text-note leading-snug">
-            <span><strong>{cluster.name}</strong>: {clusterWords(cluster)}</span>
+            <span>
+              <strong>{cluster.name}</strong>: {clusterWords(cluster)}
+            </span>
             <ClusterLadder cluster={cluster} />
           </p>
         ))}
-        {!ended && <NextTest weighing={weighing} current={current} ordered={ordered} proposed={proposed} testName={testName} onGo={onGo} />}
+        {!ended && (
+          <NextTest
+            weighing={weighing}
+            current={current}
+            ordered={ordered}
+            proposed={proposed}
+            testName={testName}
+            onGo={onGo}
+          />
+        )}
       </div>
     </aside>
   );
@@ -128,14 +207,28 @@ function patternWords(pattern: Schemas["PatternJson"]): string {
 
 /** How a picture fits, finding by finding: found, looked for and not found, against, still to be looked for. */
 function FitGlyph({ pattern }: { pattern: Schemas["PatternJson"] }) {
-  const marks = [...pattern.present.map(() => "present"), ...pattern.missing.map(() => "missing"), ...pattern.against.map(() => "against"), ...pattern.notExamined.map(() => "open")].slice(0, 8);
+  const marks = [
+    ...pattern.present.map(() => "present"),
+    ...pattern.missing.map(() => "missing"),
+    ...pattern.against.map(() => "against"),
+    ...pattern.notExamined.map(() => "open"),
+  ].slice(0, 8);
   return (
     <svg width={11 * marks.length} height={12} aria-hidden="true">
       {marks.map((mark, index) => {
         const x = 11 * index + 1;
-        return mark === "present" ? <rect key={x} x={x} y={2} width={8} height={8} fill="var(--color-ink)" />
-          : mark === "open" ? <rect key={x} x={x} y={2} width={8} height={8} fill="none" stroke="var(--color-edge)" strokeDasharray="2 2" />
-            : <path key={x} d={`M${String(x)} 2h8v8h-8z${mark === "missing" ? `m0 8l8 -8` : `m0 0l8 8m0 -8l-8 8`}`} fill="none" stroke="var(--color-ink)" />;
+        return mark === "present" ? (
+          <rect key={x} x={x} y={2} width={8} height={8} fill="var(--color-ink)" />
+        ) : mark === "open" ? (
+          <rect key={x} x={x} y={2} width={8} height={8} fill="none" stroke="var(--color-edge)" strokeDasharray="2 2" />
+        ) : (
+          <path
+            key={x}
+            d={`M${String(x)} 2h8v8h-8z${mark === "missing" ? `m0 8l8 -8` : `m0 0l8 8m0 -8l-8 8`}`}
+            fill="none"
+            stroke="var(--color-ink)"
+          />
+        );
       })}
     </svg>
   );
@@ -145,9 +238,28 @@ function FitGlyph({ pattern }: { pattern: Schemas["PatternJson"] }) {
 function ContestLines({ contest, onGo }: { contest: Schemas["ContestJson"]; onGo: (testId: string) => void }) {
   return (
     <section aria-label="Between the two" className="border-l-4 border-ink pl-2 text-note leading-snug">
-      <p><strong>{contest.one} or {sentence(contest.other)}?</strong>{contest.how !== "" && ` ${contest.how}.`}</p>
+      <p>
+        <strong>
+          {contest.one} or {sentence(contest.other)}?
+        </strong>
+        {contest.how !== "" && ` ${contest.how}.`}
+      </p>
       {contest.separate.length > 0 && (
-        <p className="flex flex-wrap gap-x-2">To do: {contest.separate.map((test) => <button key={test.testId} type="button" className="min-h-6 underline hover:bg-tan" onClick={() => { onGo(test.testId); }}>{sentence(test.name)}</button>)}</p>
+        <p className="flex flex-wrap gap-x-2">
+          To do:{" "}
+          {contest.separate.map((test) => (
+            <button
+              key={test.testId}
+              type="button"
+              className="min-h-6 underline hover:bg-tan"
+              onClick={() => {
+                onGo(test.testId);
+              }}
+            >
+              {sentence(test.name)}
+            </button>
+          ))}
+        </p>
       )}
       {contest.both.length > 0 && <p className="text-soft">In both: {listed(contest.both.map(sentence))}.</p>}
     </section>
@@ -165,9 +277,16 @@ function FamilyRow({ family }: { family: Family }) {
           <ol>
             {inner.slice(0, MOST_INNER).map(({ standing, depth }) => (
               <li key={standing.conditionId}>
-                <Link to={`weighing?condition=${standing.conditionId}`} style={{ paddingLeft: `${String(0.75 * depth)}rem` }} aria-label={`${standing.name}, ${inHundred(standing.now)} in 100, could be ${rangeInHundred(standing.lower, standing.upper)}; see its weights`}
-                  className="grid min-h-6 grid-cols-[1fr_5.5rem_1.8rem] items-center gap-2 border-l-4 border-line text-note leading-tight hover:bg-tan">
-                  <span>{standing.shortName}{standing.zone === "REFER" && <strong> · image or refer</strong>}</span>
+                <Link
+                  to={`weighing?condition=${standing.conditionId}`}
+                  style={{ paddingLeft: `${String(0.75 * depth)}rem` }}
+                  aria-label={`${standing.name}, ${inHundred(standing.now)} in 100, could be ${rangeInHundred(standing.lower, standing.upper)}; see its weights`}
+                  className="grid min-h-6 grid-cols-[1fr_5.5rem_1.8rem] items-center gap-2 border-l-4 border-line text-note leading-tight hover:bg-tan"
+                >
+                  <span>
+                    {standing.shortName}
+                    {standing.zone === "REFER" && <strong> · image or refer</strong>}
+                  </span>
                   <OddsRail {...standing} width={88} />
                   <strong className="text-right text-read">{inHundred(standing.now)}</strong>
                 </Link>
@@ -184,8 +303,11 @@ function WeighedRow({ standing }: { standing: Schemas["StandingJson"] }) {
   const leads = standing.leads >= 0.05 ? `${tenths(standing.leads)} of 10` : "";
   return (
     <li data-glide={standing.conditionId}>
-      <Link to={`weighing?condition=${standing.conditionId}`} className="block hover:bg-paper"
-        aria-label={`${standing.name}, ${inHundred(standing.now)} in 100, could be ${rangeInHundred(standing.lower, standing.upper)}${leads && `, ranks first in ${leads} plausible readings of the evidence`}; see its weights`}>
+      <Link
+        to={`weighing?condition=${standing.conditionId}`}
+        className="block hover:bg-paper"
+        aria-label={`${standing.name}, ${inHundred(standing.now)} in 100, could be ${rangeInHundred(standing.lower, standing.upper)}${leads && `, ranks first in ${leads} plausible readings of the evidence`}; see its weights`}
+      >
         <div className="flex items-baseline justify-between gap-2 leading-tight">
           <span className="text-read font-semibold">{standing.shortName}</span>
           <span className="whitespace-nowrap">
@@ -195,7 +317,13 @@ function WeighedRow({ standing }: { standing: Schemas["StandingJson"] }) {
         </div>
         <div className="grid grid-cols-[1fr_6.5rem] items-start gap-2">
           <OddsRail {...standing} width={196} />
-          <span className="text-right text-note leading-tight text-soft">{standing.zone === "REFER" ? <strong className="text-ink">image or refer</strong> : leads && `first ${leads}`}</span>
+          <span className="text-right text-note leading-tight text-soft">
+            {standing.zone === "REFER" ? (
+              <strong className="text-ink">image or refer</strong>
+            ) : (
+              leads && `first ${leads}`
+            )}
+          </span>
         </div>
       </Link>
     </li>

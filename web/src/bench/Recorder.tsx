@@ -29,17 +29,49 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
   const { test, well, involved, here, there, known } = bench;
   const attempts = well === "LEFT" ? { LEFT: there, RIGHT: here } : { LEFT: here, RIGHT: there };
   if (bench.sheet.length > 0) {
-    const sheet = { tests: bench.sheet, state, well, progress: bench.testProgress, locked: bench.testLocked, onOpen: bench.openCard, onRecord: (of: Test, side: Side, parts: Part[]) => { bench.record(side, parts, of); } };
-    return isWalk(bench.sheet) ? <LandmarkWalk {...sheet} statements={bench.statements} onQuiet={bench.quiet} /> : <SheetPanel {...sheet} />;
+    const sheet = {
+      tests: bench.sheet,
+      state,
+      well,
+      progress: bench.testProgress,
+      locked: bench.testLocked,
+      onOpen: bench.openCard,
+      onRecord: (of: Test, side: Side, parts: Part[]) => {
+        bench.record(side, parts, of);
+      },
+    };
+    return isWalk(bench.sheet) ? (
+      <LandmarkWalk {...sheet} statements={bench.statements} onQuiet={bench.quiet} />
+    ) : (
+      <SheetPanel {...sheet} />
+    );
   }
-  const plain = (parts: Test["parts"]) => parts.filter((part) => !part.unit && part.positions.length === 0 && !["quality", "grade"].includes(part.key));
+  const plain = (parts: Test["parts"]) =>
+    parts.filter((part) => !part.unit && part.positions.length === 0 && !["quality", "grade"].includes(part.key));
   const rows = plain(test.parts).map((part) => (
-    <ChoiceRow key={part.key} label={part.label} options={part.options} chosen={choices(here, part.key)} keycaps={part.key === "pain" ? ["4", "5", "6"] : []} onChoose={(value) => { bench.record(involved, withChoice(test, here?.parts ?? [], part.key, value)); }} />
+    <ChoiceRow
+      key={part.key}
+      label={part.label}
+      options={part.options}
+      chosen={choices(here, part.key)}
+      keycaps={part.key === "pain" ? ["4", "5", "6"] : []}
+      onChoose={(value) => {
+        bench.record(involved, withChoice(test, here?.parts ?? [], part.key, value));
+      }}
+    />
   ));
   if (tableForm) {
     return (
       <>
-        <MeasureTable test={test} well={well} attempts={attempts} onMeasure={bench.measure} onEye={(side, key, value) => { bench.record(side, withChoice(test, attempts[side]?.parts ?? [], key, value)); }} />
+        <MeasureTable
+          test={test}
+          well={well}
+          attempts={attempts}
+          onMeasure={bench.measure}
+          onEye={(side, key, value) => {
+            bench.record(side, withChoice(test, attempts[side]?.parts ?? [], key, value));
+          }}
+        />
         {rows}
       </>
     );
@@ -47,7 +79,13 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
   if (test.parts.some((part) => part.positions.length > 0)) {
     return (
       <>
-        <PositionsPanel test={test} well={well} attempts={attempts} only={bench.variant?.positions ?? []} onRecord={bench.record} />
+        <PositionsPanel
+          test={test}
+          well={well}
+          attempts={attempts}
+          only={bench.variant?.positions ?? []}
+          onRecord={bench.record}
+        />
         {rows}
       </>
     );
@@ -62,9 +100,18 @@ export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGa
     );
   }
   const hold = bench.variant?.hold ?? test.hold;
-  return hold && test.parts.some((part) => part.key === "held-for")
-    ? <TimedPanels key={test.id} bench={bench} hold={hold} name={`${examination}.${test.id}`} onGauge={onGauge} />
-    : <AnswerPanels bench={bench} onGauge={onGauge} onAnswer={(parts) => { bench.record(involved, parts); }} onWhole={bench.recordWhole} />;
+  return hold && test.parts.some((part) => part.key === "held-for") ? (
+    <TimedPanels key={test.id} bench={bench} hold={hold} name={`${examination}.${test.id}`} onGauge={onGauge} />
+  ) : (
+    <AnswerPanels
+      bench={bench}
+      onGauge={onGauge}
+      onAnswer={(parts) => {
+        bench.record(involved, parts);
+      }}
+      onWhole={bench.recordWhole}
+    />
+  );
 }
 
 interface TimedPanelsProps {
@@ -78,21 +125,50 @@ interface TimedPanelsProps {
 function TimedPanels({ bench, hold, name, onGauge }: TimedPanelsProps) {
   const { test, here, involved } = bench;
   const parts = here?.parts ?? [];
-  const ended = (held: Part[], seconds: number) => withMeasure(held.filter((part) => part.key !== "onset"), "held-for", seconds, "s");
-  const clock = useHold(name, hold, (seconds) => { bench.record(involved, ended(parts, seconds)); });
+  const ended = (held: Part[], seconds: number) =>
+    withMeasure(
+      held.filter((part) => part.key !== "onset"),
+      "held-for",
+      seconds,
+      "s",
+    );
+  const clock = useHold(name, hold, (seconds) => {
+    bench.record(involved, ended(parts, seconds));
+  });
   const begins = test.stops[0];
-  const came = (answered: readonly Part[], seconds: number) => withMeasure(withMeasure(answered, "onset", seconds, "s"), "held-for", seconds, "s");
-  const says = (answered: readonly Part[]) => answered.some((part) => part.key === begins?.part && part.choice && begins.values.includes(part.choice));
-  const timed = (answered: Part[]) => (clock.running && says(answered) && !says(parts) ? came(answered, clock.stop()) : answered);
+  const came = (answered: readonly Part[], seconds: number) =>
+    withMeasure(withMeasure(answered, "onset", seconds, "s"), "held-for", seconds, "s");
+  const says = (answered: readonly Part[]) =>
+    answered.some((part) => part.key === begins?.part && part.choice && begins.values.includes(part.choice));
+  const timed = (answered: Part[]) =>
+    clock.running && says(answered) && !says(parts) ? came(answered, clock.stop()) : answered;
   return (
     <>
-      <HoldTimer clock={clock} heldFor={measure(here, "held-for")} onset={measure(here, "onset")}
+      <HoldTimer
+        clock={clock}
+        heldFor={measure(here, "held-for")}
+        onset={measure(here, "onset")}
         onOnset={(seconds) => {
           const others = parts.filter((part) => part.key !== begins?.part);
-          bench.record(involved, came(begins?.values[0] ? withChoice(test, others, begins.part, begins.values[0]) : others, seconds));
+          bench.record(
+            involved,
+            came(begins?.values[0] ? withChoice(test, others, begins.part, begins.values[0]) : others, seconds),
+          );
         }}
-        onEnd={(seconds) => { bench.record(involved, ended(parts, seconds)); }} />
-      <AnswerPanels bench={bench} onGauge={onGauge} onAnswer={(answered) => { bench.record(involved, timed(answered)); }} onWhole={(whole) => { bench.record(involved, timed(withWhole(parts, whole))); }} />
+        onEnd={(seconds) => {
+          bench.record(involved, ended(parts, seconds));
+        }}
+      />
+      <AnswerPanels
+        bench={bench}
+        onGauge={onGauge}
+        onAnswer={(answered) => {
+          bench.record(involved, timed(answered));
+        }}
+        onWhole={(whole) => {
+          bench.record(involved, timed(withWhole(parts, whole)));
+        }}
+      />
     </>
   );
 }
@@ -109,11 +185,24 @@ function AnswerPanels({ bench, onGauge, onAnswer, onWhole }: AnswerPanelsProps) 
   const { test, well, involved, here, there, known } = bench;
   return (
     <div className="flex flex-col gap-2.5 md:flex-row">
-      <WellPanel test={test} side={well} attempt={there} onRecord={(parts) => { bench.record(well, parts); }} />
+      <WellPanel
+        test={test}
+        side={well}
+        attempt={there}
+        onRecord={(parts) => {
+          bench.record(well, parts);
+        }}
+      />
       <InvolvedPanel test={test} side={involved} attempt={here} other={there} onRecord={onAnswer} onWhole={onWhole}>
         {test.parts.some((part) => part.key === "force") && (
           <span className="ml-auto flex items-center gap-2">
-            {known?.force && <span className="text-note">{typeof known.force.percent === "number" ? `${String(Math.round(known.force.percent))}% of ${sideWord(well)}` : "one side"}</span>}
+            {known?.force && (
+              <span className="text-note">
+                {typeof known.force.percent === "number"
+                  ? `${String(Math.round(known.force.percent))}% of ${sideWord(well)}`
+                  : "one side"}
+              </span>
+            )}
             <GaugeSwitch open={false} onOpen={onGauge} />
           </span>
         )}
@@ -130,9 +219,41 @@ function GaugeBar({ bench, onGauge }: { bench: Bench; onGauge: (open: boolean) =
   const gaveWay = measure(here, "gave-way");
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-      {grade && <ChoiceRow label={grade.label} options={grade.options} chosen={choices(here, "grade")} keycaps={[]} onChoose={(value) => { bench.record(involved, withChoice(test, here?.parts ?? [], "grade", value)); }} />}
-      {part && <span className="flex items-center gap-2 text-read">Gave way after <MeasureField part={part} side={sideWord(involved)} plain value={gaveWay} onSet={(value) => { bench.measure(involved, { key: part.key, value, unit: part.unit ?? "s" }); }} /> s</span>}
-      <Button look="choice" chosen onClick={() => { onGauge(false); }}>Gauge</Button>
+      {grade && (
+        <ChoiceRow
+          label={grade.label}
+          options={grade.options}
+          chosen={choices(here, "grade")}
+          keycaps={[]}
+          onChoose={(value) => {
+            bench.record(involved, withChoice(test, here?.parts ?? [], "grade", value));
+          }}
+        />
+      )}
+      {part && (
+        <span className="flex items-center gap-2 text-read">
+          Gave way after{" "}
+          <MeasureField
+            part={part}
+            side={sideWord(involved)}
+            plain
+            value={gaveWay}
+            onSet={(value) => {
+              bench.measure(involved, { key: part.key, value, unit: part.unit ?? "s" });
+            }}
+          />{" "}
+          s
+        </span>
+      )}
+      <Button
+        look="choice"
+        chosen
+        onClick={() => {
+          onGauge(false);
+        }}
+      >
+        Gauge
+      </Button>
     </div>
   );
 }

@@ -14,15 +14,44 @@ interface RemarkProps {
 export function Remark({ value, onDone }: RemarkProps) {
   const id = useId();
   const [typed, setTyped] = useState(value);
-  const keep = () => { onDone(typed.trim() === value ? undefined : typed.trim()); };
+  const keep = () => {
+    onDone(typed.trim() === value ? undefined : typed.trim());
+  };
   return (
     <div className="flex flex-wrap gap-2">
-      <label htmlFor={id} className="sr-only">Remark</label>
-      <input id={id} autoFocus value={typed} maxLength={MOST} placeholder="In your words" onChange={(event) => { setTyped(event.target.value); }}
-        onKeyDown={(event) => { event.stopPropagation(); if (event.key === "Enter") { keep(); } if (event.key === "Escape") { onDone(undefined); } }}
-        className="min-h-12 min-w-40 flex-1 rounded border border-edge bg-sheet px-2 text-read placeholder:text-soft" />
-      <Button look="primary" onClick={keep}>Keep</Button>
-      <Button onClick={() => { onDone(undefined); }}>Cancel</Button>
+      <label htmlFor={id} className="sr-only">
+        Remark
+      </label>
+      <input
+        id={id}
+        autoFocus
+        value={typed}
+        maxLength={MOST}
+        placeholder="In your words"
+        onChange={(event) => {
+          setTyped(event.target.value);
+        }}
+        onKeyDown={(event) => {
+          event.stopPropagation();
+          if (event.key === "Enter") {
+            keep();
+          }
+          if (event.key === "Escape") {
+            onDone(undefined);
+          }
+        }}
+        className="min-h-12 min-w-40 flex-1 rounded border border-edge bg-sheet px-2 text-read placeholder:text-soft"
+      />
+      <Button look="primary" onClick={keep}>
+        Keep
+      </Button>
+      <Button
+        onClick={() => {
+          onDone(undefined);
+        }}
+      >
+        Cancel
+      </Button>
     </div>
   );
 }

@@ -9,7 +9,12 @@ export function SafetyStrip({ safety, onTell }: { safety: Schemas["SafetyJson"];
     <>
       <StopPanel safety={safety} onTell={onTell} />
       {safety.state === "NOT_YET_ASKED" && (
-        <p className="text-note"><strong>Red flags are not all asked.</strong> <Link to="intake" className="inline-flex min-h-8 items-center underline">Ask now</Link></p>
+        <p className="text-note">
+          <strong>Red flags are not all asked.</strong>{" "}
+          <Link to="intake" className="inline-flex min-h-8 items-center underline">
+            Ask now
+          </Link>
+        </p>
       )}
     </>
   );

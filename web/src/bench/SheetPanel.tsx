@@ -23,13 +23,29 @@ export function SheetPanel({ tests, state, well, progress, locked, onOpen, onRec
   const involved = otherSide(well);
   return (
     <section aria-label="Sheet" className="border-2 border-ink bg-sheet px-2.5 py-1">
-      <div aria-hidden="true" className="hidden grid-cols-[minmax(0,11rem)_1fr] gap-x-2 text-note text-soft sm:grid"><span /><span className="font-semibold text-ink">{capital(sideWord(involved))}, involved</span></div>
+      <div aria-hidden="true" className="hidden grid-cols-[minmax(0,11rem)_1fr] gap-x-2 text-note text-soft sm:grid">
+        <span />
+        <span className="font-semibold text-ink">{capital(sideWord(involved))}, involved</span>
+      </div>
       {tests.map((test) => {
         const rows = askedOnSheet(test);
         return (
-          <div key={test.id} role="group" aria-label={test.shortName} className="grid grid-cols-1 items-center gap-x-2 border-b border-line py-0.5 last:border-b-0 sm:grid-cols-[minmax(0,11rem)_1fr]">
-            <button type="button" onClick={() => { onOpen(test.id); }} className="flex min-h-12 items-center gap-1.5 text-left text-read leading-tight hover:underline" title="Open its card">
-              {locked(test.id) ? <LockGlyph /> : <ProgressGlyph progress={progress(test.id)} />}{test.shortName.replace(/ tenderness$/, "")}
+          <div
+            key={test.id}
+            role="group"
+            aria-label={test.shortName}
+            className="grid grid-cols-1 items-center gap-x-2 border-b border-line py-0.5 last:border-b-0 sm:grid-cols-[minmax(0,11rem)_1fr]"
+          >
+            <button
+              type="button"
+              onClick={() => {
+                onOpen(test.id);
+              }}
+              className="flex min-h-12 items-center gap-1.5 text-left text-read leading-tight hover:underline"
+              title="Open its card"
+            >
+              {locked(test.id) ? <LockGlyph /> : <ProgressGlyph progress={progress(test.id)} />}
+              {test.shortName.replace(/ tenderness$/, "")}
             </button>
             <div className={`flex flex-col gap-0.5 ${locked(test.id) ? "opacity-45" : ""}`} inert={locked(test.id)}>
               {rows.map((part) => {
@@ -37,16 +53,59 @@ export function SheetPanel({ tests, state, well, progress, locked, onOpen, onRec
                 const there = latestAttempt(state, test.id, well);
                 const normal = normalOf(test, part.key);
                 const answers = exceptions(test, part);
-                const set = (side: Side, value: string) => { onRecord(test, side, withException(test, side === involved ? here : there, side === involved ? "involved" : "well", part.key, value)); };
+                const set = (side: Side, value: string) => {
+                  onRecord(
+                    test,
+                    side,
+                    withException(
+                      test,
+                      side === involved ? here : there,
+                      side === involved ? "involved" : "well",
+                      part.key,
+                      value,
+                    ),
+                  );
+                };
                 return (
-                  <div key={part.key} role="group" aria-label={`${test.shortName}: ${part.label}`} className="flex flex-wrap items-center gap-1">
-                    {rows.length > 1 && <span aria-hidden="true" className="w-20 text-note font-semibold text-soft">{part.label}</span>}
+                  <div
+                    key={part.key}
+                    role="group"
+                    aria-label={`${test.shortName}: ${part.label}`}
+                    className="flex flex-wrap items-center gap-1"
+                  >
+                    {rows.length > 1 && (
+                      <span aria-hidden="true" className="w-20 text-note font-semibold text-soft">
+                        {part.label}
+                      </span>
+                    )}
                     {answers.map((option) => (
-                      <Button key={option.value} look="choice" chosen={choices(here, part.key).includes(option.value)} aria-label={`${test.shortName}, ${sideWord(involved)}: ${option.label}`} onClick={() => { set(involved, option.value); }}>{option.label}</Button>
+                      <Button
+                        key={option.value}
+                        look="choice"
+                        chosen={choices(here, part.key).includes(option.value)}
+                        aria-label={`${test.shortName}, ${sideWord(involved)}: ${option.label}`}
+                        onClick={() => {
+                          set(involved, option.value);
+                        }}
+                      >
+                        {option.label}
+                      </Button>
                     ))}
                     {test.wellSideParts.includes(part.key) && answers[0] && (
-                      <Button look="choice" chosen={choices(there, part.key).some((value) => value !== normal)} className="ml-auto text-note" aria-label={`${test.shortName}, ${sideWord(well)} side too`}
-                        onClick={() => { const other = answers.at(-1); if (other) { set(well, other.value); } }}>{capital(sideWord(well))} too</Button>
+                      <Button
+                        look="choice"
+                        chosen={choices(there, part.key).some((value) => value !== normal)}
+                        className="ml-auto text-note"
+                        aria-label={`${test.shortName}, ${sideWord(well)} side too`}
+                        onClick={() => {
+                          const other = answers.at(-1);
+                          if (other) {
+                            set(well, other.value);
+                          }
+                        }}
+                      >
+                        {capital(sideWord(well))} too
+                      </Button>
                     )}
                   </div>
                 );

@@ -20,12 +20,31 @@ export function WayRow({ test, way, onChoose }: WayRowProps) {
   return (
     <div>
       <div role="group" aria-label="Done" className="flex items-center gap-1 overflow-x-auto">
-        <span aria-hidden="true" className="w-9 shrink-0 text-note leading-tight font-semibold text-soft">Done</span>
+        <span aria-hidden="true" className="w-9 shrink-0 text-note leading-tight font-semibold text-soft">
+          Done
+        </span>
         {test.ways.map((each) => (
-          <Button key={each.value} look="choice" chosen={each === chosen} className="shrink-0 px-1.5 whitespace-nowrap" title={each.differs} onClick={() => { onChoose(each.value); }}>{each.label}</Button>
+          <Button
+            key={each.value}
+            look="choice"
+            chosen={each === chosen}
+            className="shrink-0 px-1.5 whitespace-nowrap"
+            title={each.differs}
+            onClick={() => {
+              onChoose(each.value);
+            }}
+          >
+            {each.label}
+          </Button>
         ))}
       </div>
-      {chosen !== test.ways[0] && <p className="text-note leading-tight text-soft">{chosen.differs && `${chosen.differs}. `}{effect && <strong className="text-ink">{effect}</strong>}{effect && chosen.because && `: ${chosen.because}.`}</p>}
+      {chosen !== test.ways[0] && (
+        <p className="text-note leading-tight text-soft">
+          {chosen.differs && `${chosen.differs}. `}
+          {effect && <strong className="text-ink">{effect}</strong>}
+          {effect && chosen.because && `: ${chosen.because}.`}
+        </p>
+      )}
     </div>
   );
 }

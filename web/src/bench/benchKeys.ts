@@ -10,8 +10,17 @@ export interface BenchKey {
 }
 
 /** Keys for the answers of the involved side: one row of keys for each part with a list of answers. */
-const ROWS = [["4", "5", "6"], ["7", "8", "9"], ["q", "w", "e", "r", "t"], ["y", "u", "o", "p"]];
-const SITES = [["a", "s", "d", "f", "g", "h"], ["q", "w", "e", "r", "t"], ["y", "u", "o", "p"]];
+const ROWS = [
+  ["4", "5", "6"],
+  ["7", "8", "9"],
+  ["q", "w", "e", "r", "t"],
+  ["y", "u", "o", "p"],
+];
+const SITES = [
+  ["a", "s", "d", "f", "g", "h"],
+  ["q", "w", "e", "r", "t"],
+  ["y", "u", "o", "p"],
+];
 
 /** Parts that say where: the home row is theirs, and where there are two, the next has the row above. */
 const SITED = ["site", "fingers"];
@@ -28,7 +37,9 @@ export const QUALITY_KEYS = ["z", "x", "c", "v", "b", "n", "m"];
 /** The keys of each part's answers. A list too long for its row has keys for its first answers only. */
 export function answerKeys(test: Test): Record<string, string[]> {
   const keys: Record<string, string[]> = {};
-  const sites = test.parts.filter((part) => SITED.includes(part.key)).map((part, index) => [part.key, SITES[index] ?? []] as const);
+  const sites = test.parts
+    .filter((part) => SITED.includes(part.key))
+    .map((part, index) => [part.key, SITES[index] ?? []] as const);
   const taken = sites.map(([, row]) => row[0]);
   const rows = ROWS.filter((row) => !taken.includes(row[0]));
   for (const part of test.parts) {

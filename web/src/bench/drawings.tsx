@@ -29,14 +29,36 @@ const SPINE = { width: 560, height: 78, from: 18, gap: 20.9 };
 export function SpineDrawing({ part, value, other, onSet }: DrawnMeasureProps) {
   const levels = Array.from({ length: (part.most ?? 25) + 1 }, (_, index) => index);
   const x = (level: number) => SPINE.from + level * SPINE.gap;
-  const tap = (event: MouseEvent<SVGSVGElement>) => { onSet(toStep(part, (touched(event).x * SPINE.width - SPINE.from) / SPINE.gap)); };
+  const tap = (event: MouseEvent<SVGSVGElement>) => {
+    onSet(toStep(part, (touched(event).x * SPINE.width - SPINE.from) / SPINE.gap));
+  };
   return (
-    <svg viewBox={`0 0 ${String(SPINE.width)} ${String(SPINE.height)}`} className="h-auto w-full max-w-140 cursor-crosshair touch-manipulation" aria-hidden="true" onClick={tap}>
+    <svg
+      viewBox={`0 0 ${String(SPINE.width)} ${String(SPINE.height)}`}
+      className="h-auto w-full max-w-140 cursor-crosshair touch-manipulation"
+      aria-hidden="true"
+      onClick={tap}
+    >
       {levels.map((level) => (
-        <rect key={level} x={x(level) - 8} y={level === value ? 14 : 20} width={16} height={level === value ? 36 : 24} rx={4}
-          fill={level === value ? "var(--color-ink)" : level === other ? "var(--color-tan)" : "var(--color-sheet)"} stroke="var(--color-ink)" strokeWidth={level === other ? 2.5 : 1.2} />
+        <rect
+          key={level}
+          x={x(level) - 8}
+          y={level === value ? 14 : 20}
+          width={16}
+          height={level === value ? 36 : 24}
+          rx={4}
+          fill={level === value ? "var(--color-ink)" : level === other ? "var(--color-tan)" : "var(--color-sheet)"}
+          stroke="var(--color-ink)"
+          strokeWidth={level === other ? 2.5 : 1.2}
+        />
       ))}
-      {levels.filter((level) => [0, 3, 7, 12, 17, 20].includes(level)).map((level) => <text key={level} x={x(level)} y={66} textAnchor="middle" fontSize={14} fill="var(--color-soft)">{spineLevel(level)}</text>)}
+      {levels
+        .filter((level) => [0, 3, 7, 12, 17, 20].includes(level))
+        .map((level) => (
+          <text key={level} x={x(level)} y={66} textAnchor="middle" fontSize={14} fill="var(--color-soft)">
+            {spineLevel(level)}
+          </text>
+        ))}
     </svg>
   );
 }
@@ -46,16 +68,47 @@ export function GapDrawing({ part, value, other, onSet }: DrawnMeasureProps) {
   const scale = 2.4;
   const top = 30;
   const shift = value ?? 0;
-  const tap = (event: MouseEvent<SVGSVGElement>) => { onSet(toStep(part, (touched(event).y * 190 - top) / scale)); };
+  const tap = (event: MouseEvent<SVGSVGElement>) => {
+    onSet(toStep(part, (touched(event).y * 190 - top) / scale));
+  };
   return (
-    <svg width={210} height={190} viewBox="0 0 210 190" className="cursor-crosshair touch-manipulation" aria-hidden="true" onClick={tap}>
+    <svg
+      width={210}
+      height={190}
+      viewBox="0 0 210 190"
+      className="cursor-crosshair touch-manipulation"
+      aria-hidden="true"
+      onClick={tap}
+    >
       <path d="M22 30C50 14 92 12 118 22L116 30Z" fill="var(--color-tan)" stroke="var(--color-ink)" strokeWidth={2} />
-      <circle cx={76} cy={top + 24 + shift * scale} r={24} fill="var(--color-sheet)" stroke="var(--color-ink)" strokeWidth={3} />
-      <path d={`M60 ${String(top + 42 + shift * scale)}V186M92 ${String(top + 42 + shift * scale)}V186`} stroke="var(--color-ink)" strokeWidth={2} />
+      <circle
+        cx={76}
+        cy={top + 24 + shift * scale}
+        r={24}
+        fill="var(--color-sheet)"
+        stroke="var(--color-ink)"
+        strokeWidth={3}
+      />
+      <path
+        d={`M60 ${String(top + 42 + shift * scale)}V186M92 ${String(top + 42 + shift * scale)}V186`}
+        stroke="var(--color-ink)"
+        strokeWidth={2}
+      />
       <path d={`M150 ${String(top)}V${String(top + 50 * scale)}`} stroke="var(--color-ink)" strokeWidth={1.5} />
-      {[0, 10, 20, 30, 40, 50].map((mm) => <g key={mm}><path d={`M150 ${String(top + mm * scale)}h12`} stroke="var(--color-ink)" strokeWidth={1.5} /><text x={168} y={top + mm * scale + 5} fontSize={14} fill="var(--color-soft)">{mm}</text></g>)}
-      {other !== undefined && <path d={`M140 ${String(top + other * scale)}h10`} stroke="var(--color-against)" strokeWidth={5} />}
-      {value !== undefined && <path d={`M100 ${String(top + value * scale)}H150`} stroke="var(--color-ink)" strokeDasharray="4 3" />}
+      {[0, 10, 20, 30, 40, 50].map((mm) => (
+        <g key={mm}>
+          <path d={`M150 ${String(top + mm * scale)}h12`} stroke="var(--color-ink)" strokeWidth={1.5} />
+          <text x={168} y={top + mm * scale + 5} fontSize={14} fill="var(--color-soft)">
+            {mm}
+          </text>
+        </g>
+      ))}
+      {other !== undefined && (
+        <path d={`M140 ${String(top + other * scale)}h10`} stroke="var(--color-against)" strokeWidth={5} />
+      )}
+      {value !== undefined && (
+        <path d={`M100 ${String(top + value * scale)}H150`} stroke="var(--color-ink)" strokeDasharray="4 3" />
+      )}
     </svg>
   );
 }
@@ -65,14 +118,41 @@ export function GlideDrawing({ part, value, backward, onSet }: DrawnMeasureProps
   const radius = 26;
   const way = backward ? -1 : 1;
   const shift = ((value ?? 0) / 100) * 2 * radius * way;
-  const tap = (event: MouseEvent<SVGSVGElement>) => { onSet(toStep(part, (100 * way * (touched(event).x * 200 - 100)) / (2 * radius))); };
+  const tap = (event: MouseEvent<SVGSVGElement>) => {
+    onSet(toStep(part, (100 * way * (touched(event).x * 200 - 100)) / (2 * radius)));
+  };
   return (
-    <svg width={200} height={72} viewBox="0 0 200 72" className="cursor-crosshair touch-manipulation" aria-hidden="true" onClick={tap}>
-      <path d="M60 64C72 54 128 54 140 64" fill="none" stroke="var(--color-ink)" strokeWidth={5} strokeLinecap="round" />
-      <circle cx={100} cy={30} r={radius} fill="none" stroke="var(--color-edge)" strokeWidth={1.4} strokeDasharray="4 4" />
+    <svg
+      width={200}
+      height={72}
+      viewBox="0 0 200 72"
+      className="cursor-crosshair touch-manipulation"
+      aria-hidden="true"
+      onClick={tap}
+    >
+      <path
+        d="M60 64C72 54 128 54 140 64"
+        fill="none"
+        stroke="var(--color-ink)"
+        strokeWidth={5}
+        strokeLinecap="round"
+      />
+      <circle
+        cx={100}
+        cy={30}
+        r={radius}
+        fill="none"
+        stroke="var(--color-edge)"
+        strokeWidth={1.4}
+        strokeDasharray="4 4"
+      />
       <circle cx={100 + shift} cy={30} r={radius} fill="var(--color-tan)" stroke="var(--color-ink)" strokeWidth={3} />
-      <text x={4} y={16} fontSize={13} fill="var(--color-soft)">back</text>
-      <text x={196} y={16} textAnchor="end" fontSize={13} fill="var(--color-soft)">front</text>
+      <text x={4} y={16} fontSize={13} fill="var(--color-soft)">
+        back
+      </text>
+      <text x={196} y={16} textAnchor="end" fontSize={13} fill="var(--color-soft)">
+        front
+      </text>
     </svg>
   );
 }
@@ -100,13 +180,46 @@ export function FingerMap({ options, chosen, side, onChoose }: FingerMapProps) {
   return (
     <svg width={210} height={190} viewBox="0 0 105 95" aria-hidden="true" className="touch-manipulation">
       <g transform={side === "LEFT" ? undefined : "translate(105 0) scale(-1 1)"}>
-        {known.includes("palm") && <rect x={27} y={44} width={58} height={48} rx={14} fill={fill("palm")} stroke="var(--color-ink)" strokeWidth={1.4} className="cursor-pointer" onClick={() => { onChoose("palm"); }} />}
-        {Object.entries(FINGERS).filter(([value]) => known.includes(value)).map(([value, at]) => (
-          <g key={value} transform={`translate(${String(at.x)} ${String(at.y + 4)}) rotate(${String(at.turn)})`} className="cursor-pointer" onClick={() => { onChoose(value); }}>
-            <rect x={-8} y={-at.length - 4} width={16} height={at.length + 8} fill="transparent" />
-            <rect x={-6.4} y={-at.length} width={12.8} height={at.length + 4} rx={6.4} fill={fill(value)} stroke="var(--color-ink)" strokeWidth={1.4} />
-          </g>
-        ))}
+        {known.includes("palm") && (
+          <rect
+            x={27}
+            y={44}
+            width={58}
+            height={48}
+            rx={14}
+            fill={fill("palm")}
+            stroke="var(--color-ink)"
+            strokeWidth={1.4}
+            className="cursor-pointer"
+            onClick={() => {
+              onChoose("palm");
+            }}
+          />
+        )}
+        {Object.entries(FINGERS)
+          .filter(([value]) => known.includes(value))
+          .map(([value, at]) => (
+            <g
+              key={value}
+              transform={`translate(${String(at.x)} ${String(at.y + 4)}) rotate(${String(at.turn)})`}
+              className="cursor-pointer"
+              onClick={() => {
+                onChoose(value);
+              }}
+            >
+              <rect x={-8} y={-at.length - 4} width={16} height={at.length + 8} fill="transparent" />
+              <rect
+                x={-6.4}
+                y={-at.length}
+                width={12.8}
+                height={at.length + 4}
+                rx={6.4}
+                fill={fill(value)}
+                stroke="var(--color-ink)"
+                strokeWidth={1.4}
+              />
+            </g>
+          ))}
       </g>
     </svg>
   );

@@ -2,10 +2,32 @@ import { describe, expect, it } from "vitest";
 import { sharedName, TestFinder } from "./findTest";
 
 const tests = [
-  { id: "lower", name: "Slow lowering", shortName: "Slow lowering", usualName: "Drop arm", aliases: ["drop-arm test"], misspelt: ["droparm"], region: "shoulder" },
+  {
+    id: "lower",
+    name: "Slow lowering",
+    shortName: "Slow lowering",
+    usualName: "Drop arm",
+    aliases: ["drop-arm test"],
+    misspelt: ["droparm"],
+    region: "shoulder",
+  },
   { id: "range", name: "Range of motion", shortName: "Range", aliases: ["ROM"], misspelt: [], region: "shoulder" },
-  { id: "can", name: "Resisted scapular-plane abduction, thumb up", shortName: "Full can", aliases: ["full can test"], region: "shoulder" },
-  { id: "turn", name: "Flexed internal-rotation impingement", shortName: "Flexed int. rotation", usualName: "Hawkins-Kennedy", aliases: ["Hawkins sign", "provocation manoeuvre"], misspelt: ["Hawkings"], region: "shoulder" },
+  {
+    id: "can",
+    name: "Resisted scapular-plane abduction, thumb up",
+    shortName: "Full can",
+    aliases: ["full can test"],
+    region: "shoulder",
+  },
+  {
+    id: "turn",
+    name: "Flexed internal-rotation impingement",
+    shortName: "Flexed int. rotation",
+    usualName: "Hawkins-Kennedy",
+    aliases: ["Hawkins sign", "provocation manoeuvre"],
+    misspelt: ["Hawkings"],
+    region: "shoulder",
+  },
   { id: "wrist", name: "Wrist range", shortName: "Wrist range", aliases: [], region: "wrist" },
 ];
 const finder = new TestFinder(tests, "shoulder");
@@ -29,7 +51,14 @@ describe("finding another test", () => {
 
   it("puts the region's own before those of another, and a test's own name before another's alias", () => {
     expect(found("range")).toEqual(["range", "wrist"]);
-    expect(new TestFinder([{ id: "a", name: "Crank", shortName: "A", aliases: ["range test"] }, { id: "b", name: "Range", shortName: "B", aliases: [] }]).find("ra").map((test) => test.id)).toEqual(["b", "a"]);
+    expect(
+      new TestFinder([
+        { id: "a", name: "Crank", shortName: "A", aliases: ["range test"] },
+        { id: "b", name: "Range", shortName: "B", aliases: [] },
+      ])
+        .find("ra")
+        .map((test) => test.id),
+    ).toEqual(["b", "a"]);
   });
 
   it("waits for two letters, and says that there is none", () => {
@@ -39,7 +68,16 @@ describe("finding another test", () => {
 });
 
 describe("a name that several tests go by", () => {
-  const names = [{ name: "Jobe test", meant: [{ value: "can", label: "strength" }, { value: "push", label: "relief" }] }, { name: "crank test", meant: [] }];
+  const names = [
+    {
+      name: "Jobe test",
+      meant: [
+        { value: "can", label: "strength" },
+        { value: "push", label: "relief" },
+      ],
+    },
+    { name: "crank test", meant: [] },
+  ];
 
   it("is asked about, with or without the word test", () => {
     expect(sharedName(names, "jobe")?.name).toBe("Jobe test");

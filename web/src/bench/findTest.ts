@@ -23,7 +23,10 @@ export interface Shared {
   meant: readonly { value: string; label: string }[];
 }
 
-const wordsOf = (text: string) => plainWords(text).split(/[^a-z0-9°]+/).filter((word) => word !== "");
+const wordsOf = (text: string) =>
+  plainWords(text)
+    .split(/[^a-z0-9°]+/)
+    .filter((word) => word !== "");
 
 /**
  * Finds tests by every name they go by, as one types, in any spelling: by the beginnings of words first, then by words that are
@@ -44,10 +47,17 @@ export class TestFinder<T extends Named> {
       processTerm: (term) => term,
       searchOptions: { prefix: true, combineWith: "AND", boost: { own: 3, aliases: 2 } },
     });
-    tests.forEach((test) => { this.#tests.set(test.id, test); });
-    this.#index.addAll([...this.#tests.values()].map((test) => ({
-      id: test.id, own: [test.name, test.shortName, test.usualName ?? ""].join(" "), aliases: test.aliases.join(" "), misspelt: (test.misspelt ?? []).join(" "),
-    })));
+    tests.forEach((test) => {
+      this.#tests.set(test.id, test);
+    });
+    this.#index.addAll(
+      [...this.#tests.values()].map((test) => ({
+        id: test.id,
+        own: [test.name, test.shortName, test.usualName ?? ""].join(" "),
+        aliases: test.aliases.join(" "),
+        misspelt: (test.misspelt ?? []).join(" "),
+      })),
+    );
   }
 
   /** The best first; nothing before two letters. */
@@ -57,16 +67,32 @@ export class TestFinder<T extends Named> {
       return [];
     }
     const exact = this.#index.search(asked);
-    const near = exact.length > 0 ? exact : this.#index.search(asked, { fuzzy: (term) => (term.length > 3 ? FORGIVEN : false) });
-    const loose = near.length > 0 ? near : this.#index.search(asked, { fuzzy: (term) => (term.length > 3 ? FORGIVEN : false), combineWith: "OR" });
-    const score = (id: string, points: number) => points * (this.#region !== undefined && this.#tests.get(id)?.region === this.#region ? 1.5 : 1);
-    return [...loose].sort((one, other) => score(String(other.id), other.score) - score(String(one.id), one.score)).slice(0, MOST).flatMap((hit) => this.#tests.get(String(hit.id)) ?? []);
+    const near =
+      exact.length > 0 ? exact : this.#index.search(asked, { fuzzy: (term) => (term.length > 3 ? FORGIVEN : false) });
+    const loose =
+      near.length > 0
+        ? near
+        : this.#index.search(asked, { fuzzy: (term) => (term.length > 3 ? FORGIVEN : false), combineWith: "OR" });
+    const score = (id: string, points: number) =>
+      points * (this.#region !== undefined && this.#tests.get(id)?.region === this.#region ? 1.5 : 1);
+    return [...loose]
+      .sort((one, other) => score(String(other.id), other.score) - score(String(one.id), one.score))
+      .slice(0, MOST)
+      .flatMap((hit) => this.#tests.get(String(hit.id)) ?? []);
   }
 }
 
 /** The name that was typed where several tests go by it, or can be by the end of the word at hand. */
 export function sharedName(names: readonly Shared[], typed: string): Shared | undefined {
-  const asked = wordsOf(typed).filter((word) => !["test", "sign"].includes(word)).join(" ");
-  const own = (shared: Shared) => wordsOf(shared.name).filter((word) => !["test", "sign"].includes(word)).join(" ");
-  return asked.length < 3 ? undefined : (names.find((shared) => own(shared) === asked) ?? (asked.length > 3 ? names.find((shared) => own(shared).startsWith(asked)) : undefined));
+  const asked = wordsOf(typed)
+    .filter((word) => !["test", "sign"].includes(word))
+    .join(" ");
+  const own = (shared: Shared) =>
+    wordsOf(shared.name)
+      .filter((word) => !["test", "sign"].includes(word))
+      .join(" ");
+  return asked.length < 3
+    ? undefined
+    : (names.find((shared) => own(shared) === asked) ??
+        (asked.length > 3 ? names.find((shared) => own(shared).startsWith(asked)) : undefined));
 }

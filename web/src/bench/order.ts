@@ -55,10 +55,20 @@ export const NOT_PLANNED = "Not in the plan";
 export const ADDED = "Added";
 
 /** The order of the tests by the patient's position. With an order of one's own, sections follow the rows as they come; those of a plan are called by the position alone. */
-export function sections(region: Region, { own, added, hidden, plan, positions = NOWHERE, kept = NOTHING }: OrderWishes): OrderSection[] {
+export function sections(
+  region: Region,
+  { own, added, hidden, plan, positions = NOWHERE, kept = NOTHING }: OrderWishes,
+): OrderSection[] {
   const names = new Map(region.tests.map((test) => [test.id, test.shortName]));
-  const usual = region.steps.flatMap((step) => rows(step, names).map((item) => ({ name: step.name, position: step.position, item })));
-  const visible = usual.map(({ item, ...where }) => ({ ...where, item: { ...item, testIds: item.testIds.filter((id) => !hidden.has(id)) } })).filter(({ item }) => item.testIds.length > 0)
+  const usual = region.steps.flatMap((step) =>
+    rows(step, names).map((item) => ({ name: step.name, position: step.position, item })),
+  );
+  const visible = usual
+    .map(({ item, ...where }) => ({
+      ...where,
+      item: { ...item, testIds: item.testIds.filter((id) => !hidden.has(id)) },
+    }))
+    .filter(({ item }) => item.testIds.length > 0)
     .map(({ item, ...where }) => ({ ...where, item: { ...item, id: item.testIds[0] ?? item.id } }));
   const elsewhere = (row: { name: string; position: string; item: OrderItem }) => {
     const position = positions.get(row.item.id) ?? row.position;
@@ -70,14 +80,32 @@ export function sections(region: Region, { own, added, hidden, plan, positions =
   };
   const beyond = own.flatMap((id) => {
     const test = region.tests.find((each) => each.id === id);
-    return test && !hidden.has(id) && !usual.some(({ item }) => item.testIds.includes(id)) ? [{ name: test.position, position: test.position, item: { id, name: test.shortName, testIds: [id], sheet: false } }] : [];
+    return test && !hidden.has(id) && !usual.some(({ item }) => item.testIds.includes(id))
+      ? [
+          {
+            name: test.position,
+            position: test.position,
+            item: { id, name: test.shortName, testIds: [id], sheet: false },
+          },
+        ]
+      : [];
   });
   const sorted = own.length === 0 ? visible : [...visible, ...beyond].sort((a, b) => place(a.item) - place(b.item));
   const planned = (id: string) => (plan?.has(id) ?? false) || kept.has(id);
-  const placed = !plan ? sorted : [
-    ...sorted.flatMap(({ item, ...where }) => partOf(item, names, planned).map((part) => ({ ...where, item: part }))),
-    ...sorted.flatMap(({ item }) => partOf(item, names, (id) => !planned(id)).map((part) => ({ name: NOT_PLANNED, position: NOT_PLANNED, item: part }))),
-  ];
+  const placed = !plan
+    ? sorted
+    : [
+        ...sorted.flatMap(({ item, ...where }) =>
+          partOf(item, names, planned).map((part) => ({ ...where, item: part })),
+        ),
+        ...sorted.flatMap(({ item }) =>
+          partOf(item, names, (id) => !planned(id)).map((part) => ({
+            name: NOT_PLANNED,
+            position: NOT_PLANNED,
+            item: part,
+          })),
+        ),
+      ];
   const result: OrderSection[] = [];
   for (const { name, position, item } of placed.map(elsewhere)) {
     const last = result.at(-1);
@@ -132,10 +160,16 @@ export function movedBy(order: readonly OrderSection[], item: OrderItem, by: 1 |
  */
 export function plannedMinutes(region: Region, order: readonly OrderSection[]): number {
   const tests = new Map(region.tests.map((test) => [test.id, test]));
-  const testing = order.filter((section) => section.position !== NOT_PLANNED).flatMap((section) => section.items).flatMap((item) => item.testIds).reduce((sum, id) => {
-    const test = tests.get(id);
-    return sum + (test ? test.seconds * (test.wellSideParts.length > 0 ? 2 : 1) : 0);
-  }, 0);
-  const moves = order.filter((section, at) => at > 0 && !unplaced(section) && section.position !== order[at - 1]?.position).length;
+  const testing = order
+    .filter((section) => section.position !== NOT_PLANNED)
+    .flatMap((section) => section.items)
+    .flatMap((item) => item.testIds)
+    .reduce((sum, id) => {
+      const test = tests.get(id);
+      return sum + (test ? test.seconds * (test.wellSideParts.length > 0 ? 2 : 1) : 0);
+    }, 0);
+  const moves = order.filter(
+    (section, at) => at > 0 && !unplaced(section) && section.position !== order[at - 1]?.position,
+  ).length;
   return (testing + region.changeSeconds * moves) / 60;
 }

@@ -4,12 +4,32 @@ import type { Attempt } from "../examination/history";
 import { askedOnSheet, exceptions, withException } from "./sheet";
 import { dotOf } from "./walk/dotOf";
 
-const part = (key: string, ...values: string[]) => ({ key, label: key, many: false, options: values.map((value) => ({ value, label: value })), windows: [], positions: [], repeats: 1, andBack: false });
+const part = (key: string, ...values: string[]) => ({
+  key,
+  label: key,
+  many: false,
+  options: values.map((value) => ({ value, label: value })),
+  windows: [],
+  positions: [],
+  repeats: 1,
+  andBack: false,
+});
 const landmark = {
-  id: "lunate", parts: [part("tender", "none", "familiar", "other"), part("crepitus", "none", "present"), { ...part("force"), unit: "N" }, part("quality", "guarded")],
-  wellSideParts: ["tender"], nothing: [{ key: "tender", choice: "none" }, { key: "crepitus", choice: "none" }],
+  id: "lunate",
+  parts: [
+    part("tender", "none", "familiar", "other"),
+    part("crepitus", "none", "present"),
+    { ...part("force"), unit: "N" },
+    part("quality", "guarded"),
+  ],
+  wellSideParts: ["tender"],
+  nothing: [
+    { key: "tender", choice: "none" },
+    { key: "crepitus", choice: "none" },
+  ],
 } as unknown as Test;
-const attempt = (...parts: { key: string; choice: string }[]) => ({ id: "a", testId: "lunate", variant: "usual", side: "RIGHT", tryNumber: 1, supersedes: [], parts }) as Attempt;
+const attempt = (...parts: { key: string; choice: string }[]) =>
+  ({ id: "a", testId: "lunate", variant: "usual", side: "RIGHT", tryNumber: 1, supersedes: [], parts }) as Attempt;
 
 describe("a sheet", () => {
   it("asks for answers, not for measures or how it went", () => {
@@ -17,13 +37,27 @@ describe("a sheet", () => {
   });
 
   it("offers only what is out of the ordinary", () => {
-    expect(askedOnSheet(landmark).map((each) => exceptions(landmark, each).map((option) => option.value))).toEqual([["familiar", "other"], ["present"]]);
+    expect(askedOnSheet(landmark).map((each) => exceptions(landmark, each).map((option) => option.value))).toEqual([
+      ["familiar", "other"],
+      ["present"],
+    ]);
   });
 
   it("takes all else as normal when an exception is tapped, and back when it is tapped again", () => {
     const tapped = withException(landmark, undefined, "involved", "tender", "familiar");
-    expect(tapped).toEqual(expect.arrayContaining([expect.objectContaining({ key: "tender", choice: "familiar" }), expect.objectContaining({ key: "crepitus", choice: "none" })]));
-    const again = withException(landmark, attempt(...(tapped as { key: string; choice: string }[])), "involved", "tender", "familiar");
+    expect(tapped).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ key: "tender", choice: "familiar" }),
+        expect.objectContaining({ key: "crepitus", choice: "none" }),
+      ]),
+    );
+    const again = withException(
+      landmark,
+      attempt(...(tapped as { key: string; choice: string }[])),
+      "involved",
+      "tender",
+      "familiar",
+    );
     expect(again).toEqual(expect.arrayContaining([expect.objectContaining({ key: "tender", choice: "none" })]));
   });
 
@@ -35,8 +69,12 @@ describe("a sheet", () => {
 describe("the dot of a landmark", () => {
   it("tells open, quiet, another finding and the own pain apart", () => {
     expect(dotOf(landmark, undefined)).toBe("open");
-    expect(dotOf(landmark, attempt({ key: "tender", choice: "none" }, { key: "crepitus", choice: "none" }))).toBe("quiet");
-    expect(dotOf(landmark, attempt({ key: "tender", choice: "none" }, { key: "crepitus", choice: "present" }))).toBe("found");
+    expect(dotOf(landmark, attempt({ key: "tender", choice: "none" }, { key: "crepitus", choice: "none" }))).toBe(
+      "quiet",
+    );
+    expect(dotOf(landmark, attempt({ key: "tender", choice: "none" }, { key: "crepitus", choice: "present" }))).toBe(
+      "found",
+    );
     expect(dotOf(landmark, attempt({ key: "tender", choice: "familiar" }))).toBe("own");
   });
 });

@@ -18,7 +18,13 @@ export function exceptions(test: Test, part: Test["parts"][number]): Schemas["Op
 }
 
 /** An attempt with an exception tapped, all its other parts being normal; tapped again, the exception goes. */
-export function withException(test: Test, attempt: Attempt | undefined, side: "well" | "involved", key: string, value: string): Part[] {
+export function withException(
+  test: Test,
+  attempt: Attempt | undefined,
+  side: "well" | "involved",
+  key: string,
+  value: string,
+): Part[] {
   const parts = attempt?.parts ?? nothing(test, side);
   const next = withChoice(test, parts, key, value);
   const normal = normalOf(test, key);

@@ -11,7 +11,9 @@ export function stoppedHere(region: Schemas["RegionJson"], state: InForce, side:
     const attempt = latestAttempt(state, test.id, side);
     for (const stop of test.stops) {
       if (attempt?.parts.some((part) => part.key === stop.part && stop.values.includes(part.choice ?? ""))) {
-        stop.closes.filter((id) => !latestAttempt(state, id, side)).forEach((id) => stopped.set(id, `Closed by ${test.shortName.toLowerCase()}: ${stop.because}`));
+        stop.closes
+          .filter((id) => !latestAttempt(state, id, side))
+          .forEach((id) => stopped.set(id, `Closed by ${test.shortName.toLowerCase()}: ${stop.because}`));
       }
     }
   }
@@ -19,6 +21,11 @@ export function stoppedHere(region: Schemas["RegionJson"], state: InForce, side:
 }
 
 /** The stop that an answer has just met; undefined where none was. */
-export function stopMet(test: Schemas["TestJson"], attempt: Schemas["AttemptJson"] | undefined): Schemas["StopJson"] | undefined {
-  return test.stops.find((stop) => attempt?.parts.some((part) => part.key === stop.part && stop.values.includes(part.choice ?? "")));
+export function stopMet(
+  test: Schemas["TestJson"],
+  attempt: Schemas["AttemptJson"] | undefined,
+): Schemas["StopJson"] | undefined {
+  return test.stops.find((stop) =>
+    attempt?.parts.some((part) => part.key === stop.part && stop.values.includes(part.choice ?? "")),
+  );
 }

@@ -1,6 +1,28 @@
 import { useState } from "react";
-import { attempt as newAttempt, leftOut, move, nextTry, nothing, record, redo, tell, undo, withMeasure, withWhole, type Test } from "../examination/commands";
-import { choices, latestAttempt, otherSide, type Answer, type Attempt, type Context, type Part, type Side } from "../examination/history";
+import {
+  attempt as newAttempt,
+  leftOut,
+  move,
+  nextTry,
+  nothing,
+  record,
+  redo,
+  tell,
+  undo,
+  withMeasure,
+  withWhole,
+  type Test,
+} from "../examination/commands";
+import {
+  choices,
+  latestAttempt,
+  otherSide,
+  type Answer,
+  type Attempt,
+  type Context,
+  type Part,
+  type Side,
+} from "../examination/history";
 import type { LiveExamination } from "../examination/useExamination";
 import type { Schemas } from "../shared/api/client";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
@@ -102,17 +124,39 @@ export function useBench(live: LiveExamination): Bench {
   const done = (id: string) => latestAttempt(state, id, involved) !== undefined;
   const usualHere = weighing ? new Set(weighing.order) : undefined;
   const tooEarly = (of: Test) => of.follows && (waiting || !states.has(of.id) || states.get(of.id)?.waits != null);
-  const elsewhere = (of: Test) => usualHere !== undefined && !usualHere.has(of.id) && !own.includes(of.id) && !state.attempts.some((each) => each.testId === of.id);
-  const hidden = new Set(region.tests.filter((test) => !done(test.id) && test.id !== state.standAt && (tooEarly(test) || elsewhere(test))).map((test) => test.id));
+  const elsewhere = (of: Test) =>
+    usualHere !== undefined &&
+    !usualHere.has(of.id) &&
+    !own.includes(of.id) &&
+    !state.attempts.some((each) => each.testId === of.id);
+  const hidden = new Set(
+    region.tests
+      .filter((test) => !done(test.id) && test.id !== state.standAt && (tooEarly(test) || elsewhere(test)))
+      .map((test) => test.id),
+  );
   const routine = region.steps.flatMap((step) => step.testIds);
-  const added = region.tests.map((each) => each.id).filter((id) => !routine.includes(id) && !own.includes(id) && (id === state.standAt || state.attempts.some((each) => each.testId === id)));
+  const added = region.tests
+    .map((each) => each.id)
+    .filter(
+      (id) =>
+        !routine.includes(id) &&
+        !own.includes(id) &&
+        (id === state.standAt || state.attempts.some((each) => each.testId === id)),
+    );
   const plan = new Set(state.answers.get(PLAN_ANSWERS.plan)?.values);
   const replan = useReplan(live);
   const planned = new Set([...plan].filter((id) => !replan.settled.some((each) => each.testId === id)));
   const byHand = state.answers.get(PLAN_ANSWERS.byHand)?.values ?? [];
   const placed = placesOf(state.answers.get(PLAN_ANSWERS.positions)?.values ?? [], region.tests);
   const kept = new Set(region.tests.filter((each) => each.follows || done(each.id)).map((each) => each.id));
-  const order = sections(region, { own, added, hidden, plan: plan.size > 0 ? planned : undefined, positions: placed, kept });
+  const order = sections(region, {
+    own,
+    added,
+    hidden,
+    plan: plan.size > 0 ? planned : undefined,
+    positions: placed,
+    kept,
+  });
   const rows = order.flatMap((section) => section.items);
   const row = rowOf(order, state.standAt ?? "") ?? rows[0];
   const test = byId.get(opened ?? (row?.sheet ? row.id : (state.standAt ?? row?.id ?? ""))) ?? byId.get(row?.id ?? "");
@@ -132,7 +176,10 @@ export function useBench(live: LiveExamination): Bench {
     const stop = live.upToDate ? undefined : stops.get(id);
     return lock ?? (stop ? { why: [stop] } : undefined);
   };
-  const isLocked = (id: string) => { const lock = lockOf(id); return lock !== undefined && lock.override == null; };
+  const isLocked = (id: string) => {
+    const lock = lockOf(id);
+    return lock !== undefined && lock.override == null;
+  };
   const testProgress = (id: string): Progress => {
     const server = states.get(id)?.progress ?? "OPEN";
     const recorded = state.attempts.some((each) => each.testId === id);
@@ -141,26 +188,42 @@ export function useBench(live: LiveExamination): Bench {
   const progress = (item: OrderItem): Progress => {
     const all = item.testIds.map(testProgress);
     const first = all[0] ?? "OPEN";
-    return all.every((each) => each === first) ? first : all.every((each) => each !== "OPEN" && each !== "PARTLY") ? "READ" : "PARTLY";
+    return all.every((each) => each === first)
+      ? first
+      : all.every((each) => each !== "OPEN" && each !== "PARTLY")
+        ? "READ"
+        : "PARTLY";
   };
   const untouched = (item: OrderItem) => item.testIds.some((id) => !done(id)) && !item.testIds.every(isLocked);
   const at = rows.indexOf(row);
   const ways = usePathways(live, state.standAt ?? test.id);
   const along = ways.following?.step.testId ?? undefined;
   const byWay = along !== undefined && (along !== test.id || sheet.length > 0) ? byId.get(along) : undefined;
-  const next = byWay ? { id: byWay.id, name: byWay.shortName, testIds: [byWay.id], sheet: false } : (rows[at + 1] ?? rows.find((item) => item !== row && untouched(item)));
+  const next = byWay
+    ? { id: byWay.id, name: byWay.shortName, testIds: [byWay.id], sheet: false }
+    : (rows[at + 1] ?? rows.find((item) => item !== row && untouched(item)));
   const later = [...rows.slice(at + 1), ...rows.slice(0, at)].find(untouched);
   const sectionOf = (item: OrderItem) => order.find((section) => section.items.includes(item));
   const school = known?.variant?.value;
   const way = here && here.variant !== USUAL ? here.variant : here ? USUAL : (picked.of(test.id) ?? school ?? USUAL);
   const variant = known?.variant && way === known.variant.value ? known.variant : undefined;
-  const missing = asked || test.provocation < PROVOKES || latest ? [] : region.first.filter((id) => !done(id) && !isLocked(id));
+  const missing =
+    asked || test.provocation < PROVOKES || latest ? [] : region.first.filter((id) => !done(id) && !isLocked(id));
   const positions = variant?.positions ?? [];
 
   /** A new position is announced once, before anything is done in it. */
   const announce = (item: OrderItem | undefined) => {
     const [from, to] = [sectionOf(row), item && sectionOf(item)];
-    setBeat(to && from && to !== from && to.position !== from.position && !unplaced(to) && !to.items.some((each) => each.testIds.some(done)) ? to : undefined);
+    setBeat(
+      to &&
+        from &&
+        to !== from &&
+        to.position !== from.position &&
+        !unplaced(to) &&
+        !to.items.some((each) => each.testIds.some(done))
+        ? to
+        : undefined,
+    );
     setOpened(undefined);
     setRetrying(undefined);
   };
@@ -182,7 +245,9 @@ export function useBench(live: LiveExamination): Bench {
       setRetrying(undefined);
       live.add(record([{ ...nextTry(of, side, earlier, way), parts }], state.standAt ?? of.id));
     } else {
-      live.add(record([newAttempt(of, side, parts, earlier, of === test ? way : undefined)], row.sheet ? row.id : of.id));
+      live.add(
+        record([newAttempt(of, side, parts, earlier, of === test ? way : undefined)], row.sheet ? row.id : of.id),
+      );
     }
   };
   const both = (of: Test): Attempt[] => {
@@ -190,16 +255,37 @@ export function useBench(live: LiveExamination): Bench {
     const wellParts = nothing(of, "well", positions);
     const parts = nothing(of, "involved", positions);
     const there = wellParts.length > 0 ? [newAttempt(of, well, withWhole(one?.parts ?? [], wellParts), one)] : [];
-    return [...there, isRetrying && other ? { ...nextTry(of, involved, other, way), parts } : newAttempt(of, involved, withWhole(other?.parts ?? [], parts), other, of === test ? way : undefined)];
+    return [
+      ...there,
+      isRetrying && other
+        ? { ...nextTry(of, involved, other, way), parts }
+        : newAttempt(of, involved, withWhole(other?.parts ?? [], parts), other, of === test ? way : undefined),
+    ];
   };
   return {
-    ways, replan,
-    test, row, order, sheet, well, involved, here, there, known, lock: lockOf(test.id), beat, next,
+    ways,
+    replan,
+    test,
+    row,
+    order,
+    sheet,
+    well,
+    involved,
+    here,
+    there,
+    known,
+    lock: lockOf(test.id),
+    beat,
+    next,
     previous: rows[at - 1],
-    closed: live.readOnly || weighing?.safety.state === "SUSPENDED" || (sheet.length > 0 ? row.testIds.every(isLocked) : isLocked(test.id)),
+    closed:
+      live.readOnly ||
+      weighing?.safety.state === "SUSPENDED" ||
+      (sheet.length > 0 ? row.testIds.every(isLocked) : isLocked(test.id)),
     mayRetry: latest?.tryNumber === 1 && choices(latest, "quality").includes("guarded") && !isRetrying,
     retrying: isRetrying,
-    progress, testProgress,
+    progress,
+    testProgress,
     locked: (item) => item.testIds.every(isLocked),
     testLocked: isLocked,
     go,
@@ -225,7 +311,9 @@ export function useBench(live: LiveExamination): Bench {
         live.add(move(before.id));
       }
     },
-    ready: () => { setBeat(undefined); },
+    ready: () => {
+      setBeat(undefined);
+    },
     openCard: setOpened,
     way: way === USUAL ? (test.ways[0]?.value ?? USUAL) : way,
     variant,
@@ -233,37 +321,124 @@ export function useBench(live: LiveExamination): Bench {
       const name = chosen === test.ways[0]?.value && school === undefined ? USUAL : chosen;
       picked.set(test.id, name);
       if (here) {
-        live.add(record([{ ...newAttempt(test, involved, here.parts, here, name), tryNumber: here.tryNumber }], row.sheet ? row.id : test.id));
+        live.add(
+          record(
+            [{ ...newAttempt(test, involved, here.parts, here, name), tryNumber: here.tryNumber }],
+            row.sheet ? row.id : test.id,
+          ),
+        );
       }
     },
     record: recordNow,
-    recordWhole: (parts) => { recordNow(involved, withWhole(here?.parts ?? [], parts)); },
-    measure: (side, ...measures) => { recordNow(side, measures.reduce((parts, each) => withMeasure(parts, each.key, each.value, each.unit, each.context), latestAttempt(state, test.id, side)?.parts ?? [])); },
+    recordWhole: (parts) => {
+      recordNow(involved, withWhole(here?.parts ?? [], parts));
+    },
+    measure: (side, ...measures) => {
+      recordNow(
+        side,
+        measures.reduce(
+          (parts, each) => withMeasure(parts, each.key, each.value, each.unit, each.context),
+          latestAttempt(state, test.id, side)?.parts ?? [],
+        ),
+      );
+    },
     nothingBoth: () => {
       const tests = sheet.length > 0 ? sheet.filter((each) => !done(each.id) && !isLocked(each.id)) : [test];
       announce(later);
-      const exceptions = sheet.filter((each) => done(each.id) && !isLocked(each.id) && !latestAttempt(state, each.id, well) && nothing(each, "well").length > 0);
-      const attempts = [...tests.flatMap(both), ...exceptions.map((each) => newAttempt(each, well, nothing(each, "well"), undefined))];
+      const exceptions = sheet.filter(
+        (each) =>
+          done(each.id) &&
+          !isLocked(each.id) &&
+          !latestAttempt(state, each.id, well) &&
+          nothing(each, "well").length > 0,
+      );
+      const attempts = [
+        ...tests.flatMap(both),
+        ...exceptions.map((each) => newAttempt(each, well, nothing(each, "well"), undefined)),
+      ];
       live.add(attempts.length > 0 ? record(attempts, later?.id ?? test.id) : move(later?.id ?? test.id));
     },
-    quiet: (tests) => { live.add(record(tests.flatMap(both), row.id)); },
+    quiet: (tests) => {
+      live.add(record(tests.flatMap(both), row.id));
+    },
     statements: (id) => (live.upToDate ? (states.get(id)?.statements ?? []) : []),
     leaveOut: (reason) => {
       const tests = sheet.length > 0 ? sheet.filter((each) => !done(each.id) && !isLocked(each.id)) : [test];
       announce(later);
-      live.add(record(tests.map((each) => newAttempt(each, involved, leftOut(reason), latestAttempt(state, each.id, involved))), later?.id ?? test.id));
+      live.add(
+        record(
+          tests.map((each) => newAttempt(each, involved, leftOut(reason), latestAttempt(state, each.id, involved))),
+          later?.id ?? test.id,
+        ),
+      );
     },
-    takeBack: () => { if (state.lastRecording) { announce(undefined); live.add(undo(state.lastRecording)); } },
-    bringBack: () => { if (state.lastUndo) { announce(undefined); live.add(redo(state.lastUndo)); } },
-    retry: () => { setRetrying(test.id); },
-    sayBefore: (answer) => { live.add(tell([answer], test.id)); },
-    keepOne: (kept, others) => { live.add(record([{ ...newAttempt(test, kept.side, kept.parts, kept), tryNumber: kept.tryNumber, supersedes: others.map((each) => each.id) }], test.id)); },
+    takeBack: () => {
+      if (state.lastRecording) {
+        announce(undefined);
+        live.add(undo(state.lastRecording));
+      }
+    },
+    bringBack: () => {
+      if (state.lastUndo) {
+        announce(undefined);
+        live.add(redo(state.lastUndo));
+      }
+    },
+    retry: () => {
+      setRetrying(test.id);
+    },
+    sayBefore: (answer) => {
+      live.add(tell([answer], test.id));
+    },
+    keepOne: (kept, others) => {
+      live.add(
+        record(
+          [
+            {
+              ...newAttempt(test, kept.side, kept.parts, kept),
+              tryNumber: kept.tryNumber,
+              supersedes: others.map((each) => each.id),
+            },
+          ],
+          test.id,
+        ),
+      );
+    },
     moveRow: (item, by) => {
-      const hand = plan.size > 0 ? [{ question: PLAN_ANSWERS.byHand, values: [...new Set([...byHand, ...item.testIds.filter((id) => plan.has(id))])] }] : [];
-      live.add(tell([{ question: PLAN_ANSWERS.order, values: movedBy(order, item, by) }, ...hand.filter(({ values }) => values.length > 0)], test.id));
+      const hand =
+        plan.size > 0
+          ? [
+              {
+                question: PLAN_ANSWERS.byHand,
+                values: [...new Set([...byHand, ...item.testIds.filter((id) => plan.has(id))])],
+              },
+            ]
+          : [];
+      live.add(
+        tell(
+          [
+            { question: PLAN_ANSWERS.order, values: movedBy(order, item, by) },
+            ...hand.filter(({ values }) => values.length > 0),
+          ],
+          test.id,
+        ),
+      );
     },
     spoiled: missing[0] ? { id: missing[0], names: missing.map((id) => byId.get(id)?.shortName ?? id) } : undefined,
-    notNow: () => { window.localStorage.setItem(ASKED + live.examination.id, "yes"); setAsked(true); },
-    usualOrder: own.length > 0 ? () => { live.add(tell(Object.values(PLAN_ANSWERS).map((question) => ({ question, values: [] })), test.id)); } : undefined,
+    notNow: () => {
+      window.localStorage.setItem(ASKED + live.examination.id, "yes");
+      setAsked(true);
+    },
+    usualOrder:
+      own.length > 0
+        ? () => {
+            live.add(
+              tell(
+                Object.values(PLAN_ANSWERS).map((question) => ({ question, values: [] })),
+                test.id,
+              ),
+            );
+          }
+        : undefined,
   };
 }

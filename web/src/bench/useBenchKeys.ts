@@ -19,7 +19,12 @@ interface Acts {
 /** Every key that acts on what is at hand, in the order in which the sheet of keys lists them. */
 export function useBenchKeys(bench: Bench, acts: Acts): BenchKey[] {
   const always: BenchKey[] = [
-    { key: "PageDown", name: "Page Down", what: "Next (a foot pedal sends this)", act: bench.beat ? bench.ready : acts.forward },
+    {
+      key: "PageDown",
+      name: "Page Down",
+      what: "Next (a foot pedal sends this)",
+      act: bench.beat ? bench.ready : acts.forward,
+    },
     { key: "PageUp", name: "Page Up", what: "Back (the other pedal)", act: bench.back },
     { key: "Backspace", what: "Undo the last entry; also Ctrl+Z", act: bench.takeBack },
     { key: "Ctrl+y", name: "Ctrl+Y", what: "Redo; also Ctrl+Shift+Z", act: bench.bringBack },
@@ -31,8 +36,23 @@ export function useBenchKeys(bench: Bench, acts: Acts): BenchKey[] {
   ];
   if (acts.leaving) {
     return [
-      ...REASONS.map((reason, index) => ({ key: String(index + 1), what: `Left out: ${reason.toLowerCase()}`, act: () => { bench.leaveOut(reason.toLowerCase()); } })),
-      { key: "0", what: "Left out, no reason", act: () => { bench.leaveOut(); } }, { key: "Escape", what: "Keep the test", act: acts.stopLeaving }, ...always, ...silent,
+      ...REASONS.map((reason, index) => ({
+        key: String(index + 1),
+        what: `Left out: ${reason.toLowerCase()}`,
+        act: () => {
+          bench.leaveOut(reason.toLowerCase());
+        },
+      })),
+      {
+        key: "0",
+        what: "Left out, no reason",
+        act: () => {
+          bench.leaveOut();
+        },
+      },
+      { key: "Escape", what: "Keep the test", act: acts.stopLeaving },
+      ...always,
+      ...silent,
     ];
   }
   if (bench.beat) {
@@ -40,8 +60,22 @@ export function useBenchKeys(bench: Bench, acts: Acts): BenchKey[] {
   }
   const card: BenchKey[] = [
     { key: "i", what: "The whole card, or the short one", act: acts.long },
-    { key: "Ctrl+ArrowUp", name: "Ctrl+↑", what: "This test earlier in the order", act: () => { bench.moveRow(bench.row, -1); } },
-    { key: "Ctrl+ArrowDown", name: "Ctrl+↓", what: "This test later in the order", act: () => { bench.moveRow(bench.row, 1); } },
+    {
+      key: "Ctrl+ArrowUp",
+      name: "Ctrl+↑",
+      what: "This test earlier in the order",
+      act: () => {
+        bench.moveRow(bench.row, -1);
+      },
+    },
+    {
+      key: "Ctrl+ArrowDown",
+      name: "Ctrl+↓",
+      what: "This test later in the order",
+      act: () => {
+        bench.moveRow(bench.row, 1);
+      },
+    },
   ];
   return [...(bench.closed ? [] : answers(bench, acts)), ...card, ...always, ...silent];
 }
@@ -56,25 +90,71 @@ function answers(bench: Bench, acts: Acts): BenchKey[] {
   if (test.nothing.length > 0) {
     found.push({ key: "0", what: "Nothing, both sides, and on", act: bench.nothingBoth });
   }
-  wellAnswers(test, there).forEach((answer, index) => { found.push({ key: String(index + 1), what: `${capital(sideWord(well))}: ${answer.label.toLowerCase()}`, act: () => { bench.record(well, answer.parts); } }); });
+  wellAnswers(test, there).forEach((answer, index) => {
+    found.push({
+      key: String(index + 1),
+      what: `${capital(sideWord(well))}: ${answer.label.toLowerCase()}`,
+      act: () => {
+        bench.record(well, answer.parts);
+      },
+    });
+  });
   test.usual.forEach((answer, index) => {
     const key = USUAL_KEYS[index];
-    if (key) { found.push({ key, name: USUAL_NAMES[index], what: `${capital(sideWord(involved))}: ${answer.label.toLowerCase()}`, act: () => { bench.recordWhole(answer.parts); } }); }
+    if (key) {
+      found.push({
+        key,
+        name: USUAL_NAMES[index],
+        what: `${capital(sideWord(involved))}: ${answer.label.toLowerCase()}`,
+        act: () => {
+          bench.recordWhole(answer.parts);
+        },
+      });
+    }
   });
   const keys = answerKeys(test);
-  test.parts.forEach((part) => part.options.forEach((option, index) => {
-    const key = keys[part.key]?.[index];
-    if (key) { found.push({ key, what: `${part.label}: ${option.label.toLowerCase()}`, act: () => { acts.toggle(part.key, option.value); } }); }
-  }));
+  test.parts.forEach((part) => {
+    part.options.forEach((option, index) => {
+      const key = keys[part.key]?.[index];
+      if (key) {
+        found.push({
+          key,
+          what: `${part.label}: ${option.label.toLowerCase()}`,
+          act: () => {
+            acts.toggle(part.key, option.value);
+          },
+        });
+      }
+    });
+  });
   acts.quality.forEach((option, index) => {
     const key = QUALITY_KEYS[index];
-    if (key) { found.push({ key, what: `Seen: ${option.label.toLowerCase()}`, act: () => { acts.toggle("quality", option.value); } }); }
+    if (key) {
+      found.push({
+        key,
+        what: `Seen: ${option.label.toLowerCase()}`,
+        act: () => {
+          acts.toggle("quality", option.value);
+        },
+      });
+    }
   });
   if (test.parts.some((part) => ["held-for", "refill"].includes(part.key))) {
-    found.push({ key: " ", name: "Space", what: "Start the time; it begins", act: () => document.getElementById("hold-main")?.click() });
+    found.push({
+      key: " ",
+      name: "Space",
+      what: "Start the time; it begins",
+      act: () => document.getElementById("hold-main")?.click(),
+    });
   }
   ["j", "k", "l"].forEach((key, index) => {
-    if (test.parts.some((part) => part.key === "angle-start")) { found.push({ key, what: `Arc: ${["starts", "worst", "gone"][index] ?? ""}, then the arrow keys`, act: () => document.getElementById(`arc-${key}`)?.focus() }); }
+    if (test.parts.some((part) => part.key === "angle-start")) {
+      found.push({
+        key,
+        what: `Arc: ${["starts", "worst", "gone"][index] ?? ""}, then the arrow keys`,
+        act: () => document.getElementById(`arc-${key}`)?.focus(),
+      });
+    }
   });
   return [...found, leave];
 }

@@ -14,7 +14,10 @@ export function useGliding<T extends HTMLElement>(order: string): RefObject<T | 
       now.set(id, row.offsetTop);
       const from = tops.current.get(id);
       if (!still && from !== undefined && from !== row.offsetTop) {
-        row.animate([{ transform: `translateY(${String(from - row.offsetTop)}px)` }, { transform: "none" }], { duration: MILLISECONDS, easing: "ease-out" });
+        row.animate([{ transform: `translateY(${String(from - row.offsetTop)}px)` }, { transform: "none" }], {
+          duration: MILLISECONDS,
+          easing: "ease-out",
+        });
       }
     });
     tops.current = now;

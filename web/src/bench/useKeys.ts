@@ -6,7 +6,13 @@ const SWITCH = "lexicor.single-keys";
 /** Whether single keys act at the bench; remembered in this browser. */
 export function useSingleKeys(): [boolean, (on: boolean) => void] {
   const [on, setOn] = useState(() => window.localStorage.getItem(SWITCH) !== "off");
-  return [on, (next) => { window.localStorage.setItem(SWITCH, next ? "on" : "off"); setOn(next); }];
+  return [
+    on,
+    (next) => {
+      window.localStorage.setItem(SWITCH, next ? "on" : "off");
+      setOn(next);
+    },
+  ];
 }
 
 /**
@@ -29,7 +35,9 @@ export function useKeys(keys: readonly BenchKey[], single: boolean): void {
       }
     };
     window.addEventListener("keydown", press);
-    return () => { window.removeEventListener("keydown", press); };
+    return () => {
+      window.removeEventListener("keydown", press);
+    };
   }, [keys, single]);
 }
 

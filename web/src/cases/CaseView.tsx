@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState, type SyntheticEvent } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { TopBar } from "../session/TopBar";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
@@ -20,12 +20,28 @@ type Visit = Schemas["VisitRequest"];
 /** One person: what is known, every complaint with its visits, and the next one. */
 export function CaseView() {
   const { id = "" } = useParams();
-  const sheet = useQuery({ queryKey: keys.caseSheet(id), queryFn: () => dataOf(api.GET("/api/cases/{id}", { params: { path: { id } } })), staleTime: 0 });
+  const sheet = useQuery({
+    queryKey: keys.caseSheet(id),
+    queryFn: () => dataOf(api.GET("/api/cases/{id}", { params: { path: { id } } })),
+    staleTime: 0,
+  });
   return (
     <div className="mx-auto max-w-5xl px-5 pb-10">
       <TopBar />
       {sheet.isPending && <Waiting page what="the case" />}
-      {sheet.isError && <Message page title={sheet.error instanceof Refused ? "This case is not here" : "The server is not answering"} action={<Link className="underline" to="/">Back to the cases</Link>}>{sheet.error instanceof Refused ? sheet.error.problem.detail : "Nothing was lost."}</Message>}
+      {sheet.isError && (
+        <Message
+          page
+          title={sheet.error instanceof Refused ? "This case is not here" : "The server is not answering"}
+          action={
+            <Link className="underline" to="/">
+              Back to the cases
+            </Link>
+          }
+        >
+          {sheet.error instanceof Refused ? sheet.error.problem.detail : "Nothing was lost."}
+        </Message>
+      )}
       {sheet.data && <Loaded key={sheet.data.person.version} sheet={sheet.data} />}
     </div>
   );
@@ -38,12 +54,18 @@ function Loaded({ sheet }: { sheet: Sheet }) {
       <h1 className="mt-5 font-serif text-head font-semibold">Case {person.code}</h1>
       <div className="mt-4 grid gap-10 lg:grid-cols-[minmax(0,1fr)_22rem]">
         <section aria-labelledby="visits" className="order-2 lg:order-1">
-          <h2 id="visits" className="text-xl font-semibold">Complaints and visits</h2>
-          {episodes.map((episode) => <EpisodeBlock key={episode.id} caseId={person.id} episode={episode} />)}
+          <h2 id="visits" className="text-xl font-semibold">
+            Complaints and visits
+          </h2>
+          {episodes.map((episode) => (
+            <EpisodeBlock key={episode.id} caseId={person.id} episode={episode} />
+          ))}
           <NewComplaint caseId={person.id} />
         </section>
         <section aria-labelledby="details" className="order-1 lg:order-2">
-          <h2 id="details" className="text-xl font-semibold">Details</h2>
+          <h2 id="details" className="text-xl font-semibold">
+            Details
+          </h2>
           <Details person={person} />
         </section>
       </div>
@@ -53,14 +75,28 @@ function Loaded({ sheet }: { sheet: Sheet }) {
 
 function Details({ person }: { person: Sheet["person"] }) {
   const cache = useQueryClient();
-  const [draft, setDraft] = useState<DetailDraft>({ name: person.name ?? "", birthYear: person.birthYear ? String(person.birthYear) : "", dominance: person.dominance ?? "", occupation: person.occupation, sex: person.sex ?? "" });
+  const [draft, setDraft] = useState<DetailDraft>({
+    name: person.name ?? "",
+    birthYear: person.birthYear ? String(person.birthYear) : "",
+    dominance: person.dominance ?? "",
+    occupation: person.occupation,
+    sex: person.sex ?? "",
+  });
   const [local, setLocal] = useState<Record<string, string>>({});
   const save = useMutation({
-    mutationFn: (details: Schemas["CaseDetails"]) => dataOf(api.PUT("/api/cases/{id}", { params: { path: { id: person.id } }, body: { details, version: person.version } })),
-    onSuccess: () => Promise.all([cache.invalidateQueries({ queryKey: keys.caseSheet(person.id) }), cache.invalidateQueries({ queryKey: keys.allCases }), cache.invalidateQueries({ queryKey: ["examination"] })]),
+    mutationFn: (details: Schemas["CaseDetails"]) =>
+      dataOf(
+        api.PUT("/api/cases/{id}", { params: { path: { id: person.id } }, body: { details, version: person.version } }),
+      ),
+    onSuccess: () =>
+      Promise.all([
+        cache.invalidateQueries({ queryKey: keys.caseSheet(person.id) }),
+        cache.invalidateQueries({ queryKey: keys.allCases }),
+        cache.invalidateQueries({ queryKey: ["examination"] }),
+      ]),
   });
   const faults = { ...faultsOf(save.error), ...local };
-  const submit = (event: FormEvent) => {
+  const submit = (event: SyntheticEvent) => {
     event.preventDefault();
     const details = detailsOf(draft);
     if ("fault" in details) {
@@ -71,9 +107,30 @@ function Details({ person }: { person: Sheet["person"] }) {
   };
   return (
     <form noValidate onSubmit={submit} className="mt-3 flex flex-col gap-4">
-      <DetailFields draft={draft} faults={faults} onChange={(next) => { setDraft(next); setLocal({}); save.reset(); }} />
-      {faults.other && <p role="alert" className="border-l-4 border-for pl-3 text-read">{faults.other}</p>}
-      <div className="flex items-center gap-4"><Button type="submit" disabled={save.isPending}>Save details</Button>{save.isSuccess && <span role="status" className="text-note">Saved</span>}</div>
+      <DetailFields
+        draft={draft}
+        faults={faults}
+        onChange={(next) => {
+          setDraft(next);
+          setLocal({});
+          save.reset();
+        }}
+      />
+      {faults.other && (
+        <p role="alert" className="border-l-4 border-for pl-3 text-read">
+          {faults.other}
+        </p>
+      )}
+      <div className="flex items-center gap-4">
+        <Button type="submit" disabled={save.isPending}>
+          Save details
+        </Button>
+        {save.isSuccess && (
+          <span role="status" className="text-note">
+            Saved
+          </span>
+        )}
+      </div>
     </form>
   );
 }
@@ -82,7 +139,8 @@ function useBegin(caseId: string) {
   const navigate = useNavigate();
   const cache = useQueryClient();
   return useMutation({
-    mutationFn: (body: Visit) => dataOf(api.POST("/api/cases/{id}/examinations", { params: { path: { id: caseId } }, body })),
+    mutationFn: (body: Visit) =>
+      dataOf(api.POST("/api/cases/{id}/examinations", { params: { path: { id: caseId } }, body })),
     onSuccess: (examination) => {
       cache.setQueryData(keys.examination(examination.id), examination);
       void navigate(`/examinations/${examination.id}/intake`);
@@ -96,19 +154,59 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
   return (
     <article className="mt-4 border-t-2 border-ink pt-2">
       <div className="flex flex-wrap items-center justify-between gap-3">
-        <h3 className="font-serif text-xl font-semibold">{episode.side === "BOTH" ? `Both ${episode.region}s` : `${capital(episode.side.toLowerCase())} ${episode.region}`} <span className="font-sans text-note font-normal text-soft">since {onDay(episode.openedAt)}</span></h3>
+        <h3 className="font-serif text-xl font-semibold">
+          {episode.side === "BOTH"
+            ? `Both ${episode.region}s`
+            : `${capital(episode.side.toLowerCase())} ${episode.region}`}{" "}
+          <span className="font-sans text-note font-normal text-soft">since {onDay(episode.openedAt)}</span>
+        </h3>
         {last && (
-          <Button look="primary" disabled={begin.isPending} onClick={() => { begin.mutate({ id: crypto.randomUUID(), region: episode.region, side: episode.side, setting: last.setting, follows: last.id, ...(episode.side === "BOTH" ? { worse: last.side } : {}) }); }}>Examine again</Button>
+          <Button
+            look="primary"
+            disabled={begin.isPending}
+            onClick={() => {
+              begin.mutate({
+                id: crypto.randomUUID(),
+                region: episode.region,
+                side: episode.side,
+                setting: last.setting,
+                follows: last.id,
+                ...(episode.side === "BOTH" ? { worse: last.side } : {}),
+              });
+            }}
+          >
+            Examine again
+          </Button>
         )}
       </div>
-      {begin.isError && <p role="alert" className="mt-2 border-l-4 border-for pl-3 text-read">{faultsOf(begin.error).other ?? begin.error.message}</p>}
+      {begin.isError && (
+        <p role="alert" className="mt-2 border-l-4 border-for pl-3 text-read">
+          {faultsOf(begin.error).other ?? begin.error.message}
+        </p>
+      )}
       <ul className="mt-1">
         {episode.visits.map((visit) => (
           <li key={visit.id} className="border-t border-line">
-            <Link to={`/examinations/${visit.id}${visit.state === "BEGUN" || visit.state === "SUSPENDED" ? "/intake" : ""}`} className="grid min-h-14 grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 px-1 py-2 hover:bg-sheet sm:grid-cols-[9rem_10rem_1fr]">
-              <span className="text-read">{when(visit.startedAt)}<br /><span className="text-note text-soft">{visit.author}</span></span>
+            <Link
+              to={`/examinations/${visit.id}${visit.state === "BEGUN" || visit.state === "SUSPENDED" ? "/intake" : ""}`}
+              className="grid min-h-14 grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 px-1 py-2 hover:bg-sheet sm:grid-cols-[9rem_10rem_1fr]"
+            >
+              <span className="text-read">
+                {when(visit.startedAt)}
+                <br />
+                <span className="text-note text-soft">{visit.author}</span>
+              </span>
               <StateMark state={visit.state} done={visit.done} total={visit.total} />
-              <span className="text-read">{visit.leader && visit.chance != null ? <>{visit.leader} <strong>{inHundred(visit.chance)}</strong> <span className="text-note text-soft">in 100</span></> : <span className="text-soft">Nothing stands out</span>}</span>
+              <span className="text-read">
+                {visit.leader && visit.chance != null ? (
+                  <>
+                    {visit.leader} <strong>{inHundred(visit.chance)}</strong>{" "}
+                    <span className="text-note text-soft">in 100</span>
+                  </>
+                ) : (
+                  <span className="text-soft">Nothing stands out</span>
+                )}
+              </span>
             </Link>
           </li>
         ))}
@@ -123,19 +221,54 @@ function NewComplaint({ caseId }: { caseId: string }) {
   const [where, setWhere] = useState<{ region: Region; side: Visit["side"] }>();
   const begin = useBegin(caseId);
   if (!open) {
-    return <Button className="mt-6" onClick={() => { setOpen(true); }}>Another complaint</Button>;
+    return (
+      <Button
+        className="mt-6"
+        onClick={() => {
+          setOpen(true);
+        }}
+      >
+        Another complaint
+      </Button>
+    );
   }
   return (
     <div className="mt-6 border-t-2 border-ink pt-2">
       <h3 className="font-serif text-xl font-semibold">Another complaint</h3>
-      <BodyFigure region={where?.region} side={where?.side} onChoose={(region, side) => { setWhere({ region, side }); }} />
+      <BodyFigure
+        region={where?.region}
+        side={where?.side}
+        onChoose={(region, side) => {
+          setWhere({ region, side });
+        }}
+      />
       <div className="mt-3 flex flex-wrap gap-2">
-        {where && (where.side === "BOTH" ? (["RIGHT", "LEFT"] as const) : [undefined]).map((worse) => (
-          <Button key={worse ?? "one"} look="primary" disabled={begin.isPending} onClick={() => { begin.mutate({ id: crypto.randomUUID(), region: where.region, side: where.side, setting: lastSetting(), ...(worse ? { worse } : {}) }); }}>
-            {worse ? `Start, ${worse.toLowerCase()} is worse` : "Start"}
-          </Button>
-        ))}
-        <Button onClick={() => { setOpen(false); }}>Cancel</Button>
+        {where &&
+          (where.side === "BOTH" ? (["RIGHT", "LEFT"] as const) : [undefined]).map((worse) => (
+            <Button
+              key={worse ?? "one"}
+              look="primary"
+              disabled={begin.isPending}
+              onClick={() => {
+                begin.mutate({
+                  id: crypto.randomUUID(),
+                  region: where.region,
+                  side: where.side,
+                  setting: lastSetting(),
+                  ...(worse ? { worse } : {}),
+                });
+              }}
+            >
+              {worse ? `Start, ${worse.toLowerCase()} is worse` : "Start"}
+            </Button>
+          ))}
+        <Button
+          onClick={() => {
+            setOpen(false);
+          }}
+        >
+          Cancel
+        </Button>
       </div>
     </div>
   );

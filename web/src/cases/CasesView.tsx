@@ -23,40 +23,124 @@ export function CasesView() {
   const page = Math.max(1, Number(address.page) || 1) - 1;
   const list = useQuery({
     queryKey: keys.cases(find, address.state, address.region, page),
-    queryFn: () => dataOf(api.GET("/api/cases", { params: { query: { find, page, ...(address.state ? { state: address.state as Line["state"] } : {}), ...(address.region ? { region: address.region } : {}) } } })),
+    queryFn: () =>
+      dataOf(
+        api.GET("/api/cases", {
+          params: {
+            query: {
+              find,
+              page,
+              ...(address.state ? { state: address.state as Line["state"] } : {}),
+              ...(address.region ? { region: address.region } : {}),
+            },
+          },
+        }),
+      ),
     placeholderData: keepPreviousData,
     staleTime: 0,
   });
   const cache = useQueryClient();
-  useEffect(() => onMoved(() => { void cache.invalidateQueries({ queryKey: keys.allCases }); }), [cache]);
+  useEffect(
+    () =>
+      onMoved(() => {
+        void cache.invalidateQueries({ queryKey: keys.allCases });
+      }),
+    [cache],
+  );
   const waiting = useSyncExternalStore(onQueues, waitingCount);
   const searching = typed !== "" || address.state !== "" || address.region !== "";
   return (
     <div className="mx-auto max-w-6xl px-5 pb-10">
-      <TopBar><StartLink /></TopBar>
+      <TopBar>
+        <StartLink />
+      </TopBar>
       <main>
         <div className="mt-5 mb-3 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
           <h1 className="font-serif text-head font-semibold">Cases</h1>
           <label className="text-note">
             Find
-            <input type="search" value={typed} onChange={(event) => { setTyped(event.target.value); setAddress({ page: "1" }); }} placeholder="code, name or occupation"
-              className="ml-2 min-h-12 w-64 rounded border border-edge bg-sheet px-3 text-read placeholder:text-soft" />
+            <input
+              type="search"
+              value={typed}
+              onChange={(event) => {
+                setTyped(event.target.value);
+                setAddress({ page: "1" });
+              }}
+              placeholder="code, name or occupation"
+              className="ml-2 min-h-12 w-64 rounded border border-edge bg-sheet px-3 text-read placeholder:text-soft"
+            />
           </label>
         </div>
         <div className="mb-3 flex flex-wrap gap-x-8 gap-y-2">
-          <Filter label="State" value={address.state} options={STATES.map((state) => [state, stateWord(state)])} onChange={(state) => { setAddress({ state, page: "1" }); }} />
-          <Filter label="Region" value={address.region} options={REGIONS.map((region) => [region, capital(region)])} onChange={(region) => { setAddress({ region, page: "1" }); }} />
+          <Filter
+            label="State"
+            value={address.state}
+            options={STATES.map((state) => [state, stateWord(state)])}
+            onChange={(state) => {
+              setAddress({ state, page: "1" });
+            }}
+          />
+          <Filter
+            label="Region"
+            value={address.region}
+            options={REGIONS.map((region) => [region, capital(region)])}
+            onChange={(region) => {
+              setAddress({ region, page: "1" });
+            }}
+          />
         </div>
-        {waiting > 0 && <p role="status" className="mb-3 border-l-4 border-ink pl-3 text-read"><strong>{waiting} {waiting === 1 ? "entry is" : "entries are"} kept in this browser</strong> and not on the server yet. {waiting === 1 ? "It is" : "They are"} sent as soon as it is reached.</p>}
-        {list.isError && <Message title="The list could not be fetched" action={<Button look="primary" onClick={() => void list.refetch()}>Try again</Button>}>Nothing was lost. The server may have stopped.</Message>}
+        {waiting > 0 && (
+          <p role="status" className="mb-3 border-l-4 border-ink pl-3 text-read">
+            <strong>
+              {waiting} {waiting === 1 ? "entry is" : "entries are"} kept in this browser
+            </strong>{" "}
+            and not on the server yet. {waiting === 1 ? "It is" : "They are"} sent as soon as it is reached.
+          </p>
+        )}
+        {list.isError && (
+          <Message
+            title="The list could not be fetched"
+            action={
+              <Button look="primary" onClick={() => void list.refetch()}>
+                Try again
+              </Button>
+            }
+          >
+            Nothing was lost. The server may have stopped.
+          </Message>
+        )}
         {list.isPending && <Waiting what="the cases" />}
-        {list.data && (list.data.total === 0 ? <Nothing searching={searching} onAll={() => { setTyped(""); setAddress({ state: "", region: "", page: "1" }); }} /> : (
-          <>
-            <p role="status" className="text-note text-soft">{list.data.more ? "More than " : ""}{list.data.total.toLocaleString("en-GB")} {list.data.total === 1 ? "case" : "cases"}{searching && " found"}{list.data.more && ". Type more to narrow it down."}</p>
-            <ul className="mt-1 border-t border-line">{list.data.lines.map((line) => <CaseRow key={line.person.id} line={line} />)}</ul>
-            <Pages page={page} pages={Math.ceil(list.data.total / list.data.size)} onGo={(to) => { setAddress({ page: String(to + 1) }); }} />
-          </>
-        ))}
+        {list.data &&
+          (list.data.total === 0 ? (
+            <Nothing
+              searching={searching}
+              onAll={() => {
+                setTyped("");
+                setAddress({ state: "", region: "", page: "1" });
+              }}
+            />
+          ) : (
+            <>
+              <p role="status" className="text-note text-soft">
+                {list.data.more ? "More than " : ""}
+                {list.data.total.toLocaleString("en-GB")} {list.data.total === 1 ? "case" : "cases"}
+                {searching && " found"}
+                {list.data.more && ". Type more to narrow it down."}
+              </p>
+              <ul className="mt-1 border-t border-line">
+                {list.data.lines.map((line) => (
+                  <CaseRow key={line.person.id} line={line} />
+                ))}
+              </ul>
+              <Pages
+                page={page}
+                pages={Math.ceil(list.data.total / list.data.size)}
+                onGo={(to) => {
+                  setAddress({ page: String(to + 1) });
+                }}
+              />
+            </>
+          ))}
       </main>
     </div>
   );
@@ -64,7 +148,10 @@ export function CasesView() {
 
 function StartLink() {
   return (
-    <Link to="/new" className="flex min-h-12 items-center rounded border-2 border-ink bg-tan px-4 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line">
+    <Link
+      to="/new"
+      className="flex min-h-12 items-center rounded border-2 border-ink bg-tan px-4 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line"
+    >
       New patient
     </Link>
   );
@@ -72,19 +159,42 @@ function StartLink() {
 
 function Nothing({ searching, onAll }: { searching: boolean; onAll: () => void }) {
   return searching ? (
-    <Message title="No case matches" action={<Button onClick={onAll}>Show all cases</Button>}>Each word has to begin a word of the code, the name or the occupation. Look at state and region too.</Message>
+    <Message title="No case matches" action={<Button onClick={onAll}>Show all cases</Button>}>
+      Each word has to begin a word of the code, the name or the occupation. Look at state and region too.
+    </Message>
   ) : (
-    <Message title="No case yet" action={<StartLink />}>One tap on the figure begins an examination. It is kept from the first tap.</Message>
+    <Message title="No case yet" action={<StartLink />}>
+      One tap on the figure begins an examination. It is kept from the first tap.
+    </Message>
   );
 }
 
-function Filter({ label, value, options, onChange }: { label: string; value: string; options: string[][]; onChange: (value: string) => void }) {
+function Filter({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  options: string[][];
+  onChange: (value: string) => void;
+}) {
   return (
     <div role="group" aria-label={label} className="flex flex-wrap items-center gap-1.5">
       <span className="mr-1 text-note text-soft">{label}</span>
       {options.map(([id = "", words]) => (
-        <button key={id} type="button" aria-pressed={value === id} onClick={() => { onChange(value === id ? "" : id); }}
-          className={`min-h-10 rounded border px-2.5 text-note ${value === id ? "border-ink bg-ink text-white" : "border-edge bg-sheet hover:bg-tan"}`}>{words}</button>
+        <button
+          key={id}
+          type="button"
+          aria-pressed={value === id}
+          onClick={() => {
+            onChange(value === id ? "" : id);
+          }}
+          className={`min-h-10 rounded border px-2.5 text-note ${value === id ? "border-ink bg-ink text-white" : "border-edge bg-sheet hover:bg-tan"}`}
+        >
+          {words}
+        </button>
       ))}
     </div>
   );
@@ -95,15 +205,42 @@ function CaseRow({ line }: { line: Line }) {
   const onward = `/examinations/${line.examinationId}${line.state === "BEGUN" || line.state === "SUSPENDED" ? "/intake" : ""}`;
   return (
     <li className="grid grid-cols-[1fr_auto] items-stretch border-b border-line hover:bg-sheet">
-      <Link to={onward} className="grid min-h-18 items-center gap-x-5 gap-y-1 px-2 py-2 md:grid-cols-[6.5rem_minmax(0,1fr)_9.5rem_minmax(0,15rem)]">
+      <Link
+        to={onward}
+        className="grid min-h-18 items-center gap-x-5 gap-y-1 px-2 py-2 md:grid-cols-[6.5rem_minmax(0,1fr)_9.5rem_minmax(0,15rem)]"
+      >
         <strong className="text-read">{line.person.code}</strong>
-        <span className="text-read">{line.person.name && <>{line.person.name}, </>}{whoIs(line.person) || <span className="text-soft">nothing said yet</span>}<br />
-          <span className="text-note text-soft">{capital(affected(line.side, line.otherSideInvolved, line.region))} · {when(line.lastAt)}</span></span>
+        <span className="text-read">
+          {line.person.name && <>{line.person.name}, </>}
+          {whoIs(line.person) || <span className="text-soft">nothing said yet</span>}
+          <br />
+          <span className="text-note text-soft">
+            {capital(affected(line.side, line.otherSideInvolved, line.region))} · {when(line.lastAt)}
+          </span>
+        </span>
         <StateMark state={line.state} done={line.done} total={line.total} />
-        <span className="text-read">{line.leader && line.chance != null ? <>{line.leader} <strong>{inHundred(line.chance)}</strong><br /><span className="text-note text-soft">in 100, highest of those weighed</span></> : <span className="text-soft">Nothing stands out yet</span>}</span>
+        <span className="text-read">
+          {line.leader && line.chance != null ? (
+            <>
+              {line.leader} <strong>{inHundred(line.chance)}</strong>
+              <br />
+              <span className="text-note text-soft">in 100, highest of those weighed</span>
+            </>
+          ) : (
+            <span className="text-soft">Nothing stands out yet</span>
+          )}
+        </span>
       </Link>
-      <button type="button" onClick={() => { void navigate(`/cases/${line.person.id}`); }} aria-label={`Case ${line.person.code}: all ${String(line.visits)} visits`}
-        className="min-w-20 px-3 text-note underline">{line.visits === 1 ? "1 visit" : `${String(line.visits)} visits`}</button>
+      <button
+        type="button"
+        onClick={() => {
+          void navigate(`/cases/${line.person.id}`);
+        }}
+        aria-label={`Case ${line.person.code}: all ${String(line.visits)} visits`}
+        className="min-w-20 px-3 text-note underline"
+      >
+        {line.visits === 1 ? "1 visit" : `${String(line.visits)} visits`}
+      </button>
     </li>
   );
 }
@@ -114,9 +251,25 @@ function Pages({ page, pages, onGo }: { page: number; pages: number; onGo: (page
   }
   return (
     <nav aria-label="Pages" className="mt-3 flex items-center gap-3 text-read">
-      <Button disabled={page === 0} onClick={() => { onGo(page - 1); }}>Newer</Button>
-      <span>Page {page + 1} of {pages.toLocaleString("en-GB")}</span>
-      <Button disabled={page + 1 >= pages} onClick={() => { onGo(page + 1); }}>Older</Button>
+      <Button
+        disabled={page === 0}
+        onClick={() => {
+          onGo(page - 1);
+        }}
+      >
+        Newer
+      </Button>
+      <span>
+        Page {page + 1} of {pages.toLocaleString("en-GB")}
+      </span>
+      <Button
+        disabled={page + 1 >= pages}
+        onClick={() => {
+          onGo(page + 1);
+        }}
+      >
+        Older
+      </Button>
     </nav>
   );
 }

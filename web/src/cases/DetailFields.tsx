@@ -24,28 +24,96 @@ export function detailsOf(draft: DetailDraft): { details: Details } | { fault: R
   }
   return {
     details: {
-      ...(draft.name.trim() ? { name: draft.name } : {}), ...(year ? { birthYear: Number(year) } : {}),
-      ...(draft.dominance ? { dominance: draft.dominance as NonNullable<Details["dominance"]> } : {}), occupation: draft.occupation,
+      ...(draft.name.trim() ? { name: draft.name } : {}),
+      ...(year ? { birthYear: Number(year) } : {}),
+      ...(draft.dominance ? { dominance: draft.dominance as NonNullable<Details["dominance"]> } : {}),
+      occupation: draft.occupation,
       ...(draft.sex ? { sex: draft.sex as NonNullable<Details["sex"]> } : {}),
     },
   };
 }
 
 /** Year of birth, leading hand, occupation, sex; a name only where the clinic wants one. */
-export function DetailFields({ draft, faults, onChange }: { draft: DetailDraft; faults: Record<string, string>; onChange: (draft: DetailDraft) => void }) {
+export function DetailFields({
+  draft,
+  faults,
+  onChange,
+}: {
+  draft: DetailDraft;
+  faults: Record<string, string>;
+  onChange: (draft: DetailDraft) => void;
+}) {
   const [named, setNamed] = useState(draft.name !== "");
   return (
     <>
       <div className="grid gap-4 sm:grid-cols-[8rem_1fr]">
-        <TextField id="birthYear" label="Year of birth" inputMode="numeric" value={draft.birthYear} fault={faults.birthYear} onChange={(birthYear) => { onChange({ ...draft, birthYear }); }} />
-        <TextField id="occupation" label="Occupation or sport" value={draft.occupation} fault={faults.occupation} onChange={(occupation) => { onChange({ ...draft, occupation }); }} />
+        <TextField
+          id="birthYear"
+          label="Year of birth"
+          inputMode="numeric"
+          value={draft.birthYear}
+          fault={faults.birthYear}
+          onChange={(birthYear) => {
+            onChange({ ...draft, birthYear });
+          }}
+        />
+        <TextField
+          id="occupation"
+          label="Occupation or sport"
+          value={draft.occupation}
+          fault={faults.occupation}
+          onChange={(occupation) => {
+            onChange({ ...draft, occupation });
+          }}
+        />
       </div>
-      <ChoiceGroup id="dominance" label="Leading hand" value={draft.dominance} options={[["RIGHT", "Right"], ["LEFT", "Left"], ["BOTH", "Both"]]}
-        onChoose={(dominance) => { onChange({ ...draft, dominance: dominance === draft.dominance ? "" : dominance }); }} />
-      <ChoiceGroup id="sex" label="Sex, where it changes how common things are" value={draft.sex} options={[["WOMAN", "Woman"], ["MAN", "Man"]]}
-        onChoose={(sex) => { onChange({ ...draft, sex: sex === draft.sex ? "" : sex }); }} />
-      {named ? <TextField id="name" label="Name" hint="Kept only if your clinic's rules allow it." value={draft.name} fault={faults.name} onChange={(name) => { onChange({ ...draft, name }); }} />
-        : <button type="button" onClick={() => { setNamed(true); }} className="min-h-10 self-start text-note underline">Add a name</button>}
+      <ChoiceGroup
+        id="dominance"
+        label="Leading hand"
+        value={draft.dominance}
+        options={[
+          ["RIGHT", "Right"],
+          ["LEFT", "Left"],
+          ["BOTH", "Both"],
+        ]}
+        onChoose={(dominance) => {
+          onChange({ ...draft, dominance: dominance === draft.dominance ? "" : dominance });
+        }}
+      />
+      <ChoiceGroup
+        id="sex"
+        label="Sex, where it changes how common things are"
+        value={draft.sex}
+        options={[
+          ["WOMAN", "Woman"],
+          ["MAN", "Man"],
+        ]}
+        onChoose={(sex) => {
+          onChange({ ...draft, sex: sex === draft.sex ? "" : sex });
+        }}
+      />
+      {named ? (
+        <TextField
+          id="name"
+          label="Name"
+          hint="Kept only if your clinic's rules allow it."
+          value={draft.name}
+          fault={faults.name}
+          onChange={(name) => {
+            onChange({ ...draft, name });
+          }}
+        />
+      ) : (
+        <button
+          type="button"
+          onClick={() => {
+            setNamed(true);
+          }}
+          className="min-h-10 self-start text-note underline"
+        >
+          Add a name
+        </button>
+      )}
     </>
   );
 }

@@ -7,7 +7,10 @@ export function StateMark({ state, done, total }: { state: VisitState; done: num
   if (state === "SUSPENDED") {
     return (
       <span className="flex items-center gap-2 text-note font-semibold">
-        <svg width={22} height={22} aria-hidden="true"><path d="M3 3h16v16H3z" fill="none" stroke="var(--color-for)" strokeWidth={3} /><path d="M7 11h8" stroke="var(--color-for)" strokeWidth={3} /></svg>
+        <svg width={22} height={22} aria-hidden="true">
+          <path d="M3 3h16v16H3z" fill="none" stroke="var(--color-for)" strokeWidth={3} />
+          <path d="M7 11h8" stroke="var(--color-for)" strokeWidth={3} />
+        </svg>
         Suspended
       </span>
     );

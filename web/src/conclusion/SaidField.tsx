@@ -29,20 +29,43 @@ export function SaidField({ label, hint, value, onSay, rows = 1 }: SaidFieldProp
       onSay(words.trim());
     }
   };
-  useEffect(() => () => { clearTimeout(timer.current); unsaid.current?.(); }, []);
+  useEffect(
+    () => () => {
+      clearTimeout(timer.current);
+      unsaid.current?.();
+    },
+    [],
+  );
   return (
     <div>
-      <label htmlFor={id} className="block text-read font-semibold">{label}</label>
+      <label htmlFor={id} className="block text-read font-semibold">
+        {label}
+      </label>
       {hint && <p className="text-note text-soft">{hint}</p>}
-      <textarea id={id} rows={rows} maxLength={MOST} value={shown} onBlur={() => { if (typed !== undefined) { say(typed); } }}
+      <textarea
+        id={id}
+        rows={rows}
+        maxLength={MOST}
+        value={shown}
+        onBlur={() => {
+          if (typed !== undefined) {
+            say(typed);
+          }
+        }}
         onChange={(event) => {
           const words = event.target.value;
           setTyped(words);
           clearTimeout(timer.current);
-          unsaid.current = () => { onSay(words.trim()); };
-          timer.current = setTimeout(() => { unsaid.current = undefined; onSay(words.trim()); }, PAUSE_MS);
+          unsaid.current = () => {
+            onSay(words.trim());
+          };
+          timer.current = setTimeout(() => {
+            unsaid.current = undefined;
+            onSay(words.trim());
+          }, PAUSE_MS);
         }}
-        className="mt-1 block min-h-12 w-full rounded border border-edge bg-sheet px-3 py-2 text-read" />
+        className="mt-1 block min-h-12 w-full rounded border border-edge bg-sheet px-3 py-2 text-read"
+      />
       {shown.length > MOST - 100 && <p className="text-note">{MOST - shown.length} characters left.</p>}
     </div>
   );

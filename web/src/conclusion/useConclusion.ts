@@ -33,14 +33,18 @@ export function useConclusion(live: LiveExamination): ConclusionState {
     placeholderData: keepPreviousData,
   });
   const answer = (question: string) => live.state.answers.get(question);
-  const say = (told: Answer) => { live.add(tell([told], standAt)); };
+  const say = (told: Answer) => {
+    live.add(tell([told], standAt));
+  };
   return {
     values: (question) => answer(question)?.values ?? [],
     number: (question) => answer(question)?.number ?? undefined,
     words: (question) => answer(question)?.words ?? "",
     day: (question) => answer(question)?.on ?? "",
     tell: say,
-    toggle: (question, value) => { say({ question, values: toggled(answer(question)?.values ?? [], value) }); },
+    toggle: (question, value) => {
+      say({ question, values: toggled(answer(question)?.values ?? [], value) });
+    },
     beside: beside.data,
   };
 }

@@ -16,13 +16,45 @@ export function StandInPanel({ kind }: { kind: InstrumentKind }) {
   const device = instrument(kind);
   return (
     <section aria-label={device.name} className="flex flex-wrap items-center gap-1 pt-1">
-      <p role="status" className="text-note leading-tight"><strong>{device.name}</strong>: {status === "connected" ? "joined" : status === "lost" ? "lost. Type the readings" : "not joined"}.</p>
-      {status !== "connected" && <Button onClick={() => { device.connect(); }}>{status === "lost" ? "Join again" : "Join"}</Button>}
+      <p role="status" className="text-note leading-tight">
+        <strong>{device.name}</strong>:{" "}
+        {status === "connected" ? "joined" : status === "lost" ? "lost. Type the readings" : "not joined"}.
+      </p>
+      {status !== "connected" && (
+        <Button
+          onClick={() => {
+            device.connect();
+          }}
+        >
+          {status === "lost" ? "Join again" : "Join"}
+        </Button>
+      )}
       {status === "connected" && (
         <>
-          {BEHAVIOURS.map((each) => <Button key={each.value} onClick={() => { device.effort(each.value); }}>{each.label}</Button>)}
-          <Button onClick={() => { device.lose(); }}>Lose it</Button>
-          <Button onClick={() => { device.disconnect(); }}>Part</Button>
+          {BEHAVIOURS.map((each) => (
+            <Button
+              key={each.value}
+              onClick={() => {
+                device.effort(each.value);
+              }}
+            >
+              {each.label}
+            </Button>
+          ))}
+          <Button
+            onClick={() => {
+              device.lose();
+            }}
+          >
+            Lose it
+          </Button>
+          <Button
+            onClick={() => {
+              device.disconnect();
+            }}
+          >
+            Part
+          </Button>
         </>
       )}
     </section>

@@ -4,7 +4,10 @@ import type { Sample } from "./instrument";
 import { EVERY, reading, StandIn, type Behaviour } from "./standIn";
 
 const trace = (behaviour: Behaviour): Sample[] =>
-  Array.from({ length: 80 }, (_, index) => ({ at: index * EVERY, value: reading("force", behaviour, index * EVERY) })).filter((sample) => sample.value > 3);
+  Array.from({ length: 80 }, (_, index) => ({
+    at: index * EVERY,
+    value: reading("force", behaviour, index * EVERY),
+  })).filter((sample) => sample.value > 3);
 
 describe("an effort read off its trace", () => {
   it("is held to the end by somebody strong", () => {
@@ -35,14 +38,26 @@ describe("an effort read off its trace", () => {
 });
 
 describe("the stand-in", () => {
-  beforeEach(() => { vi.useFakeTimers(); });
-  afterEach(() => { vi.useRealTimers(); });
+  beforeEach(() => {
+    vi.useFakeTimers();
+  });
+  afterEach(() => {
+    vi.useRealTimers();
+  });
 
   it("gives one effort for one push, through the port", () => {
     const gauge = new StandIn("force");
     const reader = new EffortReader();
     const efforts: number[] = [];
-    gauge.subscribe((sample) => { const effort = reader.take(sample); if (effort) { efforts.push(effort.peak); } }, () => undefined);
+    gauge.subscribe(
+      (sample) => {
+        const effort = reader.take(sample);
+        if (effort) {
+          efforts.push(effort.peak);
+        }
+      },
+      () => undefined,
+    );
     gauge.connect();
     vi.advanceTimersByTime(500);
     gauge.effort("strong");
@@ -57,7 +72,14 @@ describe("the stand-in", () => {
     const gauge = new StandIn("grip");
     const heard: string[] = [];
     let samples = 0;
-    const end = gauge.subscribe(() => { samples += 1; }, (status) => { heard.push(status); });
+    const end = gauge.subscribe(
+      () => {
+        samples += 1;
+      },
+      (status) => {
+        heard.push(status);
+      },
+    );
     gauge.connect();
     vi.advanceTimersByTime(200);
     gauge.lose();

@@ -11,7 +11,12 @@ const LASTS = 3400;
 /** Highest reading of each kind for somebody strong. Made up, so that a stand-in never looks like a norm. */
 const FULL: Record<InstrumentKind, number> = { force: 140, grip: 380, pinch: 90, angle: 90 };
 
-const NAMES: Record<InstrumentKind, string> = { force: "Force gauge, stand-in", grip: "Grip gauge, stand-in", pinch: "Pinch gauge, stand-in", angle: "Goniometer, stand-in" };
+const NAMES: Record<InstrumentKind, string> = {
+  force: "Force gauge, stand-in",
+  grip: "Grip gauge, stand-in",
+  pinch: "Pinch gauge, stand-in",
+  angle: "Goniometer, stand-in",
+};
 
 /**
  * The reading so many milliseconds after an effort began: up within a third of a second, held, let go; weak stays at two
@@ -24,7 +29,16 @@ export function reading(kind: InstrumentKind, behaviour: Behaviour, since: numbe
   const rise = Math.min(1, since / 330);
   const fall = since > LASTS - 300 ? (LASTS - since) / 300 : 1;
   const sway = 1 - 0.03 * (1 + Math.sin(since / 97));
-  const share = behaviour === "weak" ? 0.4 : behaviour === "gives-way" && since > 1200 ? 0.25 : behaviour === "pain-limited" ? (since > 900 ? 0 : 0.5) : 1;
+  const share =
+    behaviour === "weak"
+      ? 0.4
+      : behaviour === "gives-way" && since > 1200
+        ? 0.25
+        : behaviour === "pain-limited"
+          ? since > 900
+            ? 0
+            : 0.5
+          : 1;
   return Math.round(10 * FULL[kind] * rise * fall * sway * share) / 10;
 }
 
@@ -53,7 +67,9 @@ export class StandIn implements Instrument {
   connect(): void {
     clearInterval(this.#timer);
     this.#began = Date.now();
-    this.#timer = setInterval(() => { this.#tick(); }, EVERY);
+    this.#timer = setInterval(() => {
+      this.#tick();
+    }, EVERY);
     this.#say("connected");
   }
 
@@ -87,11 +103,15 @@ export class StandIn implements Instrument {
   #tick(): void {
     const now = Date.now();
     const value = this.#effort ? reading(this.kind, this.#effort.behaviour, now - this.#effort.from) : 0;
-    this.#samples.forEach((listener) => { listener({ at: now - this.#began, value }); });
+    this.#samples.forEach((listener) => {
+      listener({ at: now - this.#began, value });
+    });
   }
 
   #say(status: InstrumentStatus): void {
     this.#status = status;
-    this.#statuses.forEach((listener) => { listener(status); });
+    this.#statuses.forEach((listener) => {
+      listener(status);
+    });
   }
 }

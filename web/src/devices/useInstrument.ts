@@ -23,18 +23,25 @@ export function useStatus(kind: InstrumentKind): InstrumentStatus {
 export function useEfforts(kind: InstrumentKind, onEffort: (effort: Effort) => void): readonly Sample[] {
   const [trace, setTrace] = useState<readonly Sample[]>([]);
   const heard = useRef(onEffort);
-  useEffect(() => { heard.current = onEffort; });
+  useEffect(() => {
+    heard.current = onEffort;
+  });
   useEffect(() => {
     const reader = new EffortReader();
-    return instrument(kind).subscribe((sample) => {
-      const effort = reader.take(sample);
-      if (reader.trace.length > 0) {
-        setTrace([...reader.trace]);
-      }
-      if (effort) {
-        heard.current(effort);
-      }
-    }, () => { reader.clear(); });
+    return instrument(kind).subscribe(
+      (sample) => {
+        const effort = reader.take(sample);
+        if (reader.trace.length > 0) {
+          setTrace([...reader.trace]);
+        }
+        if (effort) {
+          heard.current(effort);
+        }
+      },
+      () => {
+        reader.clear();
+      },
+    );
   }, [kind]);
   return trace;
 }

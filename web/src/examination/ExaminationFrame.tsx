@@ -38,7 +38,11 @@ function Frame({ id }: { id: string }) {
         <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-5 py-1">
           <Wordmark />
           <p className="min-w-0 flex-1 basis-64 text-read">
-            <Link to={`/cases/${person.id}`} className="font-semibold underline">{person.code}</Link>{person.name && ` ${person.name}`} · {whoIs(person) && `${whoIs(person)} · `}<strong>{what}</strong>
+            <Link to={`/cases/${person.id}`} className="font-semibold underline">
+              {person.code}
+            </Link>
+            {person.name && ` ${person.name}`} · {whoIs(person) && `${whoIs(person)} · `}
+            <strong>{what}</strong>
           </p>
           <nav aria-label="Views of this examination" className="flex">
             <Tab to="intake" name="Intake" />
@@ -55,15 +59,25 @@ function Frame({ id }: { id: string }) {
         <Responsible live={live} />
         <SavingTrouble live={live} />
       </header>
-      <p className="print-head hidden px-5 text-note print:block">{person.code} · {whoIs(person)} · {what} · decision support, the therapist concludes</p>
-      <Safe><Outlet context={live} /></Safe>
+      <p className="print-head hidden px-5 text-note print:block">
+        {person.code} · {whoIs(person)} · {what} · decision support, the therapist concludes
+      </p>
+      <Safe>
+        <Outlet context={live} />
+      </Safe>
     </div>
   );
 }
 
 function Tab({ to, name }: { to: string; name: string }) {
   return (
-    <NavLink to={to} end className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-1 text-note sm:px-3 sm:text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`}>
+    <NavLink
+      to={to}
+      end
+      className={({ isActive }) =>
+        `flex min-h-12 items-center border-b-4 px-1 text-note sm:px-3 sm:text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`
+      }
+    >
       {name}
     </NavLink>
   );
@@ -72,8 +86,26 @@ function Tab({ to, name }: { to: string; name: string }) {
 function Fault({ fault }: { fault: Error }) {
   const missing = fault instanceof Refused;
   return (
-    <Message page title={missing ? "This examination is not here" : "The server is not answering"}
-      action={missing ? <Link className="underline" to="/">Back to the list</Link> : <Button look="primary" onClick={() => { window.location.reload(); }}>Try again</Button>}>
+    <Message
+      page
+      title={missing ? "This examination is not here" : "The server is not answering"}
+      action={
+        missing ? (
+          <Link className="underline" to="/">
+            Back to the list
+          </Link>
+        ) : (
+          <Button
+            look="primary"
+            onClick={() => {
+              window.location.reload();
+            }}
+          >
+            Try again
+          </Button>
+        )
+      }
+    >
       {missing ? fault.problem.detail : "What you recorded is safe, on the server or in this browser."}
     </Message>
   );

@@ -12,7 +12,14 @@ import type { Command } from "./history";
 const AT = "2026-01-01T00:00:00Z";
 
 const command = (order: number, client = "tab"): Command => ({
-  id: `${client}-${String(order)}`, clientId: client, order, at: new Date(Date.parse(AT) + order * 1000).toISOString(), kind: "MOVE", standAt: "sh-arc", attempts: [], answers: [],
+  id: `${client}-${String(order)}`,
+  clientId: client,
+  order,
+  at: new Date(Date.parse(AT) + order * 1000).toISOString(),
+  kind: "MOVE",
+  standAt: "sh-arc",
+  attempts: [],
+  answers: [],
 });
 
 /** A server that keeps what it takes, in order, once. */
@@ -31,7 +38,9 @@ class Server {
       return Promise.reject(fault);
     }
     commands.filter((each) => !this.taken.includes(each.id)).forEach((each) => this.taken.push(each.id));
-    return Promise.resolve(commands.map((each) => ({ id: each.id, number: this.taken.indexOf(each.id) + 1, at: each.at })));
+    return Promise.resolve(
+      commands.map((each) => ({ id: each.id, number: this.taken.indexOf(each.id) + 1, at: each.at })),
+    );
   };
 }
 
@@ -41,7 +50,8 @@ let server: Server;
 let key: PageKey;
 let tab: MemoryStorage;
 
-const open = (journal: Storage | undefined = tab) => new CommandQueue({ store: new EntryStore("exam", key, journal), send: server.take, saved: () => undefined });
+const open = (journal: Storage | undefined = tab) =>
+  new CommandQueue({ store: new EntryStore("exam", key, journal), send: server.take, saved: () => undefined });
 const rows = async () => (await database()).getAll("entries");
 const ids = (commands: readonly Command[]) => commands.map((each) => each.id);
 
@@ -63,7 +73,9 @@ describe("the queue", () => {
 
   it("keeps the order of commands added while one is on its way", async () => {
     const queue = open();
-    [1, 2, 3].forEach((order) => { queue.add(command(order)); });
+    [1, 2, 3].forEach((order) => {
+      queue.add(command(order));
+    });
     await expect.poll(() => server.taken).toEqual(["tab-1", "tab-2", "tab-3"]);
   });
 
@@ -115,9 +127,16 @@ describe("the queue", () => {
 
   it("keeps nothing of a patient that can be read from the browser", async () => {
     server.reachable = false;
-    open().add({ ...command(1), kind: "TELL", answers: [{ question: "advice", values: [], words: "Rest the left shoulder" }] });
+    open().add({
+      ...command(1),
+      kind: "TELL",
+      answers: [{ question: "advice", values: [], words: "Rest the left shoulder" }],
+    });
     await expect.poll(async () => (await rows()).length).toBe(1);
-    expect(JSON.stringify(await rows()) + JSON.stringify([...Array(tab.length).keys()].map((index) => tab.getItem(tab.key(index) ?? "")))).not.toMatch(/Rest|advice|TELL/);
+    expect(
+      JSON.stringify(await rows()) +
+        JSON.stringify([...Array(tab.length).keys()].map((index) => tab.getItem(tab.key(index) ?? ""))),
+    ).not.toMatch(/Rest|advice|TELL/);
     expect(await waitingExaminations("dale")).toEqual(["exam"]);
     expect(await waitingExaminations("brook")).toEqual([]);
     key = signIn("brook", 2);
@@ -141,7 +160,9 @@ describe("the queue", () => {
   it("sets aside only the command that is refused, keeps it over a reload, and sends it again when asked", async () => {
     server.fault = (each) => (each.order === 2 ? refusal() : undefined);
     const queue = open();
-    [1, 2, 3].forEach((order) => { queue.add(command(order)); });
+    [1, 2, 3].forEach((order) => {
+      queue.add(command(order));
+    });
     await expect.poll(() => server.taken).toEqual(["tab-1", "tab-3"]);
     expect(queue.state.aside.map((each) => [each.command.id, each.aside.detail])).toEqual([["tab-2", "not allowed"]]);
     queue.close();
@@ -187,7 +208,7 @@ describe("the queue", () => {
     await kept.put("copies", { name: "a", at: 1, sealed: "x" });
     const put = kept.put.bind(kept);
     vi.spyOn(kept, "put").mockImplementation(async (...call) => {
-      if (await kept.count("copies") > 0) {
+      if ((await kept.count("copies")) > 0) {
         throw new DOMException("full", "QuotaExceededError");
       }
       return put(...call);
@@ -270,28 +291,36 @@ async function live(steps: readonly Step[]): Promise<{ tapped: string[]; kept: s
   }
   server.reachable = true;
   server.fault = () => undefined;
-  const last = journals.map((journal, index) => { queues[index]?.close(); return open(journal); });
+  const last = journals.map((journal, index) => {
+    queues[index]?.close();
+    return open(journal);
+  });
   for (const queue of last) {
     await queue.ready;
     await queue.look();
     await queue.flush();
   }
   const kept = (await rows()).map((row) => row.id);
-  last.forEach((queue) => { queue.close(); });
+  last.forEach((queue) => {
+    queue.close();
+  });
   return { tapped, kept };
 }
 
 describe("whatever is done, at whatever moment", () => {
   it("every entry is on the server once, and nothing is left behind", async () => {
-    await fc.assert(fc.asyncProperty(fc.array(step, { maxLength: 40 }), async (steps) => {
-      const { tapped, kept } = await live(steps);
-      expect([...server.taken].sort()).toEqual([...tapped].sort());
-      expect(new Set(server.taken).size).toBe(server.taken.length);
-      expect(kept).toEqual([]);
-      for (const client of ["tab0", "tab1"]) {
-        const orders = server.taken.filter((id) => id.startsWith(client)).map((id) => Number(id.split("-")[1]));
-        expect(orders).toEqual([...orders].sort((a, b) => a - b));
-      }
-    }), { numRuns: 200, seed: 20261129 });
+    await fc.assert(
+      fc.asyncProperty(fc.array(step, { maxLength: 40 }), async (steps) => {
+        const { tapped, kept } = await live(steps);
+        expect([...server.taken].sort()).toEqual([...tapped].sort());
+        expect(new Set(server.taken).size).toBe(server.taken.length);
+        expect(kept).toEqual([]);
+        for (const client of ["tab0", "tab1"]) {
+          const orders = server.taken.filter((id) => id.startsWith(client)).map((id) => Number(id.split("-")[1]));
+          expect(orders).toEqual([...orders].sort((a, b) => a - b));
+        }
+      }),
+      { numRuns: 200, seed: 20261129 },
+    );
   }, 60_000);
 });

@@ -92,20 +92,27 @@ export class CommandQueue {
 
   /** Keeps a command and sends it as soon as may be. */
   add(command: Command): void {
-    const keeping = this.#parts.store?.add(command) ?? { place: this.#places.size, kept: false, stored: Promise.reject(new Error("this page may keep nothing")) };
+    const keeping = this.#parts.store?.add(command) ?? {
+      place: this.#places.size,
+      kept: false,
+      stored: Promise.reject(new Error("this page may keep nothing")),
+    };
     this.#places.set(command.id, keeping.place);
     this.#onPage.add(command.id);
     if (!keeping.kept) {
       this.#unkept.add(command.id);
     }
-    this.#change({ pending: [...this.#state.pending, command], status: this.#state.status === "waiting" ? "waiting" : "saving" });
+    this.#change({
+      pending: [...this.#state.pending, command],
+      status: this.#state.status === "waiting" ? "waiting" : "saving",
+    });
     void this.#keep(command, keeping.stored);
   }
 
   /** Reads again what is kept in the browser: another tab has added to it, or taken from it. */
   async look(): Promise<void> {
     const opening = this.#state.status === "opening";
-    const entries = await this.#parts.store?.all() ?? [];
+    const entries = (await this.#parts.store?.all()) ?? [];
     const waiting = entries.filter((entry) => !entry.aside).map((entry) => entry.command);
     const ids = new Set(entries.map((entry) => entry.command.id));
     const own = this.#state.pending.filter((command) => this.#onPage.has(command.id) && !ids.has(command.id));
@@ -125,7 +132,9 @@ export class CommandQueue {
     if (this.#closed) {
       return;
     }
-    this.#sending ??= this.#sendAll().finally(() => { this.#sending = undefined; });
+    this.#sending ??= this.#sendAll().finally(() => {
+      this.#sending = undefined;
+    });
     await this.#sending;
   }
 
@@ -134,7 +143,11 @@ export class CommandQueue {
     const entry = this.#state.aside.find((each) => each.command.id === id);
     if (entry) {
       await this.#parts.store?.setAside(entry.command, entry.place, undefined);
-      this.#change({ aside: this.#state.aside.filter((each) => each !== entry), pending: [...this.#state.pending, entry.command], status: "saving" });
+      this.#change({
+        aside: this.#state.aside.filter((each) => each !== entry),
+        pending: [...this.#state.pending, entry.command],
+        status: "saving",
+      });
       await this.flush();
     }
   }
@@ -143,7 +156,10 @@ export class CommandQueue {
   async giveUp(id: string): Promise<void> {
     await this.#parts.store?.remove([id]).catch(() => undefined);
     this.#forget(id);
-    this.#change({ aside: this.#state.aside.filter((each) => each.command.id !== id), pending: this.#state.pending.filter((each) => each.id !== id) });
+    this.#change({
+      aside: this.#state.aside.filter((each) => each.command.id !== id),
+      pending: this.#state.pending.filter((each) => each.id !== id),
+    });
     this.#parts.kept?.();
     void this.flush();
   }
@@ -178,7 +194,7 @@ export class CommandQueue {
       try {
         await this.#settle(batch, await this.#parts.send(batch));
       } catch (fault) {
-        if (!await this.#cope(batch, fault)) {
+        if (!(await this.#cope(batch, fault))) {
           return;
         }
       }
@@ -199,7 +215,12 @@ export class CommandQueue {
     const ofCommand = fault instanceof Failed && !OF_THE_SERVER.includes(fault.status);
     this.#failures = ofCommand ? this.#failures + 1 : this.#failures;
     if (ofCommand && first && rest.length === 0 && this.#failures >= MOST_FAILURES) {
-      await this.#setAside(first, { status: 500, title: "The server fails on it", detail: `The server failed on this entry ${String(this.#failures)} times: ${fault.message}`, errors: [] });
+      await this.#setAside(first, {
+        status: 500,
+        title: "The server fails on it",
+        detail: `The server failed on this entry ${String(this.#failures)} times: ${fault.message}`,
+        errors: [],
+      });
       return true;
     }
     this.#wait(fault);
@@ -208,7 +229,12 @@ export class CommandQueue {
 
   /** The server is not reached, or cannot take it for now: what is kept is tried again, less and less often. */
   #wait(fault: unknown): void {
-    const held = fault instanceof Held ? { why: fault.message, remedy: fault.remedy } : fault instanceof Failed ? { why: fault.message, remedy: "wait" as const } : undefined;
+    const held =
+      fault instanceof Held
+        ? { why: fault.message, remedy: fault.remedy }
+        : fault instanceof Failed
+          ? { why: fault.message, remedy: "wait" as const }
+          : undefined;
     this.#change({ status: "waiting", held });
     this.#timer = setTimeout(() => void this.flush(), this.#delay);
     this.#delay = Math.min(RETRY_MOST_MS, this.#delay * 2);
@@ -219,7 +245,9 @@ export class CommandQueue {
     this.#failures = 0;
     const numbers = new Map(receipts.map((receipt) => [receipt.id, receipt]));
     this.#parts.saved(batch, numbers);
-    numbers.forEach((_, id) => { this.#forget(id); });
+    numbers.forEach((_, id) => {
+      this.#forget(id);
+    });
     const pending = this.#state.pending.filter((command) => !numbers.has(command.id));
     this.#change({ pending, status: pending.length > 0 ? "saving" : "saved", held: undefined });
     await this.#parts.store?.remove([...numbers.keys()]).catch(() => undefined); // sent once more, it counts once
@@ -231,7 +259,12 @@ export class CommandQueue {
     await this.#parts.store?.setAside(command, this.#place(command), problem).catch(() => undefined);
     this.#forget(command.id);
     const pending = this.#state.pending.filter((each) => each.id !== command.id);
-    this.#change({ pending, aside: [...this.#state.aside, { command, place: this.#place(command), aside: problem }], status: pending.length > 0 ? "saving" : "saved", held: undefined });
+    this.#change({
+      pending,
+      aside: [...this.#state.aside, { command, place: this.#place(command), aside: problem }],
+      status: pending.length > 0 ? "saving" : "saved",
+      held: undefined,
+    });
     this.#parts.kept?.();
   }
 
@@ -246,7 +279,13 @@ export class CommandQueue {
 
   #change(part: Omit<Partial<QueueState>, "held"> & { held?: QueueState["held"] | undefined }): void {
     const { held, ...rest } = { ...this.#state, ...part };
-    this.#state = { ...rest, unkept: rest.pending.filter((command) => this.#unkept.has(command.id)).length, ...(held ? { held } : {}) };
-    this.#listeners.forEach((listener) => { listener(); });
+    this.#state = {
+      ...rest,
+      unkept: rest.pending.filter((command) => this.#unkept.has(command.id)).length,
+      ...(held ? { held } : {}),
+    };
+    this.#listeners.forEach((listener) => {
+      listener();
+    });
   }
 }

@@ -10,14 +10,35 @@ let order = 0;
 
 function command(kind: Command["kind"], standAt: string, rest: Partial<Command> = {}): Command {
   order += 1;
-  return { id: crypto.randomUUID(), clientId: CLIENT, order, at: new Date().toISOString(), kind, standAt, attempts: [], answers: [], ...rest };
+  return {
+    id: crypto.randomUUID(),
+    clientId: CLIENT,
+    order,
+    at: new Date().toISOString(),
+    kind,
+    standAt,
+    attempts: [],
+    answers: [],
+    ...rest,
+  };
 }
 
 /** Another attempt with these parts in place of `earlier`, or a first one. `variant` is the school's way of doing it. */
-export function attempt(test: Test, side: Side, parts: Part[], earlier: Attempt | undefined, variant = "usual"): Attempt {
+export function attempt(
+  test: Test,
+  side: Side,
+  parts: Part[],
+  earlier: Attempt | undefined,
+  variant = "usual",
+): Attempt {
   return {
-    id: crypto.randomUUID(), testId: test.id, variant, side, tryNumber: earlier?.tryNumber ?? 1,
-    supersedes: earlier ? [earlier.id] : [], parts,
+    id: crypto.randomUUID(),
+    testId: test.id,
+    variant,
+    side,
+    tryNumber: earlier?.tryNumber ?? 1,
+    supersedes: earlier ? [earlier.id] : [],
+    parts,
   };
 }
 
@@ -51,12 +72,18 @@ export function redo(undone: Command): Command {
 
 /** The parts that "Nothing" stands for, without those about a position that the school leaves out. */
 export function nothing(test: Test, side: "well" | "involved", positions: readonly string[] = []): Part[] {
-  return test.nothing.filter((part) => (side === "involved" || test.wellSideParts.includes(part.key)) && (!part.position || positions.length === 0 || positions.includes(part.position)));
+  return test.nothing.filter(
+    (part) =>
+      (side === "involved" || test.wellSideParts.includes(part.key)) &&
+      (!part.position || positions.length === 0 || positions.includes(part.position)),
+  );
 }
 
 /** A test that was left out is no longer so once anything is recorded. */
 function taken(parts: readonly Part[]): Part[] {
-  return parts.filter((part) => (part.choice !== LEFT_OUT.choice || part.key !== LEFT_OUT.key) && part.key !== "because");
+  return parts.filter(
+    (part) => (part.choice !== LEFT_OUT.choice || part.key !== LEFT_OUT.key) && part.key !== "because",
+  );
 }
 
 /** What is recorded for a test that was left out. */
@@ -68,12 +95,22 @@ export function leftOut(reason?: string): Part[] {
 }
 
 /** The parts with one answer set; the same answer again takes it away. */
-export function withChoice(test: Test, parts: readonly Part[], key: string, choice: string, context: Context = {}): Part[] {
+export function withChoice(
+  test: Test,
+  parts: readonly Part[],
+  key: string,
+  choice: string,
+  context: Context = {},
+): Part[] {
   const many = test.parts.find((part) => part.key === key)?.many ?? false;
   const had = parts.some((part) => part.key === key && part.choice === choice && inContext(part, context));
-  const others = taken(parts).filter((part) => part.key !== key || !inContext(part, context) || (many && part.choice !== choice));
+  const others = taken(parts).filter(
+    (part) => part.key !== key || !inContext(part, context) || (many && part.choice !== choice),
+  );
   const next = had ? others : [...others, { key, choice, ...context }];
-  return key === "pain" && (choice === "none" || had) ? next.filter((part) => part.key !== "site" && !isArcAngle(part.key)) : next;
+  return key === "pain" && (choice === "none" || had)
+    ? next.filter((part) => part.key !== "site" && !isArcAngle(part.key))
+    : next;
 }
 
 /** Whether a part is an angle at which pain begins, is worst or ends: without pain it has no meaning. */
@@ -96,7 +133,13 @@ export function withRemark(parts: readonly Part[], words: string): Part[] {
 }
 
 /** The parts with one measure set. */
-export function withMeasure(parts: readonly Part[], key: string, measure: number, unit: string, context: Context = {}): Part[] {
+export function withMeasure(
+  parts: readonly Part[],
+  key: string,
+  measure: number,
+  unit: string,
+  context: Context = {},
+): Part[] {
   return [...without(taken(parts), key, context), { key, measure, unit, ...context }];
 }
 
@@ -116,8 +159,17 @@ export function withWhole(parts: readonly Part[], whole: readonly Part[]): Part[
   const painless = whole.some((part) => part.key === "pain" && part.choice === NOT_THERE);
   const began = whole.some((part) => part.choice && part.choice !== NOT_THERE && part.key.endsWith("tingling"));
   const quiet = whole.some((part) => part.choice === NOT_THERE && part.key.endsWith("tingling"));
-  const stays = (part: Part) => part.key === "quality" || typeof part.text === "string"
-    || (typeof part.measure === "number" && !(painless && (isArcAngle(part.key) || part.key === "pain-level")) && !(part.key === "onset" && quiet && !began));
-  const replaced = (part: Part) => whole.some((each) => each.key === part.key && inContext(each, { position: part.position ?? "", repeat: part.repeat ?? 1, direction: part.direction ?? "" }));
+  const stays = (part: Part) =>
+    part.key === "quality" ||
+    typeof part.text === "string" ||
+    (typeof part.measure === "number" &&
+      !(painless && (isArcAngle(part.key) || part.key === "pain-level")) &&
+      !(part.key === "onset" && quiet && !began));
+  const replaced = (part: Part) =>
+    whole.some(
+      (each) =>
+        each.key === part.key &&
+        inContext(each, { position: part.position ?? "", repeat: part.repeat ?? 1, direction: part.direction ?? "" }),
+    );
   return [...taken(parts).filter((part) => stays(part) && !replaced(part)), ...whole];
 }

@@ -59,7 +59,12 @@ export class EntryStore {
   /** Keeps a command. */
   add(command: Command): Keeping {
     this.#last = Math.max(Date.parse(command.at) * 1000, this.#last + 1);
-    const row: EntryRow = { id: command.id, scope: this.#scope, place: this.#last, sealed: this.#key.seal(JSON.stringify(command)) };
+    const row: EntryRow = {
+      id: command.id,
+      scope: this.#scope,
+      place: this.#last,
+      sealed: this.#key.seal(JSON.stringify(command)),
+    };
     return { place: row.place, kept: this.#note(row), stored: this.#settle(row) };
   }
 
@@ -74,7 +79,9 @@ export class EntryStore {
 
   /** Takes commands away: the server has them. */
   async remove(ids: readonly string[]): Promise<void> {
-    ids.forEach((id) => { this.#journal?.removeItem(JOURNAL + id); });
+    ids.forEach((id) => {
+      this.#journal?.removeItem(JOURNAL + id);
+    });
     const kept = await database();
     const change = kept.transaction("entries", "readwrite");
     await Promise.all([...ids.map((id) => change.store.delete(id)), change.done]);
@@ -83,7 +90,11 @@ export class EntryStore {
   /** The server does not take this command: it stays, with the reason, and waits no longer. Without a reason it waits again. */
   async setAside(command: Command, place: number, problem: Problem | undefined): Promise<void> {
     const row: EntryRow = {
-      id: command.id, scope: this.#scope, place, sealed: this.#key.seal(JSON.stringify(command)), ...(problem ? { aside: this.#key.seal(JSON.stringify(problem)) } : {}),
+      id: command.id,
+      scope: this.#scope,
+      place,
+      sealed: this.#key.seal(JSON.stringify(command)),
+      ...(problem ? { aside: this.#key.seal(JSON.stringify(problem)) } : {}),
     };
     await (await database()).put("entries", row);
   }
@@ -105,7 +116,9 @@ export class EntryStore {
     if (!journal) {
       return [];
     }
-    const names = Array.from({ length: journal.length }, (_, index) => journal.key(index)).filter((name) => name?.startsWith(JOURNAL));
+    const names = Array.from({ length: journal.length }, (_, index) => journal.key(index)).filter((name) =>
+      name?.startsWith(JOURNAL),
+    );
     return names.flatMap((name) => {
       const row = JSON.parse(journal.getItem(name ?? "") ?? "null") as EntryRow | null;
       return row?.scope === this.#scope ? [row] : [];
@@ -115,7 +128,13 @@ export class EntryStore {
   #read(row: EntryRow): Entry | undefined {
     const text = this.#key.unseal(row.sealed);
     const why = row.aside === undefined ? undefined : this.#key.unseal(row.aside);
-    return text === undefined ? undefined : { command: JSON.parse(text) as Command, place: row.place, ...(why === undefined ? {} : { aside: JSON.parse(why) as Problem }) };
+    return text === undefined
+      ? undefined
+      : {
+          command: JSON.parse(text) as Command,
+          place: row.place,
+          ...(why === undefined ? {} : { aside: JSON.parse(why) as Problem }),
+        };
   }
 }
 
@@ -123,7 +142,9 @@ export class EntryStore {
 export async function waitingExaminations(person: string): Promise<string[]> {
   try {
     const rows = await (await database()).getAll("entries");
-    const scopes = rows.filter((row) => row.scope.startsWith(`${person}.`)).map((row) => row.scope.slice(person.length + 1));
+    const scopes = rows
+      .filter((row) => row.scope.startsWith(`${person}.`))
+      .map((row) => row.scope.slice(person.length + 1));
     return [...new Set(scopes)];
   } catch {
     return [];

@@ -9,9 +9,13 @@ export function entryWords(command: Command, region: Pick<Schemas["RegionJson"],
   const [answer] = command.answers;
   switch (command.kind) {
     case "RECORD":
-      return attempt ? `${name(attempt.testId)}, ${sideWord(attempt.side)}: ${attempt.parts.map(partWords).join(", ") || "nothing"}` : "An entry";
+      return attempt
+        ? `${name(attempt.testId)}, ${sideWord(attempt.side)}: ${attempt.parts.map(partWords).join(", ") || "nothing"}`
+        : "An entry";
     case "TELL":
-      return answer ? `What was told of “${answer.question.replace(/[-:]/g, " ")}”: ${[...answer.values, answer.number ?? "", answer.words ?? ""].filter((each) => each !== "").join(", ") || "taken back"}` : "What was told";
+      return answer
+        ? `What was told of “${answer.question.replace(/[-:]/g, " ")}”: ${[...answer.values, answer.number ?? "", answer.words ?? ""].filter((each) => each !== "").join(", ") || "taken back"}`
+        : "What was told";
     case "UNDO":
       return `An undo at ${sentence(name(command.standAt))}`;
     case "MOVE":
@@ -20,6 +24,7 @@ export function entryWords(command: Command, region: Pick<Schemas["RegionJson"],
 }
 
 function partWords(part: Part): string {
-  const value = part.choice ?? part.text ?? (part.measure == null ? "" : `${String(part.measure)} ${part.unit ?? ""}`.trim());
+  const value =
+    part.choice ?? part.text ?? (part.measure == null ? "" : `${String(part.measure)} ${part.unit ?? ""}`.trim());
   return `${part.key.replace(/-/g, " ")} ${value}`;
 }

@@ -5,17 +5,38 @@ let counter = 0;
 const id = () => `id-${String(++counter)}`;
 
 function attempt(pain: string, supersedes: string[] = []): Attempt {
-  return { id: id(), testId: "sh-neer", variant: "usual", side: "RIGHT", tryNumber: 1, supersedes, parts: [{ key: "pain", choice: pain }] };
+  return {
+    id: id(),
+    testId: "sh-neer",
+    variant: "usual",
+    side: "RIGHT",
+    tryNumber: 1,
+    supersedes,
+    parts: [{ key: "pain", choice: pain }],
+  };
 }
 
 function command(kind: Command["kind"], rest: Partial<Command> = {}): Command {
-  return { id: id(), clientId: "tab", order: counter, at: "2026-01-01T00:00:00Z", kind, standAt: "sh-neer", attempts: [], answers: [], ...rest };
+  return {
+    id: id(),
+    clientId: "tab",
+    order: counter,
+    at: "2026-01-01T00:00:00Z",
+    kind,
+    standAt: "sh-neer",
+    attempts: [],
+    answers: [],
+    ...rest,
+  };
 }
 
 describe("what counts", () => {
   it("a correction stands in place of what it corrects", () => {
     const first = attempt("none");
-    const state = inForce([command("RECORD", { attempts: [first] }), command("RECORD", { attempts: [attempt("familiar", [first.id])] })]);
+    const state = inForce([
+      command("RECORD", { attempts: [first] }),
+      command("RECORD", { attempts: [attempt("familiar", [first.id])] }),
+    ]);
     expect(state.attempts).toHaveLength(1);
     expect(choices(latestAttempt(state, "sh-neer", "RIGHT"), "pain")).toEqual(["familiar"]);
   });
@@ -26,7 +47,12 @@ describe("what counts", () => {
     const two = command("RECORD", { attempts: [attempt("familiar", [first.id])] });
     const undo = command("UNDO", { undoes: two.id });
     expect(choices(latestAttempt(inForce([one, two, undo]), "sh-neer", "RIGHT"), "pain")).toEqual(["none"]);
-    expect(choices(latestAttempt(inForce([one, two, undo, command("UNDO", { undoes: undo.id })]), "sh-neer", "RIGHT"), "pain")).toEqual(["familiar"]);
+    expect(
+      choices(
+        latestAttempt(inForce([one, two, undo, command("UNDO", { undoes: undo.id })]), "sh-neer", "RIGHT"),
+        "pain",
+      ),
+    ).toEqual(["familiar"]);
   });
 
   it("the recording to take back is the latest that still counts", () => {
@@ -50,7 +76,9 @@ describe("a correction of a correction", () => {
     const third = attempt("other", [second.id]);
     const commands = [first, second, third].map((each) => command("RECORD", { attempts: [each] }));
     expect(inForce(commands).attempts.map((each) => each.id)).toEqual([third.id]);
-    expect(inForce([...commands, command("UNDO", { undoes: commands[2]?.id ?? "" })]).attempts.map((each) => each.id)).toEqual([second.id]);
+    expect(
+      inForce([...commands, command("UNDO", { undoes: commands[2]?.id ?? "" })]).attempts.map((each) => each.id),
+    ).toEqual([second.id]);
   });
 });
 

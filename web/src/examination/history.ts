@@ -19,7 +19,11 @@ export interface Context {
 
 /** Whether a part was recorded in these circumstances. */
 export function inContext(part: Part, context: Context): boolean {
-  return (part.position ?? "") === (context.position ?? "") && (part.repeat ?? 1) === (context.repeat ?? 1) && (part.direction ?? "") === (context.direction ?? "");
+  return (
+    (part.position ?? "") === (context.position ?? "") &&
+    (part.repeat ?? 1) === (context.repeat ?? 1) &&
+    (part.direction ?? "") === (context.direction ?? "")
+  );
 }
 
 /** What of a list of commands counts. */
@@ -73,7 +77,14 @@ export function inForce(commands: readonly Command[]): InForce {
       }
     }
   }
-  return { attempts, answers, standAt: commands.findLast((command) => command.kind !== "TELL")?.standAt, lastRecording, lastTelling, lastUndo: lastUndo(commands, undone) };
+  return {
+    attempts,
+    answers,
+    standAt: commands.findLast((command) => command.kind !== "TELL")?.standAt,
+    lastRecording,
+    lastTelling,
+    lastUndo: lastUndo(commands, undone),
+  };
 }
 
 function lastUndo(commands: readonly Command[], undone: ReadonlySet<string>): Command | undefined {
@@ -96,7 +107,11 @@ export function latestAttempt(state: InForce, testId: string, side: Side): Attem
 
 /** The answers of an attempt to a part that has a list of answers. */
 export function choices(attempt: Attempt | undefined, part: string, context: Context = {}): string[] {
-  return attempt?.parts.flatMap((each) => (each.key === part && each.choice && inContext(each, context) ? [each.choice] : [])) ?? [];
+  return (
+    attempt?.parts.flatMap((each) =>
+      each.key === part && each.choice && inContext(each, context) ? [each.choice] : [],
+    ) ?? []
+  );
 }
 
 /** The measure of a part, in the part's unit. */

@@ -23,7 +23,12 @@ channel?.addEventListener("message", (event: MessageEvent<string>) => {
   const queue = queues.get(event.data);
   if (queue) {
     // what another tab has sent is looked up before it leaves the list of what waits, so that it never leaves the screen
-    void cache.refetchQueries({ queryKey: keys.examination(event.data), exact: true }).catch(() => undefined).finally(() => { void queue.look(); });
+    void cache
+      .refetchQueries({ queryKey: keys.examination(event.data), exact: true })
+      .catch(() => undefined)
+      .finally(() => {
+        void queue.look();
+      });
   }
 });
 
@@ -46,21 +51,35 @@ export function queueOf(examination: string): CommandQueue {
     store: key && new EntryStore(examination, key, storage()),
     send: (commands) => send(examination, commands),
     saved: (commands, receipts) => {
-      const next = cache.setQueryData<Examination>(keys.examination(examination), (before) => before && { ...before, commands: merged(before.commands, commands, receipts) });
+      const next = cache.setQueryData<Examination>(
+        keys.examination(examination),
+        (before) => before && { ...before, commands: merged(before.commands, commands, receipts) },
+      );
       if (next) {
         void remember(`examination.${examination}`, next);
       }
     },
-    kept: () => { channel?.postMessage(examination); },
+    kept: () => {
+      channel?.postMessage(examination);
+    },
   });
-  queue.subscribe(() => { listeners.forEach((listener) => { listener(); }); });
+  queue.subscribe(() => {
+    listeners.forEach((listener) => {
+      listener();
+    });
+  });
   queues.set(examination, queue);
   return queue;
 }
 
 async function send(examination: string, commands: Command[]): Promise<Receipt[]> {
   try {
-    return await dataOf(api.POST("/api/examinations/{id}/commands", { params: { path: { id: examination } }, body: { commands, sentAt: new Date().toISOString() } }));
+    return await dataOf(
+      api.POST("/api/examinations/{id}/commands", {
+        params: { path: { id: examination } },
+        body: { commands, sentAt: new Date().toISOString() },
+      }),
+    );
   } catch (fault) {
     if (!(fault instanceof Refused) || ![FORBIDDEN, TOO_OFTEN, SIGNED].includes(fault.problem.status)) {
       throw fault;
@@ -73,12 +92,18 @@ async function send(examination: string, commands: Command[]): Promise<Receipt[]
 }
 
 /** The server's commands with newly acknowledged ones at their numbers. */
-export function merged(known: Command[], sent: Command[], receipts: ReadonlyMap<string, Pick<Receipt, "number"> & Partial<Receipt>>): Command[] {
+export function merged(
+  known: Command[],
+  sent: Command[],
+  receipts: ReadonlyMap<string, Pick<Receipt, "number"> & Partial<Receipt>>,
+): Command[] {
   const ids = new Set(known.map((command) => command.id));
-  const added = sent.filter((command) => !ids.has(command.id) && receipts.has(command.id)).map((command) => {
-    const receipt = receipts.get(command.id);
-    return { ...command, number: receipt?.number, at: receipt?.at ?? command.at };
-  });
+  const added = sent
+    .filter((command) => !ids.has(command.id) && receipts.has(command.id))
+    .map((command) => {
+      const receipt = receipts.get(command.id);
+      return { ...command, number: receipt?.number, at: receipt?.at ?? command.at };
+    });
   return [...known, ...added].sort((a, b) => (a.number ?? 0) - (b.number ?? 0));
 }
 
@@ -86,13 +111,17 @@ export function merged(known: Command[], sent: Command[], receipts: ReadonlyMap<
 export async function resumeQueues(): Promise<void> {
   const key = pageKey();
   if (key) {
-    (await waitingExaminations(key.person)).forEach((examination) => { queueOf(examination); });
+    (await waitingExaminations(key.person)).forEach((examination) => {
+      queueOf(examination);
+    });
   }
 }
 
 /** Somebody left: nothing more is sent in the person's name. What waits stays in the browser, sealed. */
 export function closeQueues(): void {
-  queues.forEach((queue) => { queue.close(); });
+  queues.forEach((queue) => {
+    queue.close();
+  });
   queues.clear();
 }
 

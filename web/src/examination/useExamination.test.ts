@@ -4,9 +4,18 @@ import type { Command } from "./history";
 import { grown } from "./useExamination";
 
 const command = (number: number): Command => ({
-  id: `command-${String(number)}`, clientId: "tab", order: number, number, at: "2026-01-01T00:00:00Z", kind: "MOVE", standAt: `test-${String(number)}`, attempts: [], answers: [],
+  id: `command-${String(number)}`,
+  clientId: "tab",
+  order: number,
+  number,
+  at: "2026-01-01T00:00:00Z",
+  kind: "MOVE",
+  standAt: `test-${String(number)}`,
+  attempts: [],
+  answers: [],
 });
-const examination = (...commands: Command[]) => ({ id: "exam", state: "OPEN", commands }) as unknown as Schemas["ExaminationJson"];
+const examination = (...commands: Command[]) =>
+  ({ id: "exam", state: "OPEN", commands }) as unknown as Schemas["ExaminationJson"];
 const numbers = (of: Schemas["ExaminationJson"]) => of.commands.map((each) => each.number);
 
 describe("an answer that set out before the last commands were acknowledged", () => {

@@ -50,7 +50,9 @@ export function grown(before: Examination | undefined, fetched: Examination): Ex
 
 /** A test called by what the field calls it, its descriptive name beside. */
 export function usualNameFirst(test: Schemas["TestJson"]): Schemas["TestJson"] {
-  return test.usualName ? { ...test, name: capital(test.usualName), shortName: capital(test.usualName), usualName: test.name } : test;
+  return test.usualName
+    ? { ...test, name: capital(test.usualName), shortName: capital(test.usualName), usualName: test.name }
+    : test;
 }
 
 /** Follows an examination. Returns the fault where there is one, undefined while it is being fetched. */
@@ -61,40 +63,63 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
   const queued = useSyncExternalStore(queue.subscribe, () => queue.state);
   const examination = useQuery({
     queryKey: keys.examination(id),
-    queryFn: async () => grown(cache.getQueryData<Examination>(keys.examination(id)), await remembering(`examination.${id}`, () => dataOf(api.GET("/api/examinations/{id}", { params: { path: { id } } })))),
+    queryFn: async () =>
+      grown(
+        cache.getQueryData<Examination>(keys.examination(id)),
+        await remembering(`examination.${id}`, () =>
+          dataOf(api.GET("/api/examinations/{id}", { params: { path: { id } } })),
+        ),
+      ),
     retry: (times, fault) => times < 2 && !(fault instanceof Refused),
     refetchOnReconnect: true,
   });
   const regionName = examination.data?.region ?? "";
   const region = useQuery({
     queryKey: keys.region(regionName),
-    queryFn: () => remembering(`region.${regionName}`, () => dataOf(api.GET("/api/library/regions/{region}", { params: { path: { region: regionName } } }))),
+    queryFn: () =>
+      remembering(`region.${regionName}`, () =>
+        dataOf(api.GET("/api/library/regions/{region}", { params: { path: { region: regionName } } })),
+      ),
     enabled: regionName !== "",
     staleTime: Infinity,
   });
   const usualFirst = useSettings()?.listed.find((each) => each.name === "test-names")?.value === "the usual name";
-  const named = useMemo(() => (usualFirst && region.data ? { ...region.data, tests: region.data.tests.map(usualNameFirst) } : region.data), [usualFirst, region.data]);
+  const named = useMemo(
+    () => (usualFirst && region.data ? { ...region.data, tests: region.data.tests.map(usualNameFirst) } : region.data),
+    [usualFirst, region.data],
+  );
   const known = examination.data?.commands;
   const number = known?.at(-1)?.number ?? 0;
   const weighing = useQuery({
     queryKey: keys.weighing(id, number),
-    queryFn: () => remembering(`weighing.${id}`, () => dataOf(api.GET("/api/examinations/{id}/weighing", { params: { path: { id } } }))),
+    queryFn: () =>
+      remembering(`weighing.${id}`, () =>
+        dataOf(api.GET("/api/examinations/{id}/weighing", { params: { path: { id } } })),
+      ),
     refetchOnReconnect: true,
     enabled: examination.data !== undefined,
     placeholderData: (previous) => previous,
     retry: true,
     retryDelay: (times) => Math.min(3000, 500 * 2 ** times),
   });
-  useEffect(() => onMoved((moved) => {
-    if (moved === "reconnected" || moved.examination === id) {
-      void cache.invalidateQueries({ queryKey: keys.examination(id), exact: true });
-    }
-  }), [id, cache]);
+  useEffect(
+    () =>
+      onMoved((moved) => {
+        if (moved === "reconnected" || moved.examination === id) {
+          void cache.invalidateQueries({ queryKey: keys.examination(id), exact: true });
+        }
+      }),
+    [id, cache],
+  );
   const readOnly = examination.data?.signing.closed ?? false;
   const [walked, setWalked] = useState<Command>();
   const state = useMemo(() => {
     const ids = new Set(known?.map((command) => command.id));
-    return inForce([...(known ?? []), ...queued.pending.filter((command) => !ids.has(command.id)), ...(readOnly && walked ? [walked] : [])]);
+    return inForce([
+      ...(known ?? []),
+      ...queued.pending.filter((command) => !ids.has(command.id)),
+      ...(readOnly && walked ? [walked] : []),
+    ]);
   }, [known, queued.pending, readOnly, walked]);
   const fault = examination.error ?? region.error;
   if (!examination.data || !named || queued.status === "opening") {
@@ -103,7 +128,12 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
   return {
     fault: null,
     live: {
-      examination: examination.data, region: named, state, queue: queued, entries: queue, weighing: weighing.data,
+      examination: examination.data,
+      region: named,
+      state,
+      queue: queued,
+      entries: queue,
+      weighing: weighing.data,
       mine: examination.data.responsible.name === person.name,
       upToDate: queued.pending.length === 0 && (weighing.data?.knows ?? -1) >= number,
       readOnly,

@@ -14,26 +14,59 @@ export function QuestionBlock({ question, intake }: { question: Question; intake
     const others = question.many && value !== NONE ? values.filter((each) => each !== value && each !== NONE) : [];
     intake.tell(options(question.id, had ? others : [...others, value]));
   };
-  const shown = question.options.filter((option) => values.includes(option.value) || (makesSense(option.where, intake) && !contradicted(option.notWith, intake)));
-  const answers = [...shown.map((option) => [option.value, option.label] as const), ...(question.none ? [[NONE, question.none] as const] : [])];
-  const assumed = (value: string) => values.length === 0 && (intake.state?.assumed ?? []).includes(`${question.id}:${value}`);
+  const shown = question.options.filter(
+    (option) =>
+      values.includes(option.value) || (makesSense(option.where, intake) && !contradicted(option.notWith, intake)),
+  );
+  const answers = [
+    ...shown.map((option) => [option.value, option.label] as const),
+    ...(question.none ? [[NONE, question.none] as const] : []),
+  ];
+  const assumed = (value: string) =>
+    values.length === 0 && (intake.state?.assumed ?? []).includes(`${question.id}:${value}`);
   return (
     <div role="group" aria-labelledby={`ask-${question.id}`} className="min-w-0">
-      <p id={`ask-${question.id}`} className="text-read font-semibold">{question.ask}</p>
-      {question.words ? <Words question={question} intake={intake} /> : question.from != null && question.to != null ? <Scale question={question} intake={intake} from={question.from} to={question.to} /> : (
+      <p id={`ask-${question.id}`} className="text-read font-semibold">
+        {question.ask}
+      </p>
+      {question.words ? (
+        <Words question={question} intake={intake} />
+      ) : question.from != null && question.to != null ? (
+        <Scale question={question} intake={intake} from={question.from} to={question.to} />
+      ) : (
         <div className="mt-1 flex flex-wrap gap-1.5">
-          {answers.map(([value, label]) => <Chip key={value} chosen={values.includes(value)} assumed={assumed(value)} onClick={() => { toggle(value); }}>{label}</Chip>)}
+          {answers.map(([value, label]) => (
+            <Chip
+              key={value}
+              chosen={values.includes(value)}
+              assumed={assumed(value)}
+              onClick={() => {
+                toggle(value);
+              }}
+            >
+              {label}
+            </Chip>
+          ))}
         </div>
       )}
-      {answers.some(([value]) => assumed(value)) && <p className="mt-1 text-note text-soft">Dashed: taken from the occupation until you tap.</p>}
-      {fault && <p role="alert" className="mt-1 border-l-4 border-for pl-2 text-note">{fault}</p>}
+      {answers.some(([value]) => assumed(value)) && (
+        <p className="mt-1 text-note text-soft">Dashed: taken from the occupation until you tap.</p>
+      )}
+      {fault && (
+        <p role="alert" className="mt-1 border-l-4 border-for pl-2 text-note">
+          {fault}
+        </p>
+      )}
     </div>
   );
 }
 
 /** Whether a question or an answer makes sense with what was told: one of the answers it waits for holds. */
 export function makesSense(where: Schemas["WhereJson"][], intake: Intake): boolean {
-  return where.length === 0 || where.some((each) => each.values.some((value) => intake.values(each.question).includes(value)));
+  return (
+    where.length === 0 ||
+    where.some((each) => each.values.some((value) => intake.values(each.question).includes(value)))
+  );
 }
 
 /** Whether what was told already excludes an answer. */
@@ -52,8 +85,17 @@ function Words({ question, intake }: { question: Question; intake: Intake }) {
     setDraft(undefined);
   };
   return (
-    <textarea rows={2} aria-labelledby={`ask-${question.id}`} value={draft ?? told} maxLength={2000} onChange={(event) => { setDraft(event.target.value); }} onBlur={keep}
-      className="mt-1 block w-full max-w-xl rounded border border-edge bg-sheet px-3 py-2 text-read" />
+    <textarea
+      rows={2}
+      aria-labelledby={`ask-${question.id}`}
+      value={draft ?? told}
+      maxLength={2000}
+      onChange={(event) => {
+        setDraft(event.target.value);
+      }}
+      onBlur={keep}
+      className="mt-1 block w-full max-w-xl rounded border border-edge bg-sheet px-3 py-2 text-read"
+    />
   );
 }
 
@@ -62,18 +104,45 @@ function Scale({ question, intake, from, to }: { question: Question; intake: Int
   return (
     <div className="mt-1 flex max-w-md gap-0.5">
       {Array.from({ length: to - from + 1 }, (_, index) => from + index).map((value) => (
-        <button key={value} type="button" aria-pressed={now === value} aria-label={`${String(value)} of ${String(to)}`}
-          onClick={() => { intake.tell(now === value ? options(question.id, []) : { question: question.id, values: [], number: value }); }}
-          className={`min-h-12 min-w-7 flex-1 border text-read ${now === value ? "border-ink bg-ink text-white" : "border-edge bg-sheet hover:bg-tan"}`}>{value}</button>
+        <button
+          key={value}
+          type="button"
+          aria-pressed={now === value}
+          aria-label={`${String(value)} of ${String(to)}`}
+          onClick={() => {
+            intake.tell(
+              now === value ? options(question.id, []) : { question: question.id, values: [], number: value },
+            );
+          }}
+          className={`min-h-12 min-w-7 flex-1 border text-read ${now === value ? "border-ink bg-ink text-white" : "border-edge bg-sheet hover:bg-tan"}`}
+        >
+          {value}
+        </button>
       ))}
     </div>
   );
 }
 
 /** An answer of one tap. */
-export function Chip({ chosen, assumed = false, onClick, children }: { chosen: boolean; assumed?: boolean; onClick: () => void; children: string }) {
+export function Chip({
+  chosen,
+  assumed = false,
+  onClick,
+  children,
+}: {
+  chosen: boolean;
+  assumed?: boolean;
+  onClick: () => void;
+  children: string;
+}) {
   return (
-    <button type="button" aria-pressed={chosen} onClick={onClick}
-      className={`min-h-12 rounded border px-3 text-left text-read leading-tight ${chosen ? "border-ink bg-ink text-white" : assumed ? "border-2 border-dashed border-ink bg-tan" : "border-edge bg-sheet hover:bg-tan"}`}>{children}</button>
+    <button
+      type="button"
+      aria-pressed={chosen}
+      onClick={onClick}
+      className={`min-h-12 rounded border px-3 text-left text-read leading-tight ${chosen ? "border-ink bg-ink text-white" : assumed ? "border-2 border-dashed border-ink bg-tan" : "border-edge bg-sheet hover:bg-tan"}`}
+    >
+      {children}
+    </button>
   );
 }

@@ -45,7 +45,9 @@ export function useIntake(live: LiveExamination): Intake {
     state: state.data,
     values: (question) => live.state.answers.get(question)?.values ?? [],
     answer: (question) => live.state.answers.get(question),
-    tell: (...answers) => { live.add(tell(answers, standAt)); },
+    tell: (...answers) => {
+      live.add(tell(answers, standAt));
+    },
     fault: (question) => state.data?.faults.find((each) => each.question === question)?.message,
   };
 }

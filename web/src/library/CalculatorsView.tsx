@@ -6,7 +6,12 @@ import { decimal, inHundred } from "../shared/format";
 import { useAddress } from "../shared/useAddress";
 import { Part } from "./Sheet";
 
-const CELLS = [["tp", "With it, positive"], ["fp", "Without it, positive"], ["fn", "With it, negative"], ["tn", "Without it, negative"]] as const;
+const CELLS = [
+  ["tp", "With it, positive"],
+  ["fp", "Without it, positive"],
+  ["fn", "With it, negative"],
+  ["tn", "Without it, negative"],
+] as const;
 
 /** Bare arithmetic with figures of one's own. All entries stand in the address, so that a calculation can be passed on. */
 export function CalculatorsView() {
@@ -30,13 +35,29 @@ function TwoByTwo() {
   const empty = numbers.every((number) => number === 0);
   const answer = useQuery({
     queryKey: keys.calculation("accuracy", numbers.join(" ")),
-    queryFn: () => dataOf(api.POST("/api/calculate/accuracy", { body: { tp: numbers[0] ?? 0, fp: numbers[1] ?? 0, fn: numbers[2] ?? 0, tn: numbers[3] ?? 0 } })),
-    enabled: faulty.length === 0 && !empty, placeholderData: keepPreviousData, staleTime: Infinity,
+    queryFn: () =>
+      dataOf(
+        api.POST("/api/calculate/accuracy", {
+          body: { tp: numbers[0] ?? 0, fp: numbers[1] ?? 0, fn: numbers[2] ?? 0, tn: numbers[3] ?? 0 },
+        }),
+      ),
+    enabled: faulty.length === 0 && !empty,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
   });
   return (
     <Part title="From a table of four">
       <div className="grid max-w-md grid-cols-2 gap-3">
-        {CELLS.map(([key, label]) => <Entry key={key} label={label} value={values[key] ?? ""} onChange={(value) => { set({ [key]: value }); }} />)}
+        {CELLS.map(([key, label]) => (
+          <Entry
+            key={key}
+            label={label}
+            value={values[key]}
+            onChange={(value) => {
+              set({ [key]: value });
+            }}
+          />
+        ))}
       </div>
       {faulty.length > 0 && <Fault>{faulty.join(", ")}: a whole number from 0 to 1000000000 is needed.</Fault>}
       {faulty.length === 0 && empty && <Fault>All four are 0: at least one patient is needed.</Fault>}
@@ -49,25 +70,43 @@ function TwoByTwo() {
 function Statistics({ answer }: { answer: Schemas["AccuracyAnswer"] }) {
   const percent = (value: number) => `${(100 * value).toFixed(1)} %`;
   const lines: [string, Schemas["Estimate"] | null | undefined, (value: number) => string][] = [
-    ["Sensitivity", answer.sensitivity, percent], ["Specificity", answer.specificity, percent], ["Of positives, with it", answer.ppv, percent],
-    ["Of negatives, without it", answer.npv, percent], ["LR of a positive", answer.lrPositive, decimal], ["LR of a negative", answer.lrNegative, decimal],
+    ["Sensitivity", answer.sensitivity, percent],
+    ["Specificity", answer.specificity, percent],
+    ["Of positives, with it", answer.ppv, percent],
+    ["Of negatives, without it", answer.npv, percent],
+    ["LR of a positive", answer.lrPositive, decimal],
+    ["LR of a negative", answer.lrNegative, decimal],
     ["Diagnostic odds ratio", answer.diagnosticOddsRatio, decimal],
   ];
   return (
     <>
       <table className="mt-4 w-full max-w-md border-collapse text-read">
-        <thead><tr className="border-b-2 border-ink text-note"><th className="text-left font-semibold">Statistic</th><th className="text-right font-semibold">Value</th><th className="text-right font-semibold">95 % interval</th></tr></thead>
+        <thead>
+          <tr className="border-b-2 border-ink text-note">
+            <th className="text-left font-semibold">Statistic</th>
+            <th className="text-right font-semibold">Value</th>
+            <th className="text-right font-semibold">95 % interval</th>
+          </tr>
+        </thead>
         <tbody>
           {lines.map(([label, estimate, write]) => (
             <tr key={label} className="border-b border-line">
-              <th scope="row" className="py-1.5 text-left font-normal">{label}</th>
+              <th scope="row" className="py-1.5 text-left font-normal">
+                {label}
+              </th>
               <td className="text-right font-semibold">{estimate == null ? "unknown" : write(estimate.estimate)}</td>
-              <td className="text-right text-note">{estimate == null ? "" : `${write(estimate.lower)} to ${write(estimate.upper)}`}</td>
+              <td className="text-right text-note">
+                {estimate == null ? "" : `${write(estimate.lower)} to ${write(estimate.upper)}`}
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
-      <p className="mt-2 text-note text-soft">Wilson intervals for proportions, log method for ratios.{answer.corrected && " A cell is 0, so the ratios were computed with one half added to every cell."} The shares among positives and negatives hold only where the condition is as common as in this table.</p>
+      <p className="mt-2 text-note text-soft">
+        Wilson intervals for proportions, log method for ratios.
+        {answer.corrected && " A cell is 0, so the ratios were computed with one half added to every cell."} The shares
+        among positives and negatives hold only where the condition is as common as in this table.
+      </p>
     </>
   );
 }
@@ -78,41 +117,103 @@ function PostTest() {
   const sensitivity = Number(values.sens) / 100;
   const specificity = Number(values.spec) / 100;
   const positive = values.answer !== "negative";
-  const sound = prior > 0 && prior < 1 && [sensitivity, specificity].every((share) => share >= 0 && share <= 1) && [values.before, values.sens, values.spec].every((text) => text !== undefined && text.trim() !== "");
+  const sound =
+    prior > 0 &&
+    prior < 1 &&
+    [sensitivity, specificity].every((share) => share >= 0 && share <= 1) &&
+    [values.before, values.sens, values.spec].every((text) => text.trim() !== "");
   const answer = useQuery({
     queryKey: keys.calculation("post-test", [prior, sensitivity, specificity, positive].join(" ")),
-    queryFn: () => dataOf(api.POST("/api/calculate/post-test", { body: { prior, groups: [{ rho: 0, tests: [{ sensitivity, specificity, positive }] }] } })),
-    enabled: sound, placeholderData: keepPreviousData, staleTime: Infinity,
+    queryFn: () =>
+      dataOf(
+        api.POST("/api/calculate/post-test", {
+          body: { prior, groups: [{ rho: 0, tests: [{ sensitivity, specificity, positive }] }] },
+        }),
+      ),
+    enabled: sound,
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
   });
   return (
     <Part title="From a chance before to a chance after">
       <div className="grid max-w-md grid-cols-3 gap-3">
-        <Entry label="Before, in 100" value={values.before ?? ""} onChange={(value) => { set({ before: value }); }} />
-        <Entry label="Sensitivity, %" value={values.sens ?? ""} onChange={(value) => { set({ sens: value }); }} />
-        <Entry label="Specificity, %" value={values.spec ?? ""} onChange={(value) => { set({ spec: value }); }} />
+        <Entry
+          label="Before, in 100"
+          value={values.before}
+          onChange={(value) => {
+            set({ before: value });
+          }}
+        />
+        <Entry
+          label="Sensitivity, %"
+          value={values.sens}
+          onChange={(value) => {
+            set({ sens: value });
+          }}
+        />
+        <Entry
+          label="Specificity, %"
+          value={values.spec}
+          onChange={(value) => {
+            set({ spec: value });
+          }}
+        />
       </div>
       <fieldset className="mt-3 flex gap-6 text-read">
         <legend className="text-note">The answer was</legend>
-        {["positive", "negative"].map((option) => <label key={option} className="flex min-h-12 items-center gap-2"><input type="radio" name="answer" className="size-5 accent-ink" checked={positive === (option === "positive")} onChange={() => { set({ answer: option }); }} />{option}</label>)}
+        {["positive", "negative"].map((option) => (
+          <label key={option} className="flex min-h-12 items-center gap-2">
+            <input
+              type="radio"
+              name="answer"
+              className="size-5 accent-ink"
+              checked={positive === (option === "positive")}
+              onChange={() => {
+                set({ answer: option });
+              }}
+            />
+            {option}
+          </label>
+        ))}
       </fieldset>
       {!sound && <Fault>The chance before has to lie between 0 and 100, the other two from 0 to 100.</Fault>}
       {sound && answer.isError && <Fault>{answer.error.message}</Fault>}
-      {sound && answer.data && !answer.isError && <p className="mt-2 text-xl">After it: <strong className="text-head">{inHundred(answer.data.postTest)}</strong> in 100 <span className="text-read text-soft">(likelihood ratio {decimal(answer.data.likelihoodRatio)})</span></p>}
-      <p className="mt-2 text-note text-soft">Bare arithmetic: it takes the figures as certain. The sheets of the library show how uncertain they are.</p>
+      {sound && answer.data && !answer.isError && (
+        <p className="mt-2 text-xl">
+          After it: <strong className="text-head">{inHundred(answer.data.postTest)}</strong> in 100{" "}
+          <span className="text-read text-soft">(likelihood ratio {decimal(answer.data.likelihoodRatio)})</span>
+        </p>
+      )}
+      <p className="mt-2 text-note text-soft">
+        Bare arithmetic: it takes the figures as certain. The sheets of the library show how uncertain they are.
+      </p>
     </Part>
   );
 }
 
 function Entry({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
   return (
-    <label className="text-note">{label}
-      <input inputMode="decimal" value={value} maxLength={12} onChange={(event) => { onChange(event.target.value); }} className="mt-1 block min-h-12 w-full rounded border border-edge bg-sheet px-3 text-read" />
+    <label className="text-note">
+      {label}
+      <input
+        inputMode="decimal"
+        value={value}
+        maxLength={12}
+        onChange={(event) => {
+          onChange(event.target.value);
+        }}
+        className="mt-1 block min-h-12 w-full rounded border border-edge bg-sheet px-3 text-read"
+      />
     </label>
   );
 }
 
 function Fault({ children }: { children: ReactNode }) {
-  return <p role="alert" className="mt-3 border-l-4 border-for bg-sheet px-3 py-2 text-read">{children}</p>;
+  return (
+    <p role="alert" className="mt-3 border-l-4 border-for bg-sheet px-3 py-2 text-read">
+      {children}
+    </p>
+  );
 }
 
 function isCount(text: string): boolean {

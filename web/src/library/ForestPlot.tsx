@@ -27,7 +27,16 @@ export function ForestPlot({ studies, inUse, chosen, onChoose }: ForestPlotProps
   const others = studies.filter((study) => study.record.id !== inUse && !study.review && study.record.use !== "UNUSED");
   const reviews = studies.filter((study) => study.review);
   const unused = studies.filter((study) => !study.review && study.record.use === "UNUSED");
-  const row = (study: Study) => <Row key={study.record.id} study={study} inUse={study.record.id === inUse} chosen={study.record.id === chosen} elsewhere={chosen !== "" && chosen !== inUse} onChoose={onChoose} />;
+  const row = (study: Study) => (
+    <Row
+      key={study.record.id}
+      study={study}
+      inUse={study.record.id === inUse}
+      chosen={study.record.id === chosen}
+      elsewhere={chosen !== "" && chosen !== inUse}
+      onChoose={onChoose}
+    />
+  );
   return (
     <div className="overflow-x-auto print:overflow-visible" tabIndex={0} role="region" aria-label="Studies">
       <table className="w-full min-w-[60rem] border-collapse text-note print:min-w-0 print:text-[8pt]">
@@ -37,7 +46,10 @@ export function ForestPlot({ studies, inUse, chosen, onChoose }: ForestPlotProps
             <th className="pr-3 text-right font-semibold">Patients</th>
             <th className="pr-3 text-right font-semibold">Sensitivity</th>
             <th className="pr-3 text-right font-semibold">Specificity</th>
-            <th className="relative font-semibold" style={{ width: "32%" }}><span className="sr-only">Weight of either answer</span><Axis /></th>
+            <th className="relative font-semibold" style={{ width: "32%" }}>
+              <span className="sr-only">Weight of either answer</span>
+              <Axis />
+            </th>
             <th className="pr-1 pl-3 text-right font-semibold">LR+</th>
             <th className="pl-2 text-right font-semibold">LR−</th>
           </tr>
@@ -57,28 +69,72 @@ export function ForestPlot({ studies, inUse, chosen, onChoose }: ForestPlotProps
 }
 
 function Heading({ children }: { children: ReactNode }) {
-  return <tr><th colSpan={7} scope="rowgroup" className="pt-3 pb-1 text-left font-semibold text-soft">{children}</th></tr>;
+  return (
+    <tr>
+      <th colSpan={7} scope="rowgroup" className="pt-3 pb-1 text-left font-semibold text-soft">
+        {children}
+      </th>
+    </tr>
+  );
 }
 
-function Row({ study, inUse, chosen, elsewhere, onChoose }: { study: Study; inUse: boolean; chosen: boolean; elsewhere: boolean; onChoose: (record: string) => void }) {
+function Row({
+  study,
+  inUse,
+  chosen,
+  elsewhere,
+  onChoose,
+}: {
+  study: Study;
+  inUse: boolean;
+  chosen: boolean;
+  elsewhere: boolean;
+  onChoose: (record: string) => void;
+}) {
   const { record } = study;
-  const size = record.with != null && record.without != null ? `${String(record.with)} + ${String(record.without)}` : record.total != null ? String(record.total) : "–";
+  const size =
+    record.with != null && record.without != null
+      ? `${String(record.with)} + ${String(record.without)}`
+      : record.total != null
+        ? String(record.total)
+        : "–";
   const weighable = inUse || (record.tiedCriterion !== "" && study.lrPositive != null && study.lrNegative != null);
   return (
     <tr className={`break-inside-avoid border-b border-line align-top ${inUse ? "bg-tan" : ""}`}>
       <th scope="row" className="max-w-72 py-1.5 pr-3 pl-1 text-left font-normal">
-        <span className={inUse ? "font-semibold" : ""}>{record.citation}</span>{record.byInventors && <span className="text-soft"> · by its inventors</span>}
-        <span className="block text-soft">{record.criterion}{record.conditionText && ` · for ${record.conditionText}`}</span>
+        <span className={inUse ? "font-semibold" : ""}>{record.citation}</span>
+        {record.byInventors && <span className="text-soft"> · by its inventors</span>}
+        <span className="block text-soft">
+          {record.criterion}
+          {record.conditionText && ` · for ${record.conditionText}`}
+        </span>
         {record.tieNote && <span className="block text-soft">{record.tieNote}</span>}
-        <span className="block">{inUse ? "In use: " : ""}{record.because}</span>
-        {weighable && !chosen && !(inUse && !elsewhere) && <button type="button" className="no-print min-h-8 underline" onClick={() => { onChoose(record.id); }}>{inUse ? "Back to its figures" : "Try its figures on the slider"}</button>}
+        <span className="block">
+          {inUse ? "In use: " : ""}
+          {record.because}
+        </span>
+        {weighable && !chosen && !(inUse && !elsewhere) && (
+          <button
+            type="button"
+            className="no-print min-h-8 underline"
+            onClick={() => {
+              onChoose(record.id);
+            }}
+          >
+            {inUse ? "Back to its figures" : "Try its figures on the slider"}
+          </button>
+        )}
         {chosen && !inUse && <span className="block font-semibold">On the slider now</span>}
       </th>
       <td className="py-1.5 pr-3 text-right whitespace-nowrap">{size}</td>
       <td className="py-1.5 pr-3 text-right">{share(study.sensitivity)}</td>
       <td className="py-1.5 pr-3 text-right">{share(study.specificity)}</td>
-      <td className="py-0"><Weights study={study} /></td>
-      <td className="py-1.5 pr-1 pl-3 text-right">{study.lrPositive == null ? "–" : decimal(study.lrPositive.value)}</td>
+      <td className="py-0">
+        <Weights study={study} />
+      </td>
+      <td className="py-1.5 pr-1 pl-3 text-right">
+        {study.lrPositive == null ? "–" : decimal(study.lrPositive.value)}
+      </td>
       <td className="py-1.5 pl-2 text-right">{study.lrNegative == null ? "–" : decimal(study.lrNegative.value)}</td>
     </tr>
   );
@@ -88,15 +144,28 @@ function share(figure: Figure | null | undefined): ReactNode {
   if (figure == null) {
     return "–";
   }
-  return <>{Math.round(figure.value * 100)}{figure.lower != null && figure.upper != null && <span className="block text-soft">{Math.round(figure.lower * 100)} to {Math.round(figure.upper * 100)}</span>}</>;
+  return (
+    <>
+      {Math.round(figure.value * 100)}
+      {figure.lower != null && figure.upper != null && (
+        <span className="block text-soft">
+          {Math.round(figure.lower * 100)} to {Math.round(figure.upper * 100)}
+        </span>
+      )}
+    </>
+  );
 }
 
 function Axis() {
   const at = weightScale(WIDTH, 12);
   return (
     <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} 34`} aria-hidden="true">
-      <text x={at(1) - 8} y={11} textAnchor="end" fontSize={13} fill="var(--color-against)">◁ against, if negative</text>
-      <text x={at(1) + 8} y={11} fontSize={13} fill="var(--color-for)">for, if positive ▶</text>
+      <text x={at(1) - 8} y={11} textAnchor="end" fontSize={13} fill="var(--color-against)">
+        ◁ against, if negative
+      </text>
+      <text x={at(1) + 8} y={11} fontSize={13} fill="var(--color-for)">
+        for, if positive ▶
+      </text>
       <MarkLabels at={at} y={29} fontWeight={400} />
     </svg>
   );
@@ -106,7 +175,12 @@ function Weights({ study }: { study: Study }) {
   const at = weightScale(WIDTH, 12);
   const height = 52;
   return (
-    <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} ${String(height)}`} role="img" aria-label={`Weighs ${study.lrPositive == null ? "nothing known" : decimal(study.lrPositive.value)} if positive, ${study.lrNegative == null ? "nothing known" : decimal(study.lrNegative.value)} if negative`}>
+    <svg
+      className="w-full"
+      viewBox={`0 0 ${String(WIDTH)} ${String(height)}`}
+      role="img"
+      aria-label={`Weighs ${study.lrPositive == null ? "nothing known" : decimal(study.lrPositive.value)} if positive, ${study.lrNegative == null ? "nothing known" : decimal(study.lrNegative.value)} if negative`}
+    >
       <MarkLines at={at} height={height} />
       <Pivot at={at} height={height} />
       {study.lrPositive != null && <Weight figure={study.lrPositive} y={16} positive />}
@@ -120,13 +194,26 @@ function Weight({ figure, y, positive }: { figure: Figure; y: number; positive: 
   const at = weightScale(WIDTH, 12);
   const x = at(figure.value);
   const tone = positive ? "var(--color-for)" : "var(--color-against)";
-  const shape = positive ? `M${String(x - 6)} ${String(y - 6)}h6l6 6-6 6h-6z` : `M${String(x + 6)} ${String(y - 6)}h-6l-6 6 6 6h6z`;
+  const shape = positive
+    ? `M${String(x - 6)} ${String(y - 6)}h6l6 6-6 6h-6z`
+    : `M${String(x + 6)} ${String(y - 6)}h-6l-6 6 6 6h6z`;
   return (
     <g>
-      {figure.lower != null && figure.upper != null && <line x1={at(figure.lower)} x2={at(figure.upper)} y1={y} y2={y} stroke={tone} strokeWidth={2} />}
-      {figure.upper != null && figure.upper > 50 && <path d={`M${String(WIDTH - 4)} ${String(y)}l-7-4v8z`} fill={tone} />}
+      {figure.lower != null && figure.upper != null && (
+        <line x1={at(figure.lower)} x2={at(figure.upper)} y1={y} y2={y} stroke={tone} strokeWidth={2} />
+      )}
+      {figure.upper != null && figure.upper > 50 && (
+        <path d={`M${String(WIDTH - 4)} ${String(y)}l-7-4v8z`} fill={tone} />
+      )}
       {figure.lower != null && figure.lower < 1 / 50 && <path d={`M4 ${String(y)}l7-4v8z`} fill={tone} />}
-      <path d={shape} fill={positive ? tone : "var(--color-sheet)"} stroke={tone} strokeWidth={1.8} strokeLinejoin="round" strokeDasharray={beyond(figure.value) ? "2 2" : undefined} />
+      <path
+        d={shape}
+        fill={positive ? tone : "var(--color-sheet)"}
+        stroke={tone}
+        strokeWidth={1.8}
+        strokeLinejoin="round"
+        strokeDasharray={beyond(figure.value) ? "2 2" : undefined}
+      />
     </g>
   );
 }

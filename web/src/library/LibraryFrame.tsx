@@ -14,8 +14,14 @@ export function LibraryFrame() {
       <TopBar />
       <nav aria-label="Places in the library" className="no-print flex flex-wrap gap-x-1">
         {PLACES.map((place) => (
-          <NavLink key={place.to} to={place.to} end
-            className={({ isActive }) => `flex min-h-11 items-center px-2 text-read ${isActive ? "font-semibold underline decoration-2 underline-offset-8" : "text-soft hover:underline"}`}>
+          <NavLink
+            key={place.to}
+            to={place.to}
+            end
+            className={({ isActive }) =>
+              `flex min-h-11 items-center px-2 text-read ${isActive ? "font-semibold underline decoration-2 underline-offset-8" : "text-soft hover:underline"}`
+            }
+          >
             {place.label}
           </NavLink>
         ))}

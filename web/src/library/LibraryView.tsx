@@ -15,12 +15,27 @@ type Library = Schemas["LibraryJson"];
 
 /** Find a test, a condition or a set by any of its names, or browse them. */
 export function LibraryView() {
-  const library = useQuery({ queryKey: keys.library, queryFn: () => dataOf(api.GET("/api/library")), staleTime: Infinity });
+  const library = useQuery({
+    queryKey: keys.library,
+    queryFn: () => dataOf(api.GET("/api/library")),
+    staleTime: Infinity,
+  });
   return (
     <main>
       <title>Library · Lexicor</title>
       {library.isPending && <Waiting what="the library" />}
-      {library.isError && <Message title="The library could not be fetched" action={<Button look="primary" onClick={() => void library.refetch()}>Try again</Button>}>Nothing was lost. The server may have stopped.</Message>}
+      {library.isError && (
+        <Message
+          title="The library could not be fetched"
+          action={
+            <Button look="primary" onClick={() => void library.refetch()}>
+              Try again
+            </Button>
+          }
+        >
+          Nothing was lost. The server may have stopped.
+        </Message>
+      )}
       {library.data && <Shelf library={library.data} />}
     </main>
   );
@@ -31,13 +46,23 @@ function Shelf({ library }: { library: Library }) {
   const words = entries.find;
   const deferred = useDeferredValue(words);
   const search = useMemo(() => new LibrarySearch(library), [library]);
-  const filter: Filter = { kind: entries.kind, region: entries.region, stage: entries.stage, weighed: entries.weighed === "yes" };
-  const everything = useMemo<Hit[]>(() => [
-    ...library.tests.map((test) => ({ kind: "test" as const, id: test.id, by: [] })),
-    ...library.conditions.map((condition) => ({ kind: "condition" as const, id: condition.id, by: [] })),
-    ...library.clusters.map((cluster) => ({ kind: "set" as const, id: cluster.id, by: [] })),
-  ], [library]);
-  const found = (deferred.trim() === "" ? everything : search.find(deferred)).filter((hit) => fits(hit, filter, library));
+  const filter: Filter = {
+    kind: entries.kind,
+    region: entries.region,
+    stage: entries.stage,
+    weighed: entries.weighed === "yes",
+  };
+  const everything = useMemo<Hit[]>(
+    () => [
+      ...library.tests.map((test) => ({ kind: "test" as const, id: test.id, by: [] })),
+      ...library.conditions.map((condition) => ({ kind: "condition" as const, id: condition.id, by: [] })),
+      ...library.clusters.map((cluster) => ({ kind: "set" as const, id: cluster.id, by: [] })),
+    ],
+    [library],
+  );
+  const found = (deferred.trim() === "" ? everything : search.find(deferred)).filter((hit) =>
+    fits(hit, filter, library),
+  );
   const shared = search.sharedName(deferred);
   const list = useRef<HTMLDivElement>(null);
   const navigate = useNavigate();
@@ -57,28 +82,57 @@ function Shelf({ library }: { library: Library }) {
     <>
       <div className="mt-5 flex flex-wrap items-end justify-between gap-x-6 gap-y-3">
         <h1 className="font-serif text-head font-semibold">Library</h1>
-        <p className="text-note text-soft">{library.tests.length} tests · {library.conditions.length} conditions · {library.clusters.length} sets. {library.tests.filter((test) => test.review === "drafted").length} cards drafted, not yet reviewed by a clinician.</p>
+        <p className="text-note text-soft">
+          {library.tests.length} tests · {library.conditions.length} conditions · {library.clusters.length} sets.{" "}
+          {library.tests.filter((test) => test.review === "drafted").length} cards drafted, not yet reviewed by a
+          clinician.
+        </p>
       </div>
       <div className="mt-3">
         <section aria-label="Found">
           <label className="block">
             <span className="sr-only">Find a test, a condition or a set</span>
-            <input type="search" autoFocus value={words} onChange={(event) => { set({ find: event.target.value }); }} onKeyDown={move}
-              placeholder="Any name, structure or condition" maxLength={80}
-              className="min-h-14 w-full rounded border border-edge bg-sheet px-4 text-xl placeholder:text-soft" />
+            <input
+              type="search"
+              autoFocus
+              value={words}
+              onChange={(event) => {
+                set({ find: event.target.value });
+              }}
+              onKeyDown={move}
+              placeholder="Any name, structure or condition"
+              maxLength={80}
+              className="min-h-14 w-full rounded border border-edge bg-sheet px-4 text-xl placeholder:text-soft"
+            />
           </label>
-          <Filters filter={filter} library={library} onChange={(key, value) => { set({ [key]: value }); }} />
+          <Filters
+            filter={filter}
+            library={library}
+            onChange={(key, value) => {
+              set({ [key]: value });
+            }}
+          />
           <div ref={list}>
             {shared && <SharedNameQuestion shared={shared} />}
             <div className="mt-3 mb-1 flex flex-wrap justify-between gap-x-6 text-note text-soft">
-              <p role="status">{found.length === 0 ? "Nothing matches. Try fewer letters, another name, or fewer filters." : `${String(found.length)} found`}</p>
-              <p><Weighed /> weighed by figures <NotWeighed /> noted, not weighed</p>
+              <p role="status">
+                {found.length === 0
+                  ? "Nothing matches. Try fewer letters, another name, or fewer filters."
+                  : `${String(found.length)} found`}
+              </p>
+              <p>
+                <Weighed /> weighed by figures <NotWeighed /> noted, not weighed
+              </p>
             </div>
             {groups(found, deferred.trim() === "", library).map((group) => (
               <div key={group.title}>
                 {group.title && <h2 className="mt-5 mb-1 font-serif text-xl font-semibold">{group.title}</h2>}
                 <ul className="border-t border-line">
-                  {group.hits.map((hit) => <li key={`${hit.kind} ${hit.id}`} className="border-b border-line"><HitRow hit={hit} library={library} /></li>)}
+                  {group.hits.map((hit) => (
+                    <li key={`${hit.kind} ${hit.id}`} className="border-b border-line">
+                      <HitRow hit={hit} library={library} />
+                    </li>
+                  ))}
                 </ul>
               </div>
             ))}
@@ -96,8 +150,11 @@ function groups(found: Hit[], browsing: boolean, library: Library): { title: str
   }
   const stage = new Map(library.tests.map((test) => [test.id, test.stage]));
   const titles = [...library.stages, "Conditions", "Sets of findings"];
-  const title = (hit: Hit) => (hit.kind === "condition" ? "Conditions" : hit.kind === "set" ? "Sets of findings" : (stage.get(hit.id) ?? ""));
-  return titles.map((each) => ({ title: each, hits: found.filter((hit) => title(hit) === each) })).filter((group) => group.hits.length > 0);
+  const title = (hit: Hit) =>
+    hit.kind === "condition" ? "Conditions" : hit.kind === "set" ? "Sets of findings" : (stage.get(hit.id) ?? "");
+  return titles
+    .map((each) => ({ title: each, hits: found.filter((hit) => title(hit) === each) }))
+    .filter((group) => group.hits.length > 0);
 }
 
 function HitRow({ hit, library }: { hit: Hit; library: Library }) {

@@ -19,8 +19,12 @@ export function WeightBars({ weights }: { weights: Schemas["WeightJson"][] }) {
             <th className="relative" style={{ width: "40%" }}>
               <span className="sr-only">Weight of either answer</span>
               <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} 32`} aria-hidden="true">
-                <text x={at(1) - 8} y={11} textAnchor="end" fontSize={13} fill="var(--color-against)">negative lowers ◁</text>
-                <text x={at(1) + 8} y={11} fontSize={13} fill="var(--color-for)">▶ positive raises</text>
+                <text x={at(1) - 8} y={11} textAnchor="end" fontSize={13} fill="var(--color-against)">
+                  negative lowers ◁
+                </text>
+                <text x={at(1) + 8} y={11} fontSize={13} fill="var(--color-for)">
+                  ▶ positive raises
+                </text>
                 <MarkLabels at={at} y={28} />
               </svg>
             </th>
@@ -31,11 +35,19 @@ export function WeightBars({ weights }: { weights: Schemas["WeightJson"][] }) {
           {weights.map((weight) => (
             <tr key={weight.testId} className="break-inside-avoid border-b border-line">
               <th scope="row" className="py-1 pr-3 text-left font-normal">
-                <ToSheet kind="tests" id={weight.testId}>{weight.testName}</ToSheet>
-                <span className="block text-note text-soft">{weight.counts} · {weight.record}{weight.byInventors && " · by its inventors"}{weight.worthless && " · tells next to nothing"}</span>
+                <ToSheet kind="tests" id={weight.testId}>
+                  {weight.testName}
+                </ToSheet>
+                <span className="block text-note text-soft">
+                  {weight.counts} · {weight.record}
+                  {weight.byInventors && " · by its inventors"}
+                  {weight.worthless && " · tells next to nothing"}
+                </span>
               </th>
               <td className="pr-2 text-right text-note">{decimal(weight.lrNegative)}</td>
-              <td><Bar weight={weight} /></td>
+              <td>
+                <Bar weight={weight} />
+              </td>
               <td className="pl-2 text-note">{decimal(weight.lrPositive)}</td>
             </tr>
           ))}
@@ -54,10 +66,25 @@ function Bar({ weight }: { weight: Schemas["WeightJson"] }) {
   return (
     <svg className="w-full" viewBox={`0 0 ${String(WIDTH)} 40`} aria-hidden="true">
       <MarkLines at={at} height={40} />
-      {right > centre && <path d={`M${String(centre)} 11H${String(right - point(centre, right))}L${String(right)} 20L${String(right - point(centre, right))} 29H${String(centre)}z`}
-        fill={weight.worthless ? "var(--color-for-wash)" : "var(--color-for)"} stroke="var(--color-for)" strokeWidth={1.4} strokeDasharray={weight.byInventors ? "4 3" : undefined} fillOpacity={weight.byInventors ? 0.55 : 1} />}
-      {left < centre && <path d={`M${String(centre)} 11H${String(left + point(centre, left))}L${String(left)} 20L${String(left + point(centre, left))} 29H${String(centre)}z`}
-        fill="var(--color-sheet)" stroke="var(--color-against)" strokeWidth={1.8} strokeDasharray={weight.byInventors ? "4 3" : undefined} />}
+      {right > centre && (
+        <path
+          d={`M${String(centre)} 11H${String(right - point(centre, right))}L${String(right)} 20L${String(right - point(centre, right))} 29H${String(centre)}z`}
+          fill={weight.worthless ? "var(--color-for-wash)" : "var(--color-for)"}
+          stroke="var(--color-for)"
+          strokeWidth={1.4}
+          strokeDasharray={weight.byInventors ? "4 3" : undefined}
+          fillOpacity={weight.byInventors ? 0.55 : 1}
+        />
+      )}
+      {left < centre && (
+        <path
+          d={`M${String(centre)} 11H${String(left + point(centre, left))}L${String(left)} 20L${String(left + point(centre, left))} 29H${String(centre)}z`}
+          fill="var(--color-sheet)"
+          stroke="var(--color-against)"
+          strokeWidth={1.8}
+          strokeDasharray={weight.byInventors ? "4 3" : undefined}
+        />
+      )}
       <Pivot at={at} height={40} />
     </svg>
   );

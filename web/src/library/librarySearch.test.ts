@@ -2,8 +2,29 @@ import { describe, expect, it } from "vitest";
 import type { Schemas } from "../shared/api/client";
 import { LibrarySearch } from "./librarySearch";
 
-function test(id: string, name: string, aliases: string[], structures: string[] = [], conditions: string[] = []): Schemas["TestLine"] {
-  return { id, name, shortName: name, aliases, misspelt: [], region: "shoulder", stage: "Special tests", positions: ["Sitting"], structures, seconds: 10, provocation: 1, review: "drafted", conditions, weighedFor: [] };
+function test(
+  id: string,
+  name: string,
+  aliases: string[],
+  structures: string[] = [],
+  conditions: string[] = [],
+): Schemas["TestLine"] {
+  return {
+    id,
+    name,
+    shortName: name,
+    aliases,
+    misspelt: [],
+    region: "shoulder",
+    stage: "Special tests",
+    positions: ["Sitting"],
+    structures,
+    seconds: 10,
+    provocation: 1,
+    review: "drafted",
+    conditions,
+    weighedFor: [],
+  };
 }
 
 const library: Schemas["LibraryJson"] = {
@@ -16,9 +37,37 @@ const library: Schemas["LibraryJson"] = {
     test("compression", "Active compression", ["O'Brien test"], ["superior labrum"]),
     test("can", "Empty can", ["Jobe test"], ["supraspinatus"], ["sub"]),
   ],
-  conditions: [{ id: "sub", name: "Subacromial pain", shortName: "Subacromial pain", region: "shoulder", scope: "", start: {}, serious: null, tests: 2, weighed: 2 }],
-  clusters: [{ id: "cl", name: "Subacromial set of three", conditionId: "sub", conditionName: "Subacromial pain", components: ["Flexed internal-rotation impingement"] }],
-  sharedNames: [{ name: "crank test", meant: [{ testId: "apprehension", testName: "Anterior apprehension in abduction", how: "a" }, { testId: "labral", testName: "Axial load", how: "b" }] }],
+  conditions: [
+    {
+      id: "sub",
+      name: "Subacromial pain",
+      shortName: "Subacromial pain",
+      region: "shoulder",
+      scope: "",
+      start: {},
+      serious: null,
+      tests: 2,
+      weighed: 2,
+    },
+  ],
+  clusters: [
+    {
+      id: "cl",
+      name: "Subacromial set of three",
+      conditionId: "sub",
+      conditionName: "Subacromial pain",
+      components: ["Flexed internal-rotation impingement"],
+    },
+  ],
+  sharedNames: [
+    {
+      name: "crank test",
+      meant: [
+        { testId: "apprehension", testName: "Anterior apprehension in abduction", how: "a" },
+        { testId: "labral", testName: "Axial load", how: "b" },
+      ],
+    },
+  ],
 };
 const search = new LibrarySearch(library);
 
@@ -41,7 +90,9 @@ describe("search", () => {
   });
 
   it("finds conditions and sets, and tests by the condition they speak about", () => {
-    expect(search.find("subacromial").map((hit) => hit.id)).toEqual(expect.arrayContaining(["sub", "cl", "can", "flexed"]));
+    expect(search.find("subacromial").map((hit) => hit.id)).toEqual(
+      expect.arrayContaining(["sub", "cl", "can", "flexed"]),
+    );
   });
 
   it("asks every word to be met", () => {

@@ -21,11 +21,28 @@ export function NoteText({ live, length, version, forms }: NoteTextProps) {
   const [copied, setCopied] = useState<string>();
   const note = useQuery({
     queryKey: [...keys.note(id, number, length, version ?? 0), signing.closed, signing.versions.length],
-    queryFn: () => dataOf(api.GET("/api/examinations/{id}/note", { params: { path: { id }, query: version === undefined ? { length } : { length, version } }, parseAs: "text" })),
+    queryFn: () =>
+      dataOf(
+        api.GET("/api/examinations/{id}/note", {
+          params: { path: { id }, query: version === undefined ? { length } : { length, version } },
+          parseAs: "text",
+        }),
+      ),
     placeholderData: keepPreviousData,
   });
   if (note.isError) {
-    return <Message title="The note could not be fetched" action={<Button look="primary" onClick={() => void note.refetch()}>Try again</Button>}>The record itself is safe.</Message>;
+    return (
+      <Message
+        title="The note could not be fetched"
+        action={
+          <Button look="primary" onClick={() => void note.refetch()}>
+            Try again
+          </Button>
+        }
+      >
+        The record itself is safe.
+      </Message>
+    );
   }
   if (!note.data) {
     return <Waiting what="the note" />;
@@ -41,12 +58,29 @@ export function NoteText({ live, length, version, forms }: NoteTextProps) {
         <h1 className="font-serif text-head font-semibold">Note</h1>
         {forms}
         <div className="flex items-center gap-3">
-          <span role="status" className="text-note">{copied === text ? "Copied" : ""}</span>
-          <Button onClick={() => { window.print(); }}>Print</Button>
-          <Button look="primary" onClick={() => void copy()}>Copy the note</Button>
+          <span role="status" className="text-note">
+            {copied === text ? "Copied" : ""}
+          </span>
+          <Button
+            onClick={() => {
+              window.print();
+            }}
+          >
+            Print
+          </Button>
+          <Button look="primary" onClick={() => void copy()}>
+            Copy the note
+          </Button>
         </div>
       </div>
-      <pre tabIndex={0} dir="auto" aria-label="Text of the note" className="border border-line bg-sheet p-5 font-sans text-read whitespace-pre-wrap break-words print:border-0 print:p-0">{text}</pre>
+      <pre
+        tabIndex={0}
+        dir="auto"
+        aria-label="Text of the note"
+        className="border border-line bg-sheet p-5 font-sans text-read whitespace-pre-wrap break-words print:border-0 print:p-0"
+      >
+        {text}
+      </pre>
     </>
   );
 }

@@ -22,12 +22,36 @@ export function ReportPages({ live, version, forms }: ReportPagesProps) {
         <h1 className="font-serif text-head font-semibold">Report</h1>
         {forms}
         <div className="flex items-center gap-3">
-          <span role="status" className="text-note">{ready ? "" : "Laying out …"}</span>
-          <Button disabled={!ready} onClick={() => { page.current?.contentWindow?.print(); }}>Print</Button>
-          <a href={`/api/examinations/${id}/report.pdf${of}`} download className="inline-flex min-h-12 items-center rounded border-2 border-ink bg-tan px-4 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line">Save as PDF</a>
+          <span role="status" className="text-note">
+            {ready ? "" : "Laying out …"}
+          </span>
+          <Button
+            disabled={!ready}
+            onClick={() => {
+              page.current?.contentWindow?.print();
+            }}
+          >
+            Print
+          </Button>
+          <a
+            href={`/api/examinations/${id}/report.pdf${of}`}
+            download
+            className="inline-flex min-h-12 items-center rounded border-2 border-ink bg-tan px-4 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line"
+          >
+            Save as PDF
+          </a>
         </div>
       </div>
-      <iframe ref={page} key={now} title="Report" src={`/api/examinations/${id}/report${of}`} onLoad={() => { setReady(true); }} className="min-h-[70vh] w-full flex-1 border border-line bg-white" />
+      <iframe
+        ref={page}
+        key={now}
+        title="Report"
+        src={`/api/examinations/${id}/report${of}`}
+        onLoad={() => {
+          setReady(true);
+        }}
+        className="min-h-[70vh] w-full flex-1 border border-line bg-white"
+      />
     </>
   );
 }

@@ -15,11 +15,27 @@ export function Comparison({ own, proposed, most }: { own: Plan; proposed: Plan;
     <table className="w-full text-read">
       <caption className="sr-only">My order beside the proposal</caption>
       <thead>
-        <tr className="border-b-2 border-ink text-right"><th scope="col"><span className="sr-only">What</span></th><th scope="col" className="py-1 font-semibold">□ Mine</th><th scope="col" className="py-1 font-semibold">● Proposed</th></tr>
+        <tr className="border-b-2 border-ink text-right">
+          <th scope="col">
+            <span className="sr-only">What</span>
+          </th>
+          <th scope="col" className="py-1 font-semibold">
+            □ Mine
+          </th>
+          <th scope="col" className="py-1 font-semibold">
+            ● Proposed
+          </th>
+        </tr>
       </thead>
       <tbody>
         {rows.map(([name, value]) => (
-          <tr key={name} className="border-b border-line text-right"><th scope="row" className="py-1 text-left font-normal">{name}</th><td className="font-semibold">{value(own)}</td><td>{value(proposed)}</td></tr>
+          <tr key={name} className="border-b border-line text-right">
+            <th scope="row" className="py-1 text-left font-normal">
+              {name}
+            </th>
+            <td className="font-semibold">{value(own)}</td>
+            <td>{value(proposed)}</td>
+          </tr>
         ))}
       </tbody>
     </table>

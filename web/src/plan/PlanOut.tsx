@@ -2,7 +2,9 @@ import type { Schemas } from "../shared/api/client";
 import { effectWords } from "./words";
 
 const WHY: readonly [Schemas["PlanOutJson"]["why"], string][] = [
-  ["NO_TIME", "No time for, though they would tell something"], ["TELLS_LITTLE", "Would tell little beside the plan"], ["NO_FIGURES", "No figures for a condition in play"],
+  ["NO_TIME", "No time for, though they would tell something"],
+  ["TELLS_LITTLE", "Would tell little beside the plan"],
+  ["NO_FIGURES", "No figures for a condition in play"],
 ];
 
 interface PlanOutProps {
@@ -18,24 +20,50 @@ export function PlanOut({ out, locked, onPutIn }: PlanOutProps) {
     <div className="no-print mt-5 flex flex-col">
       {locked.length > 0 && (
         <details open className="border-t border-line">
-          <summary className="flex min-h-12 cursor-pointer items-center text-read font-semibold">Locked, {locked.length}</summary>
-          <ul className="pb-2 text-read">{locked.map((test) => <li key={test.testId}>{test.name}: {test.why}</li>)}</ul>
+          <summary className="flex min-h-12 cursor-pointer items-center text-read font-semibold">
+            Locked, {locked.length}
+          </summary>
+          <ul className="pb-2 text-read">
+            {locked.map((test) => (
+              <li key={test.testId}>
+                {test.name}: {test.why}
+              </li>
+            ))}
+          </ul>
         </details>
       )}
       {WHY.map(([why, words]) => {
         const tests = out.filter((test) => test.why === why);
-        return tests.length > 0 && (
-          <details key={why} className="border-t border-line">
-            <summary className="flex min-h-12 cursor-pointer items-center text-read font-semibold">{words}, {tests.length}</summary>
-            <ul className="pb-2 text-read">
-              {tests.map((test) => (
-                <li key={test.testId} className="flex min-h-12 items-center gap-3 border-t border-line">
-                  {onPutIn && <button type="button" aria-label={`Put in ${test.name}`} onClick={() => { onPutIn(test.testId); }} className="min-h-11 shrink-0 rounded border border-edge bg-sheet px-3 text-note hover:bg-tan">Put in</button>}
-                  <span><strong className="font-semibold">{test.name}</strong> <span className="text-note">{effectWords(test.changes)}</span></span>
-                </li>
-              ))}
-            </ul>
-          </details>
+        return (
+          tests.length > 0 && (
+            <details key={why} className="border-t border-line">
+              <summary className="flex min-h-12 cursor-pointer items-center text-read font-semibold">
+                {words}, {tests.length}
+              </summary>
+              <ul className="pb-2 text-read">
+                {tests.map((test) => (
+                  <li key={test.testId} className="flex min-h-12 items-center gap-3 border-t border-line">
+                    {onPutIn && (
+                      <button
+                        type="button"
+                        aria-label={`Put in ${test.name}`}
+                        onClick={() => {
+                          onPutIn(test.testId);
+                        }}
+                        className="min-h-11 shrink-0 rounded border border-edge bg-sheet px-3 text-note hover:bg-tan"
+                      >
+                        Put in
+                      </button>
+                    )}
+                    <span>
+                      <strong className="font-semibold">{test.name}</strong>{" "}
+                      <span className="text-note">{effectWords(test.changes)}</span>
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </details>
+          )
         );
       })}
     </div>

@@ -10,14 +10,27 @@ export function PocketCard({ plan, title }: { plan: Schemas["PlanJson"]; title: 
   return (
     <section aria-hidden="true" className={plan.steps.length > MANY ? "pocket pocket-full" : "pocket"}>
       <h2>{title}</h2>
-      <p>{plan.steps.length} tests, {minuteWords(plan.minutes)}, {plan.moves} changes of position. After a name: the condition it says most about, if positive / if negative, in 100.</p>
+      <p>
+        {plan.steps.length} tests, {minuteWords(plan.minutes)}, {plan.moves} changes of position. After a name: the
+        condition it says most about, if positive / if negative, in 100.
+      </p>
       {byPosition(plan.steps).map((group, index) => (
         <div key={`${group.position} ${String(index)}`}>
           <h3>{group.position}</h3>
           <ul>
             {group.steps.map((step) => {
               const [change] = step.changes;
-              return <li key={step.testId}><span className="box" /> <strong>{step.name}</strong>{change && <> {change.name} {inHundred(change.ifPositive)} / {inHundred(change.ifNegative)}</>}</li>;
+              return (
+                <li key={step.testId}>
+                  <span className="box" /> <strong>{step.name}</strong>
+                  {change && (
+                    <>
+                      {" "}
+                      {change.name} {inHundred(change.ifPositive)} / {inHundred(change.ifNegative)}
+                    </>
+                  )}
+                </li>
+              );
             })}
           </ul>
         </div>

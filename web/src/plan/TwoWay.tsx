@@ -8,7 +8,14 @@ export function TwoWay({ change }: { change: Schemas["AheadChangeJson"] }) {
   const at = oddsScale(WIDTH, 8);
   const [low, now, high] = [at(change.ifNegative), at(change.now), at(change.ifPositive)].map((x) => x.toFixed(1));
   return (
-    <svg width={WIDTH} height={20} viewBox={`0 0 ${String(WIDTH)} 20`} aria-hidden="true" focusable="false" className="shrink-0">
+    <svg
+      width={WIDTH}
+      height={20}
+      viewBox={`0 0 ${String(WIDTH)} 20`}
+      aria-hidden="true"
+      focusable="false"
+      className="shrink-0"
+    >
       <line x1={0} x2={WIDTH} y1={10} y2={10} stroke="var(--color-line)" strokeWidth={1} />
       <line x1={low} x2={now} y1={10} y2={10} stroke="var(--color-against)" strokeWidth={2} strokeDasharray="3 2" />
       <line x1={now} x2={high} y1={10} y2={10} stroke="var(--color-for)" strokeWidth={3} />

@@ -3,7 +3,12 @@ import { describe, expect, it } from "vitest";
 import type { Schemas } from "../shared/api/client";
 import { inOrderOf, moved, placeOf, placesOf, withTest } from "./ordering";
 
-const known = [["a", "Standing"], ["b", "Sitting"], ["c", "Sitting"], ["d", "Supine"]].map(([id, position]) => ({ id, position })) as Schemas["TestJson"][];
+const known = [
+  ["a", "Standing"],
+  ["b", "Sitting"],
+  ["c", "Sitting"],
+  ["d", "Supine"],
+].map(([id, position]) => ({ id, position })) as Schemas["TestJson"][];
 
 describe("an order changed by hand", () => {
   it("moves a row to where it was dropped", () => {
@@ -14,11 +19,15 @@ describe("an order changed by hand", () => {
   it("says where a test is done and reads it back", () => {
     const tests = [...known, { id: "e", position: "Sitting at the table" }] as Schemas["TestJson"][];
     expect(placeOf("a", "Sitting at the table")).toBe("a--sitting-at-the-table");
-    expect([...placesOf([placeOf("a", "Sitting at the table"), placeOf("b", "Hanging")], tests)]).toEqual([["a", "Sitting at the table"]]);
+    expect([...placesOf([placeOf("a", "Sitting at the table"), placeOf("b", "Hanging")], tests)]).toEqual([
+      ["a", "Sitting at the table"],
+    ]);
   });
 
   it("shows steps as they were put before they are weighed anew", () => {
-    expect(inOrderOf([{ testId: "a" }, { testId: "b" }, { testId: "c" }], ["c", "a", "new"]).map((step) => step.testId)).toEqual(["c", "a"]);
+    expect(
+      inOrderOf([{ testId: "a" }, { testId: "b" }, { testId: "c" }], ["c", "a", "new"]).map((step) => step.testId),
+    ).toEqual(["c", "a"]);
   });
 
   it("puts a test behind the last of its position, else at the end, and never twice", () => {

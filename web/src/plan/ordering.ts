@@ -23,7 +23,9 @@ export function withTest(tests: readonly string[], test: string, known: readonly
 
 /** Steps in the order of a draft, at once and before they are weighed anew; what is no more in it is left out. */
 export function inOrderOf<Step extends { testId: string }>(steps: readonly Step[], tests: readonly string[]): Step[] {
-  return steps.filter((step) => tests.includes(step.testId)).sort((a, b) => tests.indexOf(a.testId) - tests.indexOf(b.testId));
+  return steps
+    .filter((step) => tests.includes(step.testId))
+    .sort((a, b) => tests.indexOf(a.testId) - tests.indexOf(b.testId));
 }
 
 /** A position as it stands in an answer: "Sitting at the table" as "sitting-at-the-table". */
@@ -38,11 +40,13 @@ export function placeOf(test: string, position: string): string {
 
 /** The positions of such answers, as the region's tests call them; what they do not know is left out. */
 export function placesOf(answers: readonly string[], known: readonly Test[]): Map<string, string> {
-  return new Map(answers.flatMap((answer) => {
-    const [test = "", place] = answer.split("--");
-    const position = known.map((each) => each.position).find((each) => slug(each) === place);
-    return position === undefined ? [] : [[test, position] as const];
-  }));
+  return new Map(
+    answers.flatMap((answer) => {
+      const [test = "", place] = answer.split("--");
+      const position = known.map((each) => each.position).find((each) => slug(each) === place);
+      return position === undefined ? [] : [[test, position] as const];
+    }),
+  );
 }
 
 /** A plan that was changed by hand. */
@@ -63,7 +67,16 @@ export function keptPlan(examination: string): Draft | undefined {
 }
 
 function isDraft(kept: unknown): kept is Draft {
-  return typeof kept === "object" && kept !== null && "tests" in kept && "byHand" in kept && "from" in kept && Array.isArray(kept.tests) && Array.isArray(kept.byHand) && typeof kept.from === "string";
+  return (
+    typeof kept === "object" &&
+    kept !== null &&
+    "tests" in kept &&
+    "byHand" in kept &&
+    "from" in kept &&
+    Array.isArray(kept.tests) &&
+    Array.isArray(kept.byHand) &&
+    typeof kept.from === "string"
+  );
 }
 
 /** Keeps a draft over a reload; undefined forgets it. */

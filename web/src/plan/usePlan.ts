@@ -14,7 +14,12 @@ export function usePlan(live: LiveExamination) {
   const [earlier, setEarlier] = useState<readonly (Draft | undefined)[]>([]);
   const ask = (budget: number | undefined) => ({
     queryKey: keys.plan(id, number, budget ?? -1),
-    queryFn: () => dataOf(api.GET("/api/examinations/{id}/plan", { params: { path: { id }, query: budget === undefined ? {} : { minutes: budget } } })),
+    queryFn: () =>
+      dataOf(
+        api.GET("/api/examinations/{id}/plan", {
+          params: { path: { id }, query: budget === undefined ? {} : { minutes: budget } },
+        }),
+      ),
     placeholderData: keepPreviousData,
   });
   const proposed = useQuery(ask(minutes));
@@ -26,7 +31,10 @@ export function usePlan(live: LiveExamination) {
   });
   const own = useQuery({
     queryKey: keys.ownPlan(id, number, draft?.tests.join(" ") ?? ""),
-    queryFn: () => dataOf(api.GET("/api/examinations/{id}/plan/own", { params: { path: { id }, query: { test: draft?.tests ?? [] } } })),
+    queryFn: () =>
+      dataOf(
+        api.GET("/api/examinations/{id}/plan/own", { params: { path: { id }, query: { test: draft?.tests ?? [] } } }),
+      ),
     enabled: draft !== undefined,
     placeholderData: keepPreviousData,
   });
@@ -35,27 +43,59 @@ export function usePlan(live: LiveExamination) {
     setDraft(next);
     keepPlan(id, next);
   };
-  const begun = (): Draft => draft ?? { tests: proposed.data?.steps.map((step) => step.testId) ?? [], byHand: [], from: "the proposal" };
+  const begun = (): Draft =>
+    draft ?? { tests: proposed.data?.steps.map((step) => step.testId) ?? [], byHand: [], from: "the proposal" };
   const change = (tests: string[], hand: string) => {
     const { byHand, ...rest } = begun();
-    set({ ...rest, tests, byHand: tests.includes(hand) ? [...new Set([...byHand, hand])] : byHand.filter((each) => each !== hand) });
+    set({
+      ...rest,
+      tests,
+      byHand: tests.includes(hand) ? [...new Set([...byHand, hand])] : byHand.filter((each) => each !== hand),
+    });
   };
   return {
-    minutes, setMinutes, proposed, free, curve, own, draft,
+    minutes,
+    setMinutes,
+    proposed,
+    free,
+    curve,
+    own,
+    draft,
     move: (test: string, to: string) => {
       const { tests } = begun();
       change(moved(tests, tests.indexOf(test), tests.indexOf(to)), test);
     },
-    leaveOut: (test: string) => { change(begun().tests.filter((each) => each !== test), test); },
-    putIn: (test: string, known: readonly Schemas["TestJson"][]) => { change(withTest(begun().tests, test, known), test); },
-    begin: (routine: Schemas["RoutineJson"]) => { set({ tests: routine.steps.map((step) => step.testId), byHand: [], from: `“${routine.name}”`, gone: routine.missing }); },
-    propose: () => { set(undefined); },
-    undo: earlier.length === 0 ? undefined : () => {
-      const last = earlier.at(-1);
-      setEarlier(earlier.slice(0, -1));
-      setDraft(last);
-      keepPlan(id, last);
+    leaveOut: (test: string) => {
+      change(
+        begun().tests.filter((each) => each !== test),
+        test,
+      );
     },
-    forget: () => { keepPlan(id, undefined); },
+    putIn: (test: string, known: readonly Schemas["TestJson"][]) => {
+      change(withTest(begun().tests, test, known), test);
+    },
+    begin: (routine: Schemas["RoutineJson"]) => {
+      set({
+        tests: routine.steps.map((step) => step.testId),
+        byHand: [],
+        from: `“${routine.name}”`,
+        gone: routine.missing,
+      });
+    },
+    propose: () => {
+      set(undefined);
+    },
+    undo:
+      earlier.length === 0
+        ? undefined
+        : () => {
+            const last = earlier.at(-1);
+            setEarlier(earlier.slice(0, -1));
+            setDraft(last);
+            keepPlan(id, last);
+          },
+    forget: () => {
+      keepPlan(id, undefined);
+    },
   };
 }

@@ -6,7 +6,13 @@ import { keys } from "../shared/api/keys";
 import { withTest } from "./ordering";
 
 /** The answers that keep a plan that was taken: the order, its tests, those put in or moved by hand, those it is to be left alone with, and where each is done. */
-export const PLAN_ANSWERS = { order: "order", plan: "plan", byHand: "plan-by-hand", kept: "plan-kept", positions: "plan-positions" } as const;
+export const PLAN_ANSWERS = {
+  order: "order",
+  plan: "plan",
+  byHand: "plan-by-hand",
+  kept: "plan-kept",
+  positions: "plan-positions",
+} as const;
 
 /** What results have changed for the plan that was taken, and what can be done about it. Nothing where none was. */
 export interface Replan {
@@ -38,13 +44,36 @@ export function useReplan(live: LiveExamination): Replan {
     settled: now?.settled.filter((test) => notHere(test) && plan.includes(test.testId)) ?? [],
     ask: now?.ask.filter((test) => notHere(test) && plan.includes(test.testId)) ?? [],
     better: now?.better.filter((test) => notHere(test) && !plan.includes(test.testId)) ?? [],
-    keep: (tests) => { live.add(tell([{ question: PLAN_ANSWERS.kept, values: [...new Set([...values(PLAN_ANSWERS.kept), ...tests])] }], standAt)); },
+    keep: (tests) => {
+      live.add(
+        tell(
+          [{ question: PLAN_ANSWERS.kept, values: [...new Set([...values(PLAN_ANSWERS.kept), ...tests])] }],
+          standAt,
+        ),
+      );
+    },
     leaveOut: (test) => {
-      live.add(tell([{ question: PLAN_ANSWERS.plan, values: plan.filter((each) => each !== test) }, { question: PLAN_ANSWERS.byHand, values: byHand.filter((each) => each !== test) }], standAt));
+      live.add(
+        tell(
+          [
+            { question: PLAN_ANSWERS.plan, values: plan.filter((each) => each !== test) },
+            { question: PLAN_ANSWERS.byHand, values: byHand.filter((each) => each !== test) },
+          ],
+          standAt,
+        ),
+      );
     },
     putIn: (test) => {
-      live.add(tell([{ question: PLAN_ANSWERS.order, values: withTest(values(PLAN_ANSWERS.order), test, live.region.tests) }, { question: PLAN_ANSWERS.plan, values: [...plan, test] },
-        { question: PLAN_ANSWERS.byHand, values: [...new Set([...byHand, test])] }], standAt));
+      live.add(
+        tell(
+          [
+            { question: PLAN_ANSWERS.order, values: withTest(values(PLAN_ANSWERS.order), test, live.region.tests) },
+            { question: PLAN_ANSWERS.plan, values: [...plan, test] },
+            { question: PLAN_ANSWERS.byHand, values: [...new Set([...byHand, test])] },
+          ],
+          standAt,
+        ),
+      );
     },
   };
 }

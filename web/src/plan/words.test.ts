@@ -2,12 +2,39 @@ import { describe, expect, it } from "vitest";
 import type { Schemas } from "../shared/api/client";
 import { beyondFigures, byPosition, curveWords, minuteWords, secondWords, share, summary, whyWords } from "./words";
 
-const step = (testId: string, position: string, more: Partial<Schemas["PlanStepJson"]> = {}): Schemas["PlanStepJson"] => ({ testId, name: testId, position, positions: [position], learnt: false, minutes: 0.5, why: "INFORMATION", bits: 0.1, changes: [], equipment: [], ...more });
-const plan = (steps: Schemas["PlanStepJson"][], bits: number, moves = 0): Schemas["PlanJson"] => ({ knows: 1, minutes: 9.4, moves, bits, spared: null, steps, out: [], locked: [] });
+const step = (
+  testId: string,
+  position: string,
+  more: Partial<Schemas["PlanStepJson"]> = {},
+): Schemas["PlanStepJson"] => ({
+  testId,
+  name: testId,
+  position,
+  positions: [position],
+  learnt: false,
+  minutes: 0.5,
+  why: "INFORMATION",
+  bits: 0.1,
+  changes: [],
+  equipment: [],
+  ...more,
+});
+const plan = (steps: Schemas["PlanStepJson"][], bits: number, moves = 0): Schemas["PlanJson"] => ({
+  knows: 1,
+  minutes: 9.4,
+  moves,
+  bits,
+  spared: null,
+  steps,
+  out: [],
+  locked: [],
+});
 
 describe("a plan in words", () => {
   it("says what it takes", () => {
-    expect(summary(plan([step("a", "Sitting"), step("b", "Sitting")], 1, 1))).toBe("2 tests, 9 min, 1 change of position.");
+    expect(summary(plan([step("a", "Sitting"), step("b", "Sitting")], 1, 1))).toBe(
+      "2 tests, 9 min, 1 change of position.",
+    );
     expect(summary(plan([], 0))).toBe("No test.");
     expect(minuteWords(0.4)).toBe("under 1 min");
   });
@@ -19,27 +46,65 @@ describe("a plan in words", () => {
   });
 
   it("says why a test is in, by figures where there are any", () => {
-    const change = { conditionId: "x", name: "Full cuff tear", now: 0.17, ifPositive: 0.62, ifNegative: 0.08, live: true };
+    const change = {
+      conditionId: "x",
+      name: "Full cuff tear",
+      now: 0.17,
+      ifPositive: 0.62,
+      ifNegative: 0.08,
+      live: true,
+    };
     expect(whyWords(step("a", "Sitting", { changes: [change] }))).toBe("Full cuff tear: 62 if positive, 8 if negative");
-    expect(whyWords(step("a", "Sitting", { why: "DEFINITION", changes: [change] }))).toBe("defines a condition in play; full cuff tear: 62 if positive, 8 if negative");
-    expect(whyWords(step("a", "Sitting", { why: "SERIOUS", about: "Full cuff tear", changes: [change] }))).toBe("serious, first served: full cuff tear: 62 if positive, 8 if negative");
-    expect(whyWords(step("a", "Sitting", { why: "PICTURE", about: "Trigger finger" }))).toBe("belongs to the picture of trigger finger");
+    expect(whyWords(step("a", "Sitting", { why: "DEFINITION", changes: [change] }))).toBe(
+      "defines a condition in play; full cuff tear: 62 if positive, 8 if negative",
+    );
+    expect(whyWords(step("a", "Sitting", { why: "SERIOUS", about: "Full cuff tear", changes: [change] }))).toBe(
+      "serious, first served: full cuff tear: 62 if positive, 8 if negative",
+    );
+    expect(whyWords(step("a", "Sitting", { why: "PICTURE", about: "Trigger finger" }))).toBe(
+      "belongs to the picture of trigger finger",
+    );
     expect(whyWords(step("a", "Sitting", { why: "BY_HAND" }))).toBe("no figures for a condition in play");
     expect(secondWords(step("a", "Sitting", { learnt: true }))).toBe("30 s by your own timing");
   });
 
   it("says where figures end and the plan goes on", () => {
-    const curve = { knows: 1, points: [{ minutes: 0, bits: 0, tests: 0 }, { minutes: 2, bits: 1, tests: 3 }], knee: null };
+    const curve = {
+      knows: 1,
+      points: [
+        { minutes: 0, bits: 0, tests: 0 },
+        { minutes: 2, bits: 1, tests: 3 },
+      ],
+      knee: null,
+    };
     expect(beyondFigures(curve, 9)).toContain("After 2 min figures have nothing to add");
     expect(beyondFigures(curve, 2)).toBe("");
   });
 
   it("tells the curve in words", () => {
-    const curve = { knows: 1, points: [{ minutes: 0, bits: 0, tests: 0 }, { minutes: 4, bits: 1, tests: 6 }, { minutes: 12, bits: 1.25, tests: 15 }], knee: { minutes: 4, bits: 1, tests: 6 } };
-    expect(curveWords(curve, 1.25)).toBe("4 min: 80 in 100; 12 min: 100 in 100. From 4 min each further minute tells much less.");
+    const curve = {
+      knows: 1,
+      points: [
+        { minutes: 0, bits: 0, tests: 0 },
+        { minutes: 4, bits: 1, tests: 6 },
+        { minutes: 12, bits: 1.25, tests: 15 },
+      ],
+      knee: { minutes: 4, bits: 1, tests: 6 },
+    };
+    expect(curveWords(curve, 1.25)).toBe(
+      "4 min: 80 in 100; 12 min: 100 in 100. From 4 min each further minute tells much less.",
+    );
   });
 
   it("gathers steps by position as they come", () => {
-    expect(byPosition([step("a", "Sitting"), step("b", "Sitting"), step("c", "Supine"), step("d", "Sitting")]).map((group) => [group.position, group.steps.length])).toEqual([["Sitting", 2], ["Supine", 1], ["Sitting", 1]]);
+    expect(
+      byPosition([step("a", "Sitting"), step("b", "Sitting"), step("c", "Supine"), step("d", "Sitting")]).map(
+        (group) => [group.position, group.steps.length],
+      ),
+    ).toEqual([
+      ["Sitting", 2],
+      ["Supine", 1],
+      ["Sitting", 1],
+    ]);
   });
 });

@@ -24,18 +24,27 @@ export function summary(plan: Plan): string {
   if (length === 0) {
     return "No test.";
   }
-  const moves = plan.moves === 0 ? "no change of position" : plan.moves === 1 ? "1 change of position" : `${String(plan.moves)} changes of position`;
+  const moves =
+    plan.moves === 0
+      ? "no change of position"
+      : plan.moves === 1
+        ? "1 change of position"
+        : `${String(plan.moves)} changes of position`;
   return `${String(length)} ${length === 1 ? "test" : "tests"}, ${minuteWords(plan.minutes)}, ${moves}.`;
 }
 
 /** How much of `most` bits a plan tells, in 100; never more than all. */
 export function shareOf(plan: Pick<Plan, "bits">, most: number): string {
-  return most < NEXT_TO_NOTHING ? "–" : String(Math.min(100, Math.round((100 * plan.bits) / Math.max(most, plan.bits))));
+  return most < NEXT_TO_NOTHING
+    ? "–"
+    : String(Math.min(100, Math.round((100 * plan.bits) / Math.max(most, plan.bits))));
 }
 
 /** How much of what all tests could tell by figures a plan tells. */
 export function share(plan: Pick<Plan, "bits">, most: number): string {
-  return most < NEXT_TO_NOTHING ? "No test that is left has figures here." : `By figures, ${shareOf(plan, most)} in 100 of what all tests could tell.`;
+  return most < NEXT_TO_NOTHING
+    ? "No test that is left has figures here."
+    : `By figures, ${shareOf(plan, most)} in 100 of what all tests could tell.`;
 }
 
 /** What both answers would do to the condition that a test says most about; empty where it has no figures. */
@@ -53,28 +62,45 @@ export function whyWords(step: Step): string {
   const figures = effectWords(step.changes);
   const about = sentence(step.about ?? "a condition in play");
   const own = step.changes.find((change) => change.name === step.about);
-  const because = (reason: string) => (own ? `${reason} ${about}: ${bothWays(own)}` : figures ? `${reason} ${about}; ${sentence(figures)}` : `${reason} ${about}`);
+  const because = (reason: string) =>
+    own
+      ? `${reason} ${about}: ${bothWays(own)}`
+      : figures
+        ? `${reason} ${about}; ${sentence(figures)}`
+        : `${reason} ${about}`;
   switch (step.why) {
-    case "SAFETY": return "belongs to every examination here";
-    case "MEASURE": return "before provoking, which would spoil it";
-    case "SERIOUS": return because("serious, first served:");
-    case "SPREAD": return because("likely:");
-    case "DEFINITION": return because("defines");
-    case "PICTURE": return because("belongs to the picture of");
-    case "BY_HAND": return figures || "no figures for a condition in play";
-    case "INFORMATION": return figures;
+    case "SAFETY":
+      return "belongs to every examination here";
+    case "MEASURE":
+      return "before provoking, which would spoil it";
+    case "SERIOUS":
+      return because("serious, first served:");
+    case "SPREAD":
+      return because("likely:");
+    case "DEFINITION":
+      return because("defines");
+    case "PICTURE":
+      return because("belongs to the picture of");
+    case "BY_HAND":
+      return figures || "no figures for a condition in play";
+    case "INFORMATION":
+      return figures;
   }
 }
 
 /** What to say of a plan that goes on where figures have ended; empty where it does not. */
 export function beyondFigures(curve: Schemas["PlanCurveJson"], minutes: number): string {
   const end = curve.points.at(-1)?.minutes ?? 0;
-  return end > 0 && minutes > 1.25 * end ? `After ${minuteWords(end)} figures have nothing to add: the rest serves definitions, pictures and measures.` : "";
+  return end > 0 && minutes > 1.25 * end
+    ? `After ${minuteWords(end)} figures have nothing to add: the rest serves definitions, pictures and measures.`
+    : "";
 }
 
 /** The curve for those who do not see it. */
 export function curveWords(curve: Schemas["PlanCurveJson"], most: number): string {
-  const points = curve.points.filter((point) => point.tests > 0).map((point) => `${minuteWords(point.minutes)}: ${shareOf(point, most)} in 100`);
+  const points = curve.points
+    .filter((point) => point.tests > 0)
+    .map((point) => `${minuteWords(point.minutes)}: ${shareOf(point, most)} in 100`);
   return `${points.join("; ")}.${curve.knee ? ` From ${minuteWords(curve.knee.minutes)} each further minute tells much less.` : ""}`;
 }
 

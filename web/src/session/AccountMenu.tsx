@@ -18,17 +18,58 @@ export function AccountMenu() {
   const close = () => menu.current?.hidePopover();
   return (
     <>
-      <button type="button" popoverTarget={id} className="flex min-h-12 items-center gap-1.5 rounded px-2 text-read hover:bg-tan">
-        {person.displayName} <span aria-hidden="true" className="text-note">▾</span>
+      <button
+        type="button"
+        popoverTarget={id}
+        className="flex min-h-12 items-center gap-1.5 rounded px-2 text-read hover:bg-tan"
+      >
+        {person.displayName}{" "}
+        <span aria-hidden="true" className="text-note">
+          ▾
+        </span>
       </button>
-      <div ref={menu} id={id} popover="auto" className="fixed inset-auto top-14 right-4 min-w-52 border border-ink bg-sheet py-1 text-ink">
-        <Link to="/setup/password" className={ITEM} onClick={close}>My sign-in</Link>
-        <Link to="/setup/schools" className={ITEM} onClick={close}>Setup</Link>
+      <div
+        ref={menu}
+        id={id}
+        popover="auto"
+        className="fixed inset-auto top-14 right-4 min-w-52 border border-ink bg-sheet py-1 text-ink"
+      >
+        <Link to="/setup/password" className={ITEM} onClick={close}>
+          My sign-in
+        </Link>
+        <Link to="/setup/schools" className={ITEM} onClick={close}>
+          Setup
+        </Link>
         <div role="group" aria-label="Theme" className="flex flex-wrap gap-1 border-t border-line px-3 py-2">
-          {THEMES.map((each) => <Button key={each.value} look="choice" chosen={chosen === each.value} onClick={() => { chooseTheme(each.value); setChosen(each.value); }}>{each.label}</Button>)}
+          {THEMES.map((each) => (
+            <Button
+              key={each.value}
+              look="choice"
+              chosen={chosen === each.value}
+              onClick={() => {
+                chooseTheme(each.value);
+                setChosen(each.value);
+              }}
+            >
+              {each.label}
+            </Button>
+          ))}
         </div>
-        {waiting > 0 && <p className="max-w-64 border-t border-line px-4 py-2 text-note">{waiting} {waiting === 1 ? "entry is" : "entries are"} not on the server yet. Signed out, they stay sealed in this browser and are sent when you sign in here again.</p>}
-        <button type="button" className={`${ITEM} border-t border-line`} onClick={() => { leave("signed-out"); }}>Sign out</button>
+        {waiting > 0 && (
+          <p className="max-w-64 border-t border-line px-4 py-2 text-note">
+            {waiting} {waiting === 1 ? "entry is" : "entries are"} not on the server yet. Signed out, they stay sealed
+            in this browser and are sent when you sign in here again.
+          </p>
+        )}
+        <button
+          type="button"
+          className={`${ITEM} border-t border-line`}
+          onClick={() => {
+            leave("signed-out");
+          }}
+        >
+          Sign out
+        </button>
       </div>
     </>
   );

@@ -1,5 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState, type SyntheticEvent } from "react";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { Button } from "../shared/ui/Button";
@@ -14,16 +14,53 @@ export function PasswordForm({ onChanged }: { onChanged: (session: Schemas["Sess
   const [fresh, setFresh] = useState("");
   const change = useMutation({
     mutationFn: () => dataOf(api.POST("/api/session/password", { body: { present, fresh } })),
-    onSuccess: (session) => { setPresent(""); setFresh(""); onChanged(session); },
+    onSuccess: (session) => {
+      setPresent("");
+      setFresh("");
+      onChanged(session);
+    },
   });
   const faults = faultsOf(change.error);
-  const submit = (event: FormEvent) => { event.preventDefault(); change.mutate(); };
+  const submit = (event: SyntheticEvent) => {
+    event.preventDefault();
+    change.mutate();
+  };
   return (
     <form noValidate onSubmit={submit} className="flex max-w-md flex-col gap-4">
-      <TextField id="present" label="Present password" type="password" autoComplete="current-password" value={present} fault={faults.present} onChange={setPresent} />
-      <TextField id="fresh" label="New password" hint={PASSWORD_HINT} type="password" autoComplete="new-password" value={fresh} fault={faults.fresh} onChange={setFresh} />
-      {faults.other && <p role="alert" className="border-l-4 border-for pl-3 text-read">{faults.other}</p>}
-      <div className="flex items-center gap-4"><Button type="submit" look="primary" disabled={change.isPending}>Change password</Button>{change.isSuccess && <span role="status" className="text-read">Changed</span>}</div>
+      <TextField
+        id="present"
+        label="Present password"
+        type="password"
+        autoComplete="current-password"
+        value={present}
+        fault={faults.present}
+        onChange={setPresent}
+      />
+      <TextField
+        id="fresh"
+        label="New password"
+        hint={PASSWORD_HINT}
+        type="password"
+        autoComplete="new-password"
+        value={fresh}
+        fault={faults.fresh}
+        onChange={setFresh}
+      />
+      {faults.other && (
+        <p role="alert" className="border-l-4 border-for pl-3 text-read">
+          {faults.other}
+        </p>
+      )}
+      <div className="flex items-center gap-4">
+        <Button type="submit" look="primary" disabled={change.isPending}>
+          Change password
+        </Button>
+        {change.isSuccess && (
+          <span role="status" className="text-read">
+            Changed
+          </span>
+        )}
+      </div>
     </form>
   );
 }

@@ -1,5 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState, type SyntheticEvent } from "react";
 import { api, dataOf, Failed, Refused, type Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
 import { TextField } from "../shared/ui/TextField";
@@ -23,7 +23,7 @@ export function SignInForm({ demoPeople, name: known, onSignedIn }: SignInFormPr
     mutationFn: (body: Schemas["SignIn"]) => dataOf(api.POST("/api/session", { body })),
     onSuccess: onSignedIn,
   });
-  const submit = (event: FormEvent) => {
+  const submit = (event: SyntheticEvent) => {
     event.preventDefault();
     signIn.mutate({ name, password, ...(code === "" ? {} : { code }) });
   };
@@ -32,25 +32,66 @@ export function SignInForm({ demoPeople, name: known, onSignedIn }: SignInFormPr
   return (
     <>
       <form onSubmit={submit} className="flex flex-col gap-4">
-        <TextField id="sign-in-name" label="Sign-in name" value={name} autoComplete="username" autoFocus={!known} onChange={setName} />
-        <TextField id="sign-in-password" label="Password" type="password" value={password} autoComplete="current-password" autoFocus={known !== undefined} onChange={setPassword} />
-        {codeAsked && <TextField id="sign-in-code" label="Code" hint="From your authenticator, or a recovery code." value={code} autoComplete="one-time-code" autoFocus onChange={setCode} />}
-        {signIn.isError && <p role="alert" className="border-l-4 border-for pl-3 text-read">{problem?.detail ?? (signIn.error instanceof Failed ? signIn.error.message : "The server was not reached. Try again.")}</p>}
-        <Button type="submit" look="primary" disabled={signIn.isPending} className="justify-center text-xl">{signIn.isPending ? "Signing in …" : "Sign in"}</Button>
+        <TextField
+          id="sign-in-name"
+          label="Sign-in name"
+          value={name}
+          autoComplete="username"
+          autoFocus={!known}
+          onChange={setName}
+        />
+        <TextField
+          id="sign-in-password"
+          label="Password"
+          type="password"
+          value={password}
+          autoComplete="current-password"
+          autoFocus={known !== undefined}
+          onChange={setPassword}
+        />
+        {codeAsked && (
+          <TextField
+            id="sign-in-code"
+            label="Code"
+            hint="From your authenticator, or a recovery code."
+            value={code}
+            autoComplete="one-time-code"
+            autoFocus
+            onChange={setCode}
+          />
+        )}
+        {signIn.isError && (
+          <p role="alert" className="border-l-4 border-for pl-3 text-read">
+            {problem?.detail ??
+              (signIn.error instanceof Failed ? signIn.error.message : "The server was not reached. Try again.")}
+          </p>
+        )}
+        <Button type="submit" look="primary" disabled={signIn.isPending} className="justify-center text-xl">
+          {signIn.isPending ? "Signing in …" : "Sign in"}
+        </Button>
       </form>
       {demoPeople.length > 0 && (
         <section aria-labelledby="demo-people" className="mt-7 border-t border-line pt-4">
-          <h2 id="demo-people" className="text-read font-semibold">Demo clinic: go in as</h2>
+          <h2 id="demo-people" className="text-read font-semibold">
+            Demo clinic: go in as
+          </h2>
           <ul className="mt-2 grid gap-2 sm:grid-cols-2">
             {demoPeople.map((person) => (
               <li key={person.name}>
-                <Button className="w-full" onClick={() => { signIn.mutate({ name: person.name, password: person.password }); }}>
+                <Button
+                  className="w-full"
+                  onClick={() => {
+                    signIn.mutate({ name: person.name, password: person.password });
+                  }}
+                >
                   {person.displayName}, {person.roles.map(roleWord).join(", ").toLowerCase()}
                 </Button>
               </li>
             ))}
           </ul>
-          <p className="mt-2 text-note text-soft">Invented people. Name and password: {demoPeople[0]?.name}, {demoPeople[0]?.password}.</p>
+          <p className="mt-2 text-note text-soft">
+            Invented people. Name and password: {demoPeople[0]?.name}, {demoPeople[0]?.password}.
+          </p>
         </section>
       )}
     </>

@@ -15,14 +15,23 @@ export function TopBar({ children }: { children?: ReactNode }) {
         <Part to="/library" name="Library" />
         <Part to="/setup" name="Setup" />
       </nav>
-      <span className="ml-auto flex flex-wrap items-center gap-x-3">{children}<AccountMenu /></span>
+      <span className="ml-auto flex flex-wrap items-center gap-x-3">
+        {children}
+        <AccountMenu />
+      </span>
     </header>
   );
 }
 
 function Part({ to, name }: { to: string; name: string }) {
   return (
-    <NavLink to={to} end={to === "/"} className={({ isActive }) => `flex min-h-12 items-center border-b-4 px-3 text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`}>
+    <NavLink
+      to={to}
+      end={to === "/"}
+      className={({ isActive }) =>
+        `flex min-h-12 items-center border-b-4 px-3 text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`
+      }
+    >
       {name}
     </NavLink>
   );

@@ -26,7 +26,9 @@ export function leave(turn: "locked" | "signed-out"): void {
   const ended = api.DELETE("/api/session").catch(() => undefined); // the cover stands either way
   if (turn === "signed-out") {
     closeQueues();
-    void ended.finally(() => { window.location.assign("/"); });
+    void ended.finally(() => {
+      window.location.assign("/");
+    });
   }
 }
 
@@ -45,5 +47,7 @@ export function followOtherTabs(onSignedIn: () => void): () => void {
     }
   };
   channel?.addEventListener("message", follow);
-  return () => { channel?.removeEventListener("message", follow); };
+  return () => {
+    channel?.removeEventListener("message", follow);
+  };
 }

@@ -16,7 +16,12 @@ export function usePerson(): Person {
   return person;
 }
 
-const ROLE_WORDS: Record<Role, string> = { THERAPIST: "Therapist", STUDENT: "Student", STEWARD: "Steward", ADMINISTRATOR: "Administrator" };
+const ROLE_WORDS: Record<Role, string> = {
+  THERAPIST: "Therapist",
+  STUDENT: "Student",
+  STEWARD: "Steward",
+  ADMINISTRATOR: "Administrator",
+};
 
 export const ROLES: readonly Role[] = ["THERAPIST", "STUDENT", "STEWARD", "ADMINISTRATOR"];
 

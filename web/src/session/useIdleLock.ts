@@ -36,10 +36,14 @@ export function useIdleLock(minutes: number): void {
     };
     note();
     wait(minutes * 60_000);
-    SIGNS_OF_LIFE.forEach((sign) => { window.addEventListener(sign, note, { passive: true }); });
+    SIGNS_OF_LIFE.forEach((sign) => {
+      window.addEventListener(sign, note, { passive: true });
+    });
     return () => {
       clearTimeout(timer);
-      SIGNS_OF_LIFE.forEach((sign) => { window.removeEventListener(sign, note); });
+      SIGNS_OF_LIFE.forEach((sign) => {
+        window.removeEventListener(sign, note);
+      });
     };
   }, [minutes]);
 }

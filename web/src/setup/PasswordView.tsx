@@ -8,8 +8,16 @@ import { SetupPart } from "./SetupPart";
 export function PasswordView() {
   const cache = useQueryClient();
   return (
-    <SetupPart title="My sign-in" about="Other devices on which you are signed in will ask for the new password." shared={false}>
-      <PasswordForm onChanged={(session) => { cache.setQueryData(keys.session, session); }} />
+    <SetupPart
+      title="My sign-in"
+      about="Other devices on which you are signed in will ask for the new password."
+      shared={false}
+    >
+      <PasswordForm
+        onChanged={(session) => {
+          cache.setQueryData(keys.session, session);
+        }}
+      />
       <SecondFactor />
     </SetupPart>
   );

@@ -18,27 +18,84 @@ function keyOf(routine: Schemas["RoutineJson"]): string {
 export function RoutinesView() {
   const [region, setRegion] = useState("shoulder");
   const [chosen, setChosen] = useState<string>();
-  const routines = useQuery({ queryKey: keys.routines(region), queryFn: () => dataOf(api.GET("/api/routines", { params: { query: { region } } })) });
-  const tests = useQuery({ queryKey: keys.region(region), queryFn: () => dataOf(api.GET("/api/library/regions/{region}", { params: { path: { region } } })) });
+  const routines = useQuery({
+    queryKey: keys.routines(region),
+    queryFn: () => dataOf(api.GET("/api/routines", { params: { query: { region } } })),
+  });
+  const tests = useQuery({
+    queryKey: keys.region(region),
+    queryFn: () => dataOf(api.GET("/api/library/regions/{region}", { params: { path: { region } } })),
+  });
   const routine = routines.data?.find((each) => keyOf(each) === chosen) ?? routines.data?.[0];
   return (
-    <SetupPart title="Routines" about="Orders of work to start a plan from. Copy one that ships and make it yours, or change your own.">
+    <SetupPart
+      title="Routines"
+      about="Orders of work to start a plan from. Copy one that ships and make it yours, or change your own."
+    >
       <div role="group" aria-label="Region" className="flex flex-wrap gap-1.5">
-        {REGIONS.map((each) => <Button key={each} look="choice" chosen={each === region} onClick={() => { setRegion(each); setChosen(undefined); }}>{capital(each)}</Button>)}
+        {REGIONS.map((each) => (
+          <Button
+            key={each}
+            look="choice"
+            chosen={each === region}
+            onClick={() => {
+              setRegion(each);
+              setChosen(undefined);
+            }}
+          >
+            {capital(each)}
+          </Button>
+        ))}
       </div>
-      {routines.isError || tests.isError ? <Message title="The routines could not be read" action={<Button onClick={() => { void routines.refetch(); void tests.refetch(); }}>Try again</Button>}>Those you have are kept on the server.</Message>
-        : !routines.data || !tests.data || !routine ? <Waiting what="the routines" /> : (
-          <>
-            <ul aria-label="Routines" className="mt-4 flex flex-wrap gap-1.5">
-              {routines.data.map((each) => (
-                <li key={keyOf(each)}>
-                  <Button look="choice" chosen={each === routine} onClick={() => { setChosen(keyOf(each)); }}>{each.name} <span className="text-note">{each.own ? "ours" : "ships"} · {each.steps.length} tests · {minuteWords(each.minutes)}</span></Button>
-                </li>
-              ))}
-            </ul>
-            <RoutineEditor key={region + keyOf(routine) + routine.text} routine={routine} tests={tests.data.tests} taken={routines.data.filter((each) => each.own).map((each) => each.id)} onKept={(id) => { setChosen(id === undefined ? undefined : `own ${id}`); }} />
-          </>
-        )}
+      {routines.isError || tests.isError ? (
+        <Message
+          title="The routines could not be read"
+          action={
+            <Button
+              onClick={() => {
+                void routines.refetch();
+                void tests.refetch();
+              }}
+            >
+              Try again
+            </Button>
+          }
+        >
+          Those you have are kept on the server.
+        </Message>
+      ) : !routines.data || !tests.data || !routine ? (
+        <Waiting what="the routines" />
+      ) : (
+        <>
+          <ul aria-label="Routines" className="mt-4 flex flex-wrap gap-1.5">
+            {routines.data.map((each) => (
+              <li key={keyOf(each)}>
+                <Button
+                  look="choice"
+                  chosen={each === routine}
+                  onClick={() => {
+                    setChosen(keyOf(each));
+                  }}
+                >
+                  {each.name}{" "}
+                  <span className="text-note">
+                    {each.own ? "ours" : "ships"} · {each.steps.length} tests · {minuteWords(each.minutes)}
+                  </span>
+                </Button>
+              </li>
+            ))}
+          </ul>
+          <RoutineEditor
+            key={region + keyOf(routine) + routine.text}
+            routine={routine}
+            tests={tests.data.tests}
+            taken={routines.data.filter((each) => each.own).map((each) => each.id)}
+            onKept={(id) => {
+              setChosen(id === undefined ? undefined : `own ${id}`);
+            }}
+          />
+        </>
+      )}
     </SetupPart>
   );
 }

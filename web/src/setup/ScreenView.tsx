@@ -15,17 +15,31 @@ export function ScreenView() {
   }
   return (
     <SetupPart title="Screen and units" about="For every device of the clinic.">
-      {settings.listed.filter((listed) => listed.name !== "own-estimates").map((listed) => (
-        <div key={listed.name} role="group" aria-labelledby={listed.name} className="border-t border-line py-3">
-          <p id={listed.name} className="text-read font-semibold">{listed.label}</p>
-          <div className="mt-1 flex flex-wrap gap-2">
-            {listed.allowed.map((value) => (
-              <Button key={value} look="choice" chosen={listed.value === value} disabled={!may} className="disabled:opacity-100"
-                onClick={() => { choose.mutate(value === listed.shipped ? { name: listed.name } : { name: listed.name, value }); }}>{capital(value)}</Button>
-            ))}
+      {settings.listed
+        .filter((listed) => listed.name !== "own-estimates")
+        .map((listed) => (
+          <div key={listed.name} role="group" aria-labelledby={listed.name} className="border-t border-line py-3">
+            <p id={listed.name} className="text-read font-semibold">
+              {listed.label}
+            </p>
+            <div className="mt-1 flex flex-wrap gap-2">
+              {listed.allowed.map((value) => (
+                <Button
+                  key={value}
+                  look="choice"
+                  chosen={listed.value === value}
+                  disabled={!may}
+                  className="disabled:opacity-100"
+                  onClick={() => {
+                    choose.mutate(value === listed.shipped ? { name: listed.name } : { name: listed.name, value });
+                  }}
+                >
+                  {capital(value)}
+                </Button>
+              ))}
+            </div>
           </div>
-        </div>
-      ))}
+        ))}
     </SetupPart>
   );
 }

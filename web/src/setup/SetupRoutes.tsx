@@ -22,7 +22,12 @@ export default function SetupRoutes() {
   return (
     <Routes>
       <Route element={<SetupFrame />}>
-        <Route index element={<Navigate replace to={administrator && !roles.includes("STEWARD") ? "/setup/accounts" : "/setup/schools"} />} />
+        <Route
+          index
+          element={
+            <Navigate replace to={administrator && !roles.includes("STEWARD") ? "/setup/accounts" : "/setup/schools"} />
+          }
+        />
         <Route path="schools" element={<SchoolsView />} />
         <Route path="thresholds" element={<ThresholdsView />} />
         <Route path="estimates" element={<EstimatesView />} />

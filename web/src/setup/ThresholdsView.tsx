@@ -10,12 +10,17 @@ export function ThresholdsView() {
     return <Waiting what="the thresholds" />;
   }
   return (
-    <SetupPart title="Thresholds" about="From which chance, in 100, a condition is set aside, tested further or acted on. Working defaults.">
+    <SetupPart
+      title="Thresholds"
+      about="From which chance, in 100, a condition is set aside, tested further or acted on. Working defaults."
+    >
       <dl className="grid max-w-2xl grid-cols-[1fr_auto] items-center gap-x-6">
         {settings.thresholds.map((each) => (
           <div key={each.name} className="contents">
             <dt className="border-t border-line py-2 text-read">{each.label}</dt>
-            <dd className="border-t border-line py-2"><ChanceField setting={each} label={each.label} /></dd>
+            <dd className="border-t border-line py-2">
+              <ChanceField setting={each} label={each.label} />
+            </dd>
           </div>
         ))}
       </dl>

@@ -7,7 +7,10 @@ import { usePerson } from "../session/session";
 export function useChoose() {
   const cache = useQueryClient();
   return useMutation({
-    mutationFn: ({ name, value }: { name: string; value?: string }) => dataOf(api.PUT("/api/settings/{name}", { params: { path: { name } }, body: value === undefined ? {} : { value } })),
+    mutationFn: ({ name, value }: { name: string; value?: string }) =>
+      dataOf(
+        api.PUT("/api/settings/{name}", { params: { path: { name } }, body: value === undefined ? {} : { value } }),
+      ),
     onSuccess: (settings) => {
       cache.setQueryData(keys.settings, settings);
       void cache.invalidateQueries({ queryKey: keys.settingHistory });

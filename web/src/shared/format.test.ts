@@ -2,7 +2,12 @@ import { describe, expect, it } from "vitest";
 import { decimal, factor, inHundred, ofThousand, rangeInHundred, sentence, tenths, force } from "./format";
 
 describe("numbers as the page writes them", () => {
-  it.each([[0.004, "under 1"], [0.126, "13"], [0.5, "50"], [0.994, "over 99"]])("a chance of %s is %s in 100", (chance, words) => {
+  it.each([
+    [0.004, "under 1"],
+    [0.126, "13"],
+    [0.5, "50"],
+    [0.994, "over 99"],
+  ])("a chance of %s is %s in 100", (chance, words) => {
     expect(inHundred(chance)).toBe(words);
   });
 
@@ -10,11 +15,22 @@ describe("numbers as the page writes them", () => {
     expect(rangeInHundred(0.001, 0.999)).toBe("under 1 to over 99");
   });
 
-  it.each([[0.328, "0.33"], [0.996, "1.00"], [3.9051, "3.9"], [16.79, "17"], [9.96, "10"]])("a ratio of %s is %s", (ratio, words) => {
+  it.each([
+    [0.328, "0.33"],
+    [0.996, "1.00"],
+    [3.9051, "3.9"],
+    [16.79, "17"],
+    [9.96, "10"],
+  ])("a ratio of %s is %s", (ratio, words) => {
     expect(decimal(ratio)).toBe(words);
   });
 
-  it.each([[2.5, "× 2.5"], [0.4, "÷ 2.5"], [48, "× 48"], [1, "× 1.0"]])("as a factor %s is %s", (ratio, words) => {
+  it.each([
+    [2.5, "× 2.5"],
+    [0.4, "÷ 2.5"],
+    [48, "× 48"],
+    [1, "× 1.0"],
+  ])("as a factor %s is %s", (ratio, words) => {
     expect(factor(ratio)).toBe(words);
   });
 
@@ -26,7 +42,13 @@ describe("numbers as the page writes them", () => {
     expect([sentence("AC joint pain"), sentence("Frozen shoulder")]).toEqual(["AC joint pain", "frozen shoulder"]);
   });
 
-  it.each([[0.02, "under 1"], [0.06, "1"], [0.68, "7"], [0.94, "9"], [0.999, "9+"]])("a share of %s is %s in ten", (share, expected) => {
+  it.each([
+    [0.02, "under 1"],
+    [0.06, "1"],
+    [0.68, "7"],
+    [0.94, "9"],
+    [0.999, "9+"],
+  ])("a share of %s is %s in ten", (share, expected) => {
     expect(tenths(share)).toBe(expected);
   });
 });

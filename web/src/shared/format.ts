@@ -108,5 +108,8 @@ export function listed(names: readonly string[]): string {
 
 /** Words without marks over letters and without apostrophes, in small letters. */
 export function plainWords(text: string): string {
-  return text.normalize("NFD").replace(/[\u0300-\u036f'’]/g, "").toLowerCase();
+  return text
+    .normalize("NFD")
+    .replace(/[\u0300-\u036f'’]/g, "")
+    .toLowerCase();
 }

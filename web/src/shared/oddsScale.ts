@@ -10,6 +10,9 @@ export const MARKS = [0.02, 0.1, 0.25, 0.5, 0.75, 0.9, 0.98];
 
 /** A scale from chance to pixels, `width` wide, from 1 in 100 to 99 in 100; what lies beyond stays at the end. */
 export function oddsScale(width: number, inset = 0): (chance: number) => number {
-  const scale = scaleLinear().domain([logit(0.01), logit(0.99)]).range([inset, width - inset]).clamp(true);
+  const scale = scaleLinear()
+    .domain([logit(0.01), logit(0.99)])
+    .range([inset, width - inset])
+    .clamp(true);
   return (chance) => scale(logit(chance));
 }

@@ -22,7 +22,9 @@ export interface Family {
 
 /** The standings as families, in the order in which they come: each stands within the nearest wider one of the list. */
 export function families(standings: readonly Schemas["StandingJson"][]): Family[] {
-  const byId = new Map(standings.map((standing) => [standing.conditionId, { head: standing, inner: [] } as Family]));
+  const byId = new Map<string, Family>(
+    standings.map((standing) => [standing.conditionId, { head: standing, inner: [] }]),
+  );
   const heads: Family[] = [];
   for (const standing of standings) {
     const own = byId.get(standing.conditionId);

@@ -26,7 +26,9 @@ export function chooseTheme(next: Theme): void {
 export function followTheme(): void {
   apply();
   dark().addEventListener("change", apply);
-  window.addEventListener("beforeprint", () => { document.documentElement.dataset.theme = "light"; });
+  window.addEventListener("beforeprint", () => {
+    document.documentElement.dataset.theme = "light";
+  });
   window.addEventListener("afterprint", apply);
 }
 

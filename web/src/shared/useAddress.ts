@@ -10,7 +10,11 @@ import { useSearchParams } from "react-router";
 export function useAddress<T extends Record<string, string>>(defaults: T): [T, (changes: Partial<T>) => void] {
   const [params, setParams] = useSearchParams();
   const [first] = useState(defaults);
-  const read = useCallback((from: URLSearchParams) => Object.fromEntries(Object.entries(first).map(([key, value]) => [key, from.get(key) ?? value])) as T, [first]);
+  const read = useCallback(
+    (from: URLSearchParams) =>
+      Object.fromEntries(Object.entries(first).map(([key, value]) => [key, from.get(key) ?? value])) as T,
+    [first],
+  );
   const [entries, setEntries] = useState<T>(() => read(params));
   const written = useRef(params.toString());
 

@@ -1,7 +1,13 @@
 import type { Schemas } from "../shared/api/client";
 
 /** Findings beside the scale: seen, not weighed, and why. */
-export function OnTheTable({ unweighed, testName }: { unweighed: Schemas["UnweighedJson"][]; testName: (id: string) => string }) {
+export function OnTheTable({
+  unweighed,
+  testName,
+}: {
+  unweighed: Schemas["UnweighedJson"][];
+  testName: (id: string) => string;
+}) {
   if (unweighed.length === 0) {
     return null;
   }
@@ -11,8 +17,24 @@ export function OnTheTable({ unweighed, testName }: { unweighed: Schemas["Unweig
       <ul className="mt-1 border-t border-dashed border-edge">
         {unweighed.map((finding) => (
           <li key={finding.testId} className="flex gap-3 border-b border-line py-2 text-read leading-tight">
-            <svg width={20} height={20} aria-hidden="true" className="shrink-0"><circle cx={10} cy={10} r={7} fill="none" stroke="var(--color-soft)" strokeWidth={1.8} strokeDasharray="3 3" /></svg>
-            <span><strong>{testName(finding.testId)}</strong>: {finding.result === "NOT_INTERPRETABLE" ? finding.because : `${finding.phrase}. Not weighed: ${finding.because}`}.</span>
+            <svg width={20} height={20} aria-hidden="true" className="shrink-0">
+              <circle
+                cx={10}
+                cy={10}
+                r={7}
+                fill="none"
+                stroke="var(--color-soft)"
+                strokeWidth={1.8}
+                strokeDasharray="3 3"
+              />
+            </svg>
+            <span>
+              <strong>{testName(finding.testId)}</strong>:{" "}
+              {finding.result === "NOT_INTERPRETABLE"
+                ? finding.because
+                : `${finding.phrase}. Not weighed: ${finding.because}`}
+              .
+            </span>
           </li>
         ))}
       </ul>

@@ -26,7 +26,14 @@ export function WeighingView() {
     return <Waiting page what="the weighing" />;
   }
   return (
-    <Look key={standing.conditionId} weighing={weighing} standing={standing} onChoose={(condition) => { setSearch({ condition }, { replace: true }); }} />
+    <Look
+      key={standing.conditionId}
+      weighing={weighing}
+      standing={standing}
+      onChoose={(condition) => {
+        setSearch({ condition }, { replace: true });
+      }}
+    />
   );
 }
 
@@ -53,13 +60,28 @@ function Look({ weighing, standing: recorded, onChoose }: LookProps) {
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
           <h1 className="font-serif text-head font-semibold">{standing.name}</h1>
           <p className="text-read" aria-live="polite">
-            {standing.informed
-              ? <>now <strong>{inHundred(standing.now)}</strong> in 100, could be {rangeInHundred(standing.lower, standing.upper)}</>
-              : <>still where it began, <strong>{inHundred(standing.before)}</strong> in 100</>}
+            {standing.informed ? (
+              <>
+                now <strong>{inHundred(standing.now)}</strong> in 100, could be{" "}
+                {rangeInHundred(standing.lower, standing.upper)}
+              </>
+            ) : (
+              <>
+                still where it began, <strong>{inHundred(standing.before)}</strong> in 100
+              </>
+            )}
           </p>
         </div>
-        <p className="text-note text-soft">{standing.scope && `${standing.scope}. `}Began at {inHundred(standing.before)} in 100: the working estimate ({settingWords(live.examination.setting).toLowerCase()}) with what was told.</p>
-        <Cautions standing={standing} both={bothSentences(weighing, standing)} supposed={supposed} upToDate={live.upToDate} />
+        <p className="text-note text-soft">
+          {standing.scope && `${standing.scope}. `}Began at {inHundred(standing.before)} in 100: the working estimate (
+          {settingWords(live.examination.setting).toLowerCase()}) with what was told.
+        </p>
+        <Cautions
+          standing={standing}
+          both={bothSentences(weighing, standing)}
+          supposed={supposed}
+          upToDate={live.upToDate}
+        />
         <Beam standing={standing} />
         <LoadList standing={standing} testName={testName} clusters={clusters} />
         <OnTheTable unweighed={standing.unweighed} testName={testName} />
@@ -77,39 +99,91 @@ const LEAST_BOTH = 0.05;
 /** The chance that a condition and another one, which a finding speaks about too, are both there; only where it is worth a thought. */
 function bothSentences(weighing: Schemas["WeighingJson"], standing: Standing): string[] {
   const nameOf = (id: string) => weighing.standings.find((each) => each.conditionId === id)?.name ?? id;
-  return weighing.together.filter((pair) => pair.both >= LEAST_BOTH && [pair.one, pair.other].includes(standing.conditionId))
-    .map((pair) => `Both at once, with ${sentence(nameOf(pair.one === standing.conditionId ? pair.other : pair.one))}: ${inHundred(pair.both)} in 100.`);
+  return weighing.together
+    .filter((pair) => pair.both >= LEAST_BOTH && [pair.one, pair.other].includes(standing.conditionId))
+    .map(
+      (pair) =>
+        `Both at once, with ${sentence(nameOf(pair.one === standing.conditionId ? pair.other : pair.one))}: ${inHundred(pair.both)} in 100.`,
+    );
 }
 
-function Cautions({ standing, both, supposed, upToDate }: { standing: Standing; both: string[]; supposed: boolean; upToDate: boolean }) {
+function Cautions({
+  standing,
+  both,
+  supposed,
+  upToDate,
+}: {
+  standing: Standing;
+  both: string[];
+  supposed: boolean;
+  upToDate: boolean;
+}) {
   const lines = [
     supposed && "Supposed: a correlation was set by hand for this look. Nothing of it is recorded.",
     standing.serious && standing.zone === "REFER" && `Serious: ${sentence(standing.serious)}.`,
-    standing.shelf === "UNLIKELY" && `Unlikely by definition, recheck: not found: ${standing.pattern.defining.map((each) => sentence(each.says)).join(", ")}.`,
-    standing.shelf === "UNMEASURED" && "No accuracy study can be used for it. It goes by its typical picture, below; its chance stays where it began.",
-    standing.informed && standing.loads.length > 0 && standing.loads.every((each) => each.borrowed) && "Nobody has measured any of these findings for it: each weighs like an average test.",
+    standing.shelf === "UNLIKELY" &&
+      `Unlikely by definition, recheck: not found: ${standing.pattern.defining.map((each) => sentence(each.says)).join(", ")}.`,
+    standing.shelf === "UNMEASURED" &&
+      "No accuracy study can be used for it. It goes by its typical picture, below; its chance stays where it began.",
+    standing.informed &&
+      standing.loads.length > 0 &&
+      standing.loads.every((each) => each.borrowed) &&
+      "Nobody has measured any of these findings for it: each weighs like an average test.",
     ...both,
     !upToDate && "The last entries are not included yet.",
   ].filter((line): line is string => typeof line === "string" && line !== "");
-  return <>{lines.map((line) => <p key={line} role="status" className="mt-2 border-l-4 border-ink pl-3 text-note">{line}</p>)}</>;
+  return (
+    <>
+      {lines.map((line) => (
+        <p key={line} role="status" className="mt-2 border-l-4 border-ink pl-3 text-note">
+          {line}
+        </p>
+      ))}
+    </>
+  );
 }
 
 /** The weighed conditions as one tap, all others in a list. */
-function ConditionChoice({ standings, chosen, onChoose }: { standings: Standing[]; chosen: Standing; onChoose: (condition: string) => void }) {
+function ConditionChoice({
+  standings,
+  chosen,
+  onChoose,
+}: {
+  standings: Standing[];
+  chosen: Standing;
+  onChoose: (condition: string) => void;
+}) {
   const tapped = standings.filter((each) => each.informed);
   const others = standings.filter((each) => !each.informed);
   return (
     <div role="group" aria-label="Conditions" className="no-print mb-4 flex flex-wrap items-center gap-1.5">
       {tapped.map((each) => (
-        <Button key={each.conditionId} look="choice" chosen={each === chosen} onClick={() => { onChoose(each.conditionId); }}>
+        <Button
+          key={each.conditionId}
+          look="choice"
+          chosen={each === chosen}
+          onClick={() => {
+            onChoose(each.conditionId);
+          }}
+        >
           {each.shortName} <strong>{inHundred(each.now)}</strong>
         </Button>
       ))}
       {others.length > 0 && (
-        <select aria-label="A condition that nothing has moved yet" value={chosen.informed ? "" : chosen.conditionId} onChange={(event) => { onChoose(event.target.value); }}
-          className={`min-h-12 max-w-full rounded border px-2 text-read ${chosen.informed ? "border-dashed border-edge bg-sheet" : "border-ink bg-ink text-white"}`}>
+        <select
+          aria-label="A condition that nothing has moved yet"
+          value={chosen.informed ? "" : chosen.conditionId}
+          onChange={(event) => {
+            onChoose(event.target.value);
+          }}
+          className={`min-h-12 max-w-full rounded border px-2 text-read ${chosen.informed ? "border-dashed border-edge bg-sheet" : "border-ink bg-ink text-white"}`}
+        >
           {chosen.informed && <option value="">{others.length} more …</option>}
-          {others.map((each) => <option key={each.conditionId} value={each.conditionId}>{each.name} ({inHundred(each.now)})</option>)}
+          {others.map((each) => (
+            <option key={each.conditionId} value={each.conditionId}>
+              {each.name} ({inHundred(each.now)})
+            </option>
+          ))}
         </select>
       )}
     </div>

@@ -21,7 +21,9 @@ export function mapOf(steps: readonly Step[]): Placed[] {
   const visit = (id: string, layer: number) => {
     if ((layers.get(id) ?? -1) < layer) {
       layers.set(id, layer);
-      byId.get(id)?.ways.forEach((next) => { visit(next, layer + 1); });
+      byId.get(id)?.ways.forEach((next) => {
+        visit(next, layer + 1);
+      });
     }
   };
   if (steps[0]) {
@@ -33,7 +35,12 @@ export function mapOf(steps: readonly Step[]): Placed[] {
   for (let layer = 0; layer <= depth; layer++) {
     const row = steps.filter((step) => layers.get(step.id) === layer);
     const wish = (step: Step) => {
-      const from = steps.filter((before) => before.ways.includes(step.id)).flatMap((before) => { const at = places.get(before.id); return at === undefined ? [] : [at + 0.1 * before.ways.indexOf(step.id)]; });
+      const from = steps
+        .filter((before) => before.ways.includes(step.id))
+        .flatMap((before) => {
+          const at = places.get(before.id);
+          return at === undefined ? [] : [at + 0.1 * before.ways.indexOf(step.id)];
+        });
       return from.length > 0 ? from.reduce((sum, at) => sum + at, 0) / from.length : 0;
     };
     const sorted = [...row].sort((a, b) => wish(a) - wish(b));

@@ -35,13 +35,28 @@ export function usePathways(live: LiveExamination, standAt: string): Pathways {
   const about = (id: string) => `path:${pathway?.id ?? ""}.${id}`;
   const asked = known?.passed.filter((passed) => passed.outcome === "ANSWERED").at(-1);
   return {
-    following: pathway && known && step ? {
-      pathway, state: known, step,
-      answer: (value) => { live.add(tell([{ question: about(step.id), values: [value] }], standAt)); },
-      back: asked ? () => { live.add(tell([{ question: about(asked.step), values: [] }], standAt)); } : undefined,
-      leave: () => { live.add(tell([{ question: FOLLOWED, values: [] }], standAt)); },
-    } : undefined,
+    following:
+      pathway && known && step
+        ? {
+            pathway,
+            state: known,
+            step,
+            answer: (value) => {
+              live.add(tell([{ question: about(step.id), values: [value] }], standAt));
+            },
+            back: asked
+              ? () => {
+                  live.add(tell([{ question: about(asked.step), values: [] }], standAt));
+                }
+              : undefined,
+            leave: () => {
+              live.add(tell([{ question: FOLLOWED, values: [] }], standAt));
+            },
+          }
+        : undefined,
     offers: followed ? [] : region.pathways.filter((each) => states.find((one) => one.id === each.id)?.offered),
-    follow: (id) => { live.add(tell([{ question: FOLLOWED, values: [id] }], standAt)); },
+    follow: (id) => {
+      live.add(tell([{ question: FOLLOWED, values: [id] }], standAt));
+    },
   };
 }

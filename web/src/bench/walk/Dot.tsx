@@ -15,11 +15,46 @@ export function DotGlyph({ look, small, picked }: DotGlyphProps) {
   const radius = small ? 6.5 : 11;
   return (
     <svg width={size} height={size} aria-hidden="true" className="shrink-0">
-      {picked && <circle cx={centre} cy={centre} r={radius + (small ? 4 : 5)} fill="none" stroke="var(--color-ink)" strokeWidth={small ? 2 : 3} />}
-      <circle cx={centre} cy={centre} r={radius} fill={look === "own" ? "var(--color-ink)" : "var(--color-sheet)"} stroke="var(--color-ink)" strokeWidth={look === "quiet" ? 1 : 1.8} strokeDasharray={look === "open" ? "2.5 2.5" : undefined} />
-      {look === "found" && <path d={`M${String(centre)} ${String(centre - radius)}a${String(radius)} ${String(radius)} 0 0 0 0 ${String(2 * radius)}z`} fill="var(--color-ink)" />}
-      {look === "quiet" && <path d={`M${String(centre - radius * 0.5)} ${String(centre)}l${String(radius * 0.4)} ${String(radius * 0.45)}l${String(radius * 0.65)} ${String(-radius * 0.9)}`} fill="none" stroke="var(--color-ink)" strokeWidth={small ? 1.6 : 2.2} />}
-      {look === "closed" && <path d={`M${String(centre - radius)} ${String(centre + radius)}L${String(centre + radius)} ${String(centre - radius)}`} stroke="var(--color-ink)" strokeWidth={1.8} />}
+      {picked && (
+        <circle
+          cx={centre}
+          cy={centre}
+          r={radius + (small ? 4 : 5)}
+          fill="none"
+          stroke="var(--color-ink)"
+          strokeWidth={small ? 2 : 3}
+        />
+      )}
+      <circle
+        cx={centre}
+        cy={centre}
+        r={radius}
+        fill={look === "own" ? "var(--color-ink)" : "var(--color-sheet)"}
+        stroke="var(--color-ink)"
+        strokeWidth={look === "quiet" ? 1 : 1.8}
+        strokeDasharray={look === "open" ? "2.5 2.5" : undefined}
+      />
+      {look === "found" && (
+        <path
+          d={`M${String(centre)} ${String(centre - radius)}a${String(radius)} ${String(radius)} 0 0 0 0 ${String(2 * radius)}z`}
+          fill="var(--color-ink)"
+        />
+      )}
+      {look === "quiet" && (
+        <path
+          d={`M${String(centre - radius * 0.5)} ${String(centre)}l${String(radius * 0.4)} ${String(radius * 0.45)}l${String(radius * 0.65)} ${String(-radius * 0.9)}`}
+          fill="none"
+          stroke="var(--color-ink)"
+          strokeWidth={small ? 1.6 : 2.2}
+        />
+      )}
+      {look === "closed" && (
+        <path
+          d={`M${String(centre - radius)} ${String(centre + radius)}L${String(centre + radius)} ${String(centre - radius)}`}
+          stroke="var(--color-ink)"
+          strokeWidth={1.8}
+        />
+      )}
     </svg>
   );
 }
@@ -33,7 +68,15 @@ interface DotProps extends DotGlyphProps {
 export function Dot({ look, small, picked, name, onPick }: DotProps) {
   const size = small ? SIZE.small : SIZE.large;
   return (
-    <button type="button" aria-label={name} aria-pressed={picked} title={name} onClick={onPick} className="block touch-manipulation rounded-full" style={{ width: size, height: size }}>
+    <button
+      type="button"
+      aria-label={name}
+      aria-pressed={picked}
+      title={name}
+      onClick={onPick}
+      className="block touch-manipulation rounded-full"
+      style={{ width: size, height: size }}
+    >
       <DotGlyph look={look} small={small} picked={picked} />
     </button>
   );

@@ -10,6 +10,8 @@ export function dotOf(test: Test, attempt: Attempt | undefined): DotLook {
   if (!attempt) {
     return "open";
   }
-  const felt = askedOnSheet(test).flatMap((part) => choices(attempt, part.key).filter((value) => value !== normalOf(test, part.key)));
+  const felt = askedOnSheet(test).flatMap((part) =>
+    choices(attempt, part.key).filter((value) => value !== normalOf(test, part.key)),
+  );
   return felt.includes("familiar") ? "own" : felt.length > 0 ? "found" : "quiet";
 }

@@ -3,7 +3,16 @@ import type { Test } from "../../examination/commands";
 import { onRing, ringSpots, zonesOf } from "./ring";
 
 const landmark = (id: string, zone: string) => ({ id, place: { view: "PALM", zone, x: 0, y: 0 } }) as unknown as Test;
-const walk = [landmark("a", "Thumb side"), landmark("b", "Thumb side"), landmark("c", "Back"), landmark("d", "Back"), landmark("e", "Little-finger side"), landmark("f", "Little-finger side"), landmark("g", "Palm"), landmark("h", "Palm")];
+const walk = [
+  landmark("a", "Thumb side"),
+  landmark("b", "Thumb side"),
+  landmark("c", "Back"),
+  landmark("d", "Back"),
+  landmark("e", "Little-finger side"),
+  landmark("f", "Little-finger side"),
+  landmark("g", "Palm"),
+  landmark("h", "Palm"),
+];
 
 describe("the ring of landmarks", () => {
   it("gathers zones in the order of the walk", () => {

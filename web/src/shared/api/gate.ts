@@ -32,7 +32,9 @@ class Gate {
     const waiting = this.#waiting;
     this.#waiting = [];
     this.#change({ closed: false });
-    waiting.forEach((go) => { go(); });
+    waiting.forEach((go) => {
+      go();
+    });
   }
 
   /** Closes and waits until somebody has signed in. */
@@ -44,7 +46,9 @@ class Gate {
   #change(next: GateState): void {
     if (next.closed !== this.#state.closed) {
       this.#state = next;
-      this.#listeners.forEach((listener) => { listener(); });
+      this.#listeners.forEach((listener) => {
+        listener();
+      });
     }
   }
 }

@@ -13,7 +13,8 @@ export const keys = {
   audit: (author: string, action: string, subject: string) => ["audit", author, action, subject] as const,
   examination: (id: string) => ["examination", id] as const,
   weighing: (id: string, number: number) => ["weighing", id, number] as const,
-  insight: (id: string, condition: string, number: number, rho: string) => ["insight", id, condition, number, rho] as const,
+  insight: (id: string, condition: string, number: number, rho: string) =>
+    ["insight", id, condition, number, rho] as const,
   conclusion: (id: string, number: number) => ["conclusion", id, number] as const,
   note: (id: string, number: number, length: string, version: number) => ["note", id, number, length, version] as const,
   plan: (id: string, number: number, minutes: number) => ["plan", id, number, minutes] as const,
@@ -28,7 +29,8 @@ export const keys = {
   testSheet: (id: string) => ["library", "test", id] as const,
   conditionSheet: (id: string) => ["library", "condition", id] as const,
   clusterSheet: (id: string) => ["library", "set", id] as const,
-  effect: (test: string, condition: string, hundredths: number, record: string) => ["library", "effect", test, condition, hundredths, record] as const,
+  effect: (test: string, condition: string, hundredths: number, record: string) =>
+    ["library", "effect", test, condition, hundredths, record] as const,
   ledger: (search: string, use: string, page: number) => ["library", "ledger", search, use, page] as const,
   calculation: (kind: string, values: string) => ["calculation", kind, values] as const,
   region: (region: string) => ["region", region] as const,

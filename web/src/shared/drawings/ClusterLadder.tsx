@@ -11,13 +11,29 @@ export function ClusterLadder({ cluster }: { cluster: Schemas["ClusterJson"] }) 
   const step = 26;
   const upper = Math.max(...cluster.levels.map((level) => level.from));
   return (
-    <svg width={boxes.length * step + 4} height={26} viewBox={`0 0 ${String(boxes.length * step + 4)} 26`} role="img"
-      aria-label={`${String(cluster.positives.length)} positive, ${String(cluster.negatives.length)} negative, ${String(cluster.voided.length)} not interpretable, ${String(cluster.open.length)} to come; ${String(upper)} positive reach the upper level`}>
+    <svg
+      width={boxes.length * step + 4}
+      height={26}
+      viewBox={`0 0 ${String(boxes.length * step + 4)} 26`}
+      role="img"
+      aria-label={`${String(cluster.positives.length)} positive, ${String(cluster.negatives.length)} negative, ${String(cluster.voided.length)} not interpretable, ${String(cluster.open.length)} to come; ${String(upper)} positive reach the upper level`}
+    >
       {boxes.map((box, index) => (
         <g key={index} transform={`translate(${String(index * step + 3)} 4)`}>
-          <rect width={18} height={18} fill={box === "positive" ? "var(--color-for)" : "var(--color-sheet)"}
-            stroke={box === "positive" ? "var(--color-for)" : box === "negative" ? "var(--color-against)" : "var(--color-edge)"}
-            strokeWidth={2} strokeDasharray={box === "open" ? "2.5 3" : undefined} />
+          <rect
+            width={18}
+            height={18}
+            fill={box === "positive" ? "var(--color-for)" : "var(--color-sheet)"}
+            stroke={
+              box === "positive"
+                ? "var(--color-for)"
+                : box === "negative"
+                  ? "var(--color-against)"
+                  : "var(--color-edge)"
+            }
+            strokeWidth={2}
+            strokeDasharray={box === "open" ? "2.5 3" : undefined}
+          />
           {box === "void" && <path d="M2 16L16 2" stroke="var(--color-soft)" strokeWidth={2} />}
         </g>
       ))}

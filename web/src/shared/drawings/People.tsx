@@ -23,11 +23,34 @@ const STEP = 7.5;
 function Dots({ have, without, columns, label, className }: DotsProps) {
   const all = have + without;
   const rows = Math.max(1, Math.ceil(all / columns));
-  const dots = Array.from({ length: all }, (_, person) => ({ x: (person % columns) * STEP + 4, y: Math.floor(person / columns) * STEP + 4, has: person < have }));
+  const dots = Array.from({ length: all }, (_, person) => ({
+    x: (person % columns) * STEP + 4,
+    y: Math.floor(person / columns) * STEP + 4,
+    has: person < have,
+  }));
   return (
-    <svg className={className} viewBox={`0 0 ${String(columns * STEP)} ${String(rows * STEP)}`} role="img" aria-label={label}>
-      <path fill="var(--color-for)" d={dots.filter((dot) => dot.has).map((dot) => disc(dot.x, dot.y, 2.7)).join("")} />
-      <path fill="none" stroke="var(--color-edge)" strokeWidth={0.8} d={dots.filter((dot) => !dot.has).map((dot) => disc(dot.x, dot.y, 2)).join("")} />
+    <svg
+      className={className}
+      viewBox={`0 0 ${String(columns * STEP)} ${String(rows * STEP)}`}
+      role="img"
+      aria-label={label}
+    >
+      <path
+        fill="var(--color-for)"
+        d={dots
+          .filter((dot) => dot.has)
+          .map((dot) => disc(dot.x, dot.y, 2.7))
+          .join("")}
+      />
+      <path
+        fill="none"
+        stroke="var(--color-edge)"
+        strokeWidth={0.8}
+        d={dots
+          .filter((dot) => !dot.has)
+          .map((dot) => disc(dot.x, dot.y, 2))
+          .join("")}
+      />
     </svg>
   );
 }

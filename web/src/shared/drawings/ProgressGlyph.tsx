@@ -26,5 +26,11 @@ export function ProgressGlyph({ progress }: { progress: Progress }) {
 
 /** The same in words. */
 export function progressWords(progress: Progress): string {
-  return { OPEN: "not done yet", PARTLY: "partly done", READ: "done", VOID: "done, not interpretable", LEFT_OUT: "left out" }[progress];
+  return {
+    OPEN: "not done yet",
+    PARTLY: "partly done",
+    READ: "done",
+    VOID: "done, not interpretable",
+    LEFT_OUT: "left out",
+  }[progress];
 }

@@ -1,7 +1,16 @@
 import { describe, expect, it } from "vitest";
 import { handWords, placeOf, turned, wayOf, type HandPose } from "./handGeometry";
 
-const pose = (rest: Partial<HandPose>): HandPose => ({ view: "BACK", wrist: 0, deviation: 0, fingers: "STRAIGHT", thumb: "RESTING", forces: [], held: [], ...rest });
+const pose = (rest: Partial<HandPose>): HandPose => ({
+  view: "BACK",
+  wrist: 0,
+  deviation: 0,
+  fingers: "STRAIGHT",
+  thumb: "RESTING",
+  forces: [],
+  held: [],
+  ...rest,
+});
 
 describe("the figure of wrist and hand", () => {
   it("mirrors the back for the palm", () => {
@@ -39,6 +48,8 @@ describe("the figure of wrist and hand", () => {
 
   it("says itself in words", () => {
     expect(handWords(pose({ view: "SIDE", wrist: 85 }))).toBe("Figure: from the thumb side, wrist 85° bent.");
-    expect(handWords(pose({ forces: [{ at: "ULNA", direction: "TO_PALM", patient: false }], held: ["RADIUS"] }))).toBe("Figure: back of the hand; ulna towards the palm; you steady radius.");
+    expect(handWords(pose({ forces: [{ at: "ULNA", direction: "TO_PALM", patient: false }], held: ["RADIUS"] }))).toBe(
+      "Figure: back of the hand; ulna towards the palm; you steady radius.",
+    );
   });
 });

@@ -1,7 +1,30 @@
 import { describe, expect, it } from "vitest";
-import { arm, camera, forcePath, LENGTH, plus, poseWords, SHOULDER, vector, windowRim, type Pose, type Vector } from "./poseGeometry";
+import {
+  arm,
+  camera,
+  forcePath,
+  LENGTH,
+  plus,
+  poseWords,
+  SHOULDER,
+  vector,
+  windowRim,
+  type Pose,
+  type Vector,
+} from "./poseGeometry";
 
-const hanging: Pose = { view: "FRONT", body: "STANDING", elevation: 0, plane: 0, rotation: 0, elbow: 0, forearm: 0, forces: [], held: [], arc: null };
+const hanging: Pose = {
+  view: "FRONT",
+  body: "STANDING",
+  elevation: 0,
+  plane: 0,
+  rotation: 0,
+  elbow: 0,
+  forearm: 0,
+  forces: [],
+  held: [],
+  arc: null,
+};
 
 function direction(from: Vector, to: Vector): Vector {
   const d = plus(to, from, -1);
@@ -36,7 +59,11 @@ describe("an arm from its joint angles", () => {
   });
 
   it.each([
-    ["turned fully in, the thumb of the straight raised arm points down", { elevation: 90, plane: 30, rotation: -90 }, -1],
+    [
+      "turned fully in, the thumb of the straight raised arm points down",
+      { elevation: 90, plane: 30, rotation: -90 },
+      -1,
+    ],
     ["turned fully out, it points up", { elevation: 90, plane: 30, rotation: 90 }, 1],
     ["across the body turned in, it points down", { elevation: 90, plane: 102, rotation: -90 }, -1],
   ])("%s", (_, angles, up) => {
@@ -78,18 +105,31 @@ describe("the picture", () => {
   });
 
   it("draws a turn along the way the wrist really takes", () => {
-    const path = forcePath({ at: "WRIST", direction: "TURN_OUT", patient: false }, { ...hanging, elevation: 90, elbow: 90 });
+    const path = forcePath(
+      { at: "WRIST", direction: "TURN_OUT", patient: false },
+      { ...hanging, elevation: 90, elbow: 90 },
+    );
     expect(path.at(-1)?.up).toBeGreaterThan(path[0]?.up ?? 0);
   });
 
   it("shades the window of the angle that counts", () => {
     const window = windowRim({ ...hanging, arc: { of: "ELEVATION", from: 60, to: 120 } });
-    const ends = [window?.rim[0], window?.rim.at(-1)].map((end) => Math.round((Math.acos(-direction(SHOULDER, end ?? SHOULDER).up) * 180) / Math.PI));
+    const ends = [window?.rim[0], window?.rim.at(-1)].map((end) =>
+      Math.round((Math.acos(-direction(SHOULDER, end ?? SHOULDER).up) * 180) / Math.PI),
+    );
     expect(ends).toEqual([60, 120]);
   });
 
   it("is told in words", () => {
-    const pose: Pose = { ...hanging, elevation: 90, plane: 30, rotation: -85, forces: [{ at: "WRIST", direction: "DOWN", patient: false }] };
-    expect(poseWords(pose)).toBe("Standing, seen from the front. Upper arm raised 90° in the plane of the shoulder blade, turned fully inwards, elbow straight. You push downwards at the wrist.");
+    const pose: Pose = {
+      ...hanging,
+      elevation: 90,
+      plane: 30,
+      rotation: -85,
+      forces: [{ at: "WRIST", direction: "DOWN", patient: false }],
+    };
+    expect(poseWords(pose)).toBe(
+      "Standing, seen from the front. Upper arm raised 90° in the plane of the shoulder blade, turned fully inwards, elbow straight. You push downwards at the wrist.",
+    );
   });
 });

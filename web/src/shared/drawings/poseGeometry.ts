@@ -33,7 +33,11 @@ function turned(v: Vector, axis: Vector, degrees: number): Vector {
   const c = Math.cos(degrees * RADIANS);
   const s = Math.sin(degrees * RADIANS);
   const dot = v.out * axis.out + v.up * axis.up + v.forward * axis.forward;
-  const cross = vector(axis.up * v.forward - axis.forward * v.up, axis.forward * v.out - axis.out * v.forward, axis.out * v.up - axis.up * v.out);
+  const cross = vector(
+    axis.up * v.forward - axis.forward * v.up,
+    axis.forward * v.out - axis.out * v.forward,
+    axis.out * v.up - axis.up * v.out,
+  );
   return plus(plus(plus(vector(0, 0, 0), v, c), cross, s), axis, dot * (1 - c));
 }
 
@@ -66,7 +70,13 @@ export function arm(pose: Pick<Pose, "elevation" | "plane" | "rotation" | "elbow
   const elbow = plus(SHOULDER, along, LENGTH.upperArm);
   const wrist = plus(elbow, fore, LENGTH.forearm);
   const fingertips = plus(wrist, fore, LENGTH.hand);
-  return { shoulder: SHOULDER, elbow, wrist, fingertips, thumb: plus(plus(wrist, fore, LENGTH.hand * 0.35), thumbward, LENGTH.thumb) };
+  return {
+    shoulder: SHOULDER,
+    elbow,
+    wrist,
+    fingertips,
+    thumb: plus(plus(wrist, fore, LENGTH.hand * 0.35), thumbward, LENGTH.thumb),
+  };
 }
 
 /** How a picture is taken: turns a place in the patient's frame into a point of a picture whose unit is one metre. */
@@ -84,7 +94,11 @@ export function camera(view: Pose["view"], body: Pose["body"]): (place: Vector) 
   return (place) => {
     const near = place.out * Math.sin(yaw) + place.forward * Math.cos(yaw);
     const up = place.up - 1.35;
-    return { x: -place.out * Math.cos(yaw) + place.forward * Math.sin(yaw), y: -(up * Math.cos(tilt) - near * Math.sin(tilt)), near: near * Math.cos(tilt) + up * Math.sin(tilt) };
+    return {
+      x: -place.out * Math.cos(yaw) + place.forward * Math.sin(yaw),
+      y: -(up * Math.cos(tilt) - near * Math.sin(tilt)),
+      near: near * Math.cos(tilt) + up * Math.sin(tilt),
+    };
   };
 }
 
@@ -110,19 +124,30 @@ export function forcePath(force: Schemas["Force"], pose: Pose): Vector[] {
     const sign = force.direction === "TURN_OUT" ? 1 : -1;
     const onForearm = pose.elbow > 20;
     return [0, 6, 12, 18, 24, 30].map((step) => {
-      const moved = arm({ ...pose, rotation: pose.rotation + (onForearm ? sign * step : 0), forearm: pose.forearm + (onForearm ? 0 : sign * step * 2) });
+      const moved = arm({
+        ...pose,
+        rotation: pose.rotation + (onForearm ? sign * step : 0),
+        forearm: pose.forearm + (onForearm ? 0 : sign * step * 2),
+      });
       const at = onForearm ? place(force.at, moved) : moved.thumb;
       return plus(at, plus(at, joints.elbow, -1), onForearm ? 0.22 : 0);
     });
   }
   const along = plus(joints.shoulder, joints.elbow, -1);
   const directions: Record<string, Vector> = {
-    UP: vector(0, 1, 0), DOWN: vector(0, -1, 0), FORWARD: vector(0, 0, 1), BACK: vector(0, 0, -1), OUT: vector(1, 0, 0), IN: vector(-1, 0, 0),
+    UP: vector(0, 1, 0),
+    DOWN: vector(0, -1, 0),
+    FORWARD: vector(0, 0, 1),
+    BACK: vector(0, 0, -1),
+    OUT: vector(1, 0, 0),
+    IN: vector(-1, 0, 0),
     ALONG_ARM: plus(vector(0, 0, 0), along, 1 / LENGTH.upperArm),
   };
   const direction = directions[force.direction] ?? vector(0, 0, 0);
   const at = place(force.at, joints);
-  return force.patient ? [plus(at, direction, 0.06), plus(at, direction, 0.24)] : [plus(at, direction, -0.24), plus(at, direction, -0.055)];
+  return force.patient
+    ? [plus(at, direction, 0.06), plus(at, direction, 0.24)]
+    : [plus(at, direction, -0.24), plus(at, direction, -0.055)];
 }
 
 /** The rim of the window that counts, from one end to the other, and its centre. */
@@ -133,35 +158,88 @@ export function windowRim(pose: Pose): { centre: Vector; rim: Vector[] } | null 
   const { of, from, to } = pose.arc;
   const steps = Array.from({ length: 13 }, (_, index) => from + ((to - from) * index) / 12);
   if (of === "ELEVATION") {
-    return { centre: SHOULDER, rim: steps.map((elevation) => plus(SHOULDER, plus(arm({ ...pose, elevation }).elbow, SHOULDER, -1), 1.55)) };
+    return {
+      centre: SHOULDER,
+      rim: steps.map((elevation) => plus(SHOULDER, plus(arm({ ...pose, elevation }).elbow, SHOULDER, -1), 1.55)),
+    };
   }
   const centre = arm(pose).elbow;
-  return { centre, rim: steps.map((rotation) => plus(centre, plus(arm({ ...pose, rotation }).wrist, centre, -1), 1.25)) };
+  return {
+    centre,
+    rim: steps.map((rotation) => plus(centre, plus(arm({ ...pose, rotation }).wrist, centre, -1), 1.25)),
+  };
 }
 
 const BODIES = { STANDING: "Standing", SITTING: "Sitting", SUPINE: "Lying on the back" };
-const VIEWS = { FRONT: "seen from the front", SIDE: "seen from the side", BACK: "seen from behind", ABOVE: "seen from above the side" };
+const VIEWS = {
+  FRONT: "seen from the front",
+  SIDE: "seen from the side",
+  BACK: "seen from behind",
+  ABOVE: "seen from above the side",
+};
 const MARKS = {
-  SHOULDER_BLADE: "the shoulder blade", SHOULDER_TOP: "the top of the shoulder", HUMERAL_HEAD: "the front of the shoulder", UPPER_ARM: "the upper arm",
-  ELBOW: "the elbow", FOREARM: "the forearm", WRIST: "the wrist", HAND: "the hand",
+  SHOULDER_BLADE: "the shoulder blade",
+  SHOULDER_TOP: "the top of the shoulder",
+  HUMERAL_HEAD: "the front of the shoulder",
+  UPPER_ARM: "the upper arm",
+  ELBOW: "the elbow",
+  FOREARM: "the forearm",
+  WRIST: "the wrist",
+  HAND: "the hand",
 };
 const DIRECTIONS = {
-  UP: "upwards", DOWN: "downwards", FORWARD: "forwards", BACK: "backwards", OUT: "outwards", IN: "inwards", ALONG_ARM: "along the upper arm",
-  TURN_OUT: "outwards", TURN_IN: "inwards",
+  UP: "upwards",
+  DOWN: "downwards",
+  FORWARD: "forwards",
+  BACK: "backwards",
+  OUT: "outwards",
+  IN: "inwards",
+  ALONG_ARM: "along the upper arm",
+  TURN_OUT: "outwards",
+  TURN_IN: "inwards",
 };
 
 /** The picture in words. */
 export function poseWords(pose: Pose): string {
-  const inPlane = pose.plane < 15 ? "out to the side" : pose.plane < 50 ? "in the plane of the shoulder blade" : pose.plane <= 95 ? "forward" : "forward and across the body";
-  const raised = pose.elevation < 12 ? "Upper arm at the side" : `Upper arm raised ${String(pose.elevation)}° ${inPlane}`;
-  const turn = pose.rotation > 60 ? ", turned fully outwards" : pose.rotation >= 20 ? ", turned outwards" : pose.rotation < -60 ? ", turned fully inwards" : pose.rotation <= -20 ? ", turned inwards" : "";
+  const inPlane =
+    pose.plane < 15
+      ? "out to the side"
+      : pose.plane < 50
+        ? "in the plane of the shoulder blade"
+        : pose.plane <= 95
+          ? "forward"
+          : "forward and across the body";
+  const raised =
+    pose.elevation < 12 ? "Upper arm at the side" : `Upper arm raised ${String(pose.elevation)}° ${inPlane}`;
+  const turn =
+    pose.rotation > 60
+      ? ", turned fully outwards"
+      : pose.rotation >= 20
+        ? ", turned outwards"
+        : pose.rotation < -60
+          ? ", turned fully inwards"
+          : pose.rotation <= -20
+            ? ", turned inwards"
+            : "";
   const elbow = pose.elbow < 15 ? "elbow straight" : `elbow bent ${String(pose.elbow)}°`;
   const forces = pose.forces.map((force) => {
     const turn = force.direction === "TURN_IN" || force.direction === "TURN_OUT";
-    const deed = force.patient ? (turn ? "The patient turns it" : `The patient moves ${MARKS[force.at]}`) : turn ? "You turn it" : "You push";
+    const deed = force.patient
+      ? turn
+        ? "The patient turns it"
+        : `The patient moves ${MARKS[force.at]}`
+      : turn
+        ? "You turn it"
+        : "You push";
     return `${deed} ${DIRECTIONS[force.direction]}${force.patient && !turn ? "" : ` at ${MARKS[force.at]}`}.`;
   });
   const held = pose.held.length > 0 ? [`You steady ${pose.held.map((mark) => MARKS[mark]).join(" and ")}.`] : [];
   const counts = pose.arc ? [`The angle counts from ${String(pose.arc.from)} to ${String(pose.arc.to)}°.`] : [];
-  return [`${BODIES[pose.body]}, ${VIEWS[pose.view]}.`, `${raised}${turn}, ${elbow}.`, ...forces, ...held, ...counts].join(" ");
+  return [
+    `${BODIES[pose.body]}, ${VIEWS[pose.view]}.`,
+    `${raised}${turn}, ${elbow}.`,
+    ...forces,
+    ...held,
+    ...counts,
+  ].join(" ");
 }

@@ -17,10 +17,14 @@ const channel = typeof BroadcastChannel === "undefined" ? undefined : new Broadc
 let begun = false;
 
 function tell(moved: Moved | "reconnected"): void {
-  listeners.forEach((listener) => { listener(moved); });
+  listeners.forEach((listener) => {
+    listener(moved);
+  });
 }
 
-channel?.addEventListener("message", (event: MessageEvent<Moved | "reconnected">) => { tell(event.data); });
+channel?.addEventListener("message", (event: MessageEvent<Moved | "reconnected">) => {
+  tell(event.data);
+});
 
 /** Told whatever anybody enters, signs or takes over, and that the line was down, so that something may have been missed. */
 export function onMoved(listener: Listener): () => void {
@@ -50,10 +54,15 @@ function hold(): void {
     tell(moved);
     channel?.postMessage(moved);
   };
-  source.addEventListener("moved", (event: MessageEvent<string>) => { pass(JSON.parse(event.data) as Moved); });
-  source.addEventListener("open", () => { pass("reconnected"); });
+  source.addEventListener("moved", (event: MessageEvent<string>) => {
+    pass(JSON.parse(event.data) as Moved);
+  });
+  source.addEventListener("open", () => {
+    pass("reconnected");
+  });
   source.addEventListener("error", () => {
-    if (source.readyState === EventSource.CLOSED) { // signed out, or the server is another: the browser does not try again by itself
+    if (source.readyState === EventSource.CLOSED) {
+      // signed out, or the server is another: the browser does not try again by itself
       setTimeout(hold, AGAIN_MS);
     }
   });

@@ -48,7 +48,9 @@ async function open(): Promise<Database> {
       fresh.createObjectStore("entries", { keyPath: "id" }).createIndex("scope", "scope");
       fresh.createObjectStore("copies", { keyPath: "name" }).createIndex("at", "at");
     },
-    terminated: () => { opened = undefined; },
+    terminated: () => {
+      opened = undefined;
+    },
   });
 }
 

@@ -11,7 +11,7 @@ export function keptDraft(name: string, storage: Storage = window.localStorage):
   try {
     const sealed = storage.getItem(PREFIX + name);
     const text = sealed === null ? undefined : pageKey()?.unseal(sealed);
-    return text === undefined ? undefined : JSON.parse(text) as unknown;
+    return text === undefined ? undefined : (JSON.parse(text) as unknown);
   } catch {
     return undefined;
   }

@@ -36,14 +36,21 @@ describe("what the page keeps", () => {
   });
 
   it("still answers where the browser lets the page keep nothing", async () => {
-    Object.defineProperty(globalThis, "indexedDB", { configurable: true, get: () => { throw new DOMException("denied", "SecurityError"); } });
+    Object.defineProperty(globalThis, "indexedDB", {
+      configurable: true,
+      get: () => {
+        throw new DOMException("denied", "SecurityError");
+      },
+    });
     await expect(remembering("a", () => Promise.resolve(1))).resolves.toBe(1);
   });
 
   it("keeps the latest copies and lets the oldest go", async () => {
     for (let index = 0; index < 14; index++) {
       await kept(`examination.${String(index)}`, index);
-      await new Promise((resolve) => { setTimeout(resolve, 2); }); // copies are told apart by milliseconds
+      await new Promise((resolve) => {
+        setTimeout(resolve, 2);
+      }); // copies are told apart by milliseconds
     }
     await expect(remembering("examination.13", away)).resolves.toBe(13);
     await expect(remembering("examination.0", away)).rejects.toThrow();

@@ -58,20 +58,24 @@ export async function recall<T>(name: string): Promise<T | undefined> {
   try {
     const row = await (await database()).get("copies", name);
     const text = row && pageKey()?.unseal(row.sealed);
-    return text === undefined ? undefined : JSON.parse(text) as T;
+    return text === undefined ? undefined : (JSON.parse(text) as T);
   } catch {
     return undefined;
   }
 }
 
 async function forget(name: string): Promise<void> {
-  await database().then((kept) => kept.delete("copies", name)).catch(() => undefined);
+  await database()
+    .then((kept) => kept.delete("copies", name))
+    .catch(() => undefined);
 }
 
 /** Forgets every copy: somebody signed out, the page was locked, or room is needed. What waits to be sent stays, sealed. */
 export async function forgetAll(): Promise<void> {
   forgetPicked();
-  await database().then((kept) => kept.clear("copies")).catch(() => undefined);
+  await database()
+    .then((kept) => kept.clear("copies"))
+    .catch(() => undefined);
 }
 
 const PICKED = "lexicor.picked.";
@@ -95,7 +99,11 @@ export function keepPicked(name: string, values: Record<string, string>): void {
 
 function forgetPicked(): void {
   try {
-    Object.keys(window.sessionStorage).filter((key) => key.startsWith(PICKED)).forEach((key) => { window.sessionStorage.removeItem(key); });
+    Object.keys(window.sessionStorage)
+      .filter((key) => key.startsWith(PICKED))
+      .forEach((key) => {
+        window.sessionStorage.removeItem(key);
+      });
   } catch {
     // nothing was kept
   }

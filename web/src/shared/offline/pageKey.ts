@@ -86,13 +86,13 @@ export async function regainPageKey(): Promise<PageKey | undefined> {
   if (open) {
     return open;
   }
-  const kept = keptByTab() ?? await askOtherTabs();
+  const kept = keptByTab() ?? (await askOtherTabs());
   return kept && openPageKey(...kept);
 }
 
 function keptByTab(): [string, string] | undefined {
   try {
-    return JSON.parse(window.sessionStorage.getItem(KEPT) ?? "null") as [string, string] | null ?? undefined;
+    return (JSON.parse(window.sessionStorage.getItem(KEPT) ?? "null") as [string, string] | null) ?? undefined;
   } catch {
     return undefined;
   }
@@ -104,7 +104,10 @@ function askOtherTabs(): Promise<[string, string] | undefined> {
   }
   const channel = new BroadcastChannel(ASKED);
   return new Promise((resolve) => {
-    const done = (key?: [string, string]) => { channel.close(); resolve(key); };
+    const done = (key?: [string, string]) => {
+      channel.close();
+      resolve(key);
+    };
     const timer = setTimeout(done, PATIENCE_MS);
     channel.onmessage = (event: MessageEvent<{ key?: [string, string] }>) => {
       if (event.data.key) {

@@ -7,11 +7,21 @@ export class MemoryStorage implements Storage {
     this.#most = most;
   }
 
-  get length() { return this.#items.size; }
-  clear() { this.#items.clear(); }
-  getItem(key: string) { return this.#items.get(key) ?? null; }
-  key(index: number) { return [...this.#items.keys()][index] ?? null; }
-  removeItem(key: string) { this.#items.delete(key); }
+  get length() {
+    return this.#items.size;
+  }
+  clear() {
+    this.#items.clear();
+  }
+  getItem(key: string) {
+    return this.#items.get(key) ?? null;
+  }
+  key(index: number) {
+    return [...this.#items.keys()][index] ?? null;
+  }
+  removeItem(key: string) {
+    this.#items.delete(key);
+  }
 
   setItem(key: string, value: string) {
     if (value.length > this.#most) {

@@ -11,7 +11,8 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 
 const LOOKS = {
   quiet: "border border-edge bg-sheet text-ink hover:bg-tan",
-  primary: "border-2 border-ink bg-tan text-ink font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line",
+  primary:
+    "border-2 border-ink bg-tan text-ink font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line",
   choice: "border border-edge bg-sheet text-ink hover:bg-tan", // the same weight chosen or not, so that nothing moves
 };
 
@@ -25,8 +26,13 @@ export function Button({ look = "quiet", chosen, keycap, className = "", childre
   };
   const state = look === "choice" && chosen ? "border border-ink bg-ink text-white" : LOOKS[look];
   return (
-    <button type="button" aria-pressed={look === "choice" ? (chosen ?? false) : undefined} onClick={release}
-      className={`inline-flex min-h-12 items-center justify-between gap-1.5 rounded px-2.5 text-read leading-tight disabled:opacity-60 ${state} ${className}`} {...rest}>
+    <button
+      type="button"
+      aria-pressed={look === "choice" ? (chosen ?? false) : undefined}
+      onClick={release}
+      className={`inline-flex min-h-12 items-center justify-between gap-1.5 rounded px-2.5 text-read leading-tight disabled:opacity-60 ${state} ${className}`}
+      {...rest}
+    >
       <span className="text-left">{children}</span>
       {keycap && <Keycap>{keycap}</Keycap>}
     </button>
@@ -35,5 +41,9 @@ export function Button({ look = "quiet", chosen, keycap, className = "", childre
 
 /** The name of a key. Hidden where there is no keyboard to speak of. */
 export function Keycap({ children }: { children: string }) {
-  return <kbd aria-hidden="true" className="hidden font-sans text-sm leading-5 md:inline-block">{children}</kbd>;
+  return (
+    <kbd aria-hidden="true" className="hidden font-sans text-sm leading-5 md:inline-block">
+      {children}
+    </kbd>
+  );
 }

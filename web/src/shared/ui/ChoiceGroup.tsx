@@ -14,12 +14,29 @@ interface ChoiceGroupProps {
 export function ChoiceGroup({ id, label, hint, fault, value, options, onChoose }: ChoiceGroupProps) {
   return (
     <div role="group" aria-labelledby={`${id}-label`}>
-      <p id={`${id}-label`} className="text-read font-semibold">{label}</p>
+      <p id={`${id}-label`} className="text-read font-semibold">
+        {label}
+      </p>
       {hint && <p className="text-note text-soft">{hint}</p>}
       <div className="mt-1 flex flex-wrap gap-2">
-        {options.map(([each, words]) => <Button key={each} look="choice" chosen={value === each} onClick={() => { onChoose(each); }}>{words}</Button>)}
+        {options.map(([each, words]) => (
+          <Button
+            key={each}
+            look="choice"
+            chosen={value === each}
+            onClick={() => {
+              onChoose(each);
+            }}
+          >
+            {words}
+          </Button>
+        ))}
       </div>
-      {fault && <p role="alert" className="mt-1 text-note text-for">{fault}</p>}
+      {fault && (
+        <p role="alert" className="mt-1 text-note text-for">
+          {fault}
+        </p>
+      )}
     </div>
   );
 }

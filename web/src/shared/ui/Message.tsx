@@ -23,6 +23,10 @@ export function Message({ title, children, action, page }: MessageProps) {
 
 /** Shown while something is on its way. */
 export function Waiting({ what, page }: { what: string; page?: boolean }) {
-  const words = <p role="status" className="m-10 text-center text-read text-soft">Fetching {what} …</p>;
+  const words = (
+    <p role="status" className="m-10 text-center text-read text-soft">
+      Fetching {what} …
+    </p>
+  );
   return page ? <main>{words}</main> : words;
 }
