@@ -1,6 +1,7 @@
 package lexicor.core.weighing;
 
 import java.util.Arrays;
+import org.hipparchus.distribution.continuous.BetaDistribution;
 
 /**
  * What is believed of a latent correlation: weights on the grid 0, 0.01 .. 0.95, which sum to 1.
@@ -42,9 +43,7 @@ final class RhoBelief {
 
     /** An assumption; at 0 it is held without doubt. */
     static RhoBelief assumed(double rho) {
-        double[] logs = new double[POINTS];
-        Arrays.setAll(logs, point -> logPrior(at(point), rho));
-        return rho == 0 ? fixed(0) : ofLog(logs);
+        return rho == 0 ? fixed(0) : ofLog(logPrior(rho));
     }
 
     /** Held without doubt. */
@@ -54,10 +53,19 @@ final class RhoBelief {
         return new RhoBelief(weights);
     }
 
-    /** log density of Beta(5 rho, 5 (1 - rho)), but for a constant. */
-    static double logPrior(double x, double rho) {
-        double inside = Math.max(x, 1e-9);
-        return (FIRMNESS * rho - 1) * Math.log(inside) + (FIRMNESS * (1 - rho) - 1) * Math.log1p(-inside);
+    /**
+     * Logs of the chances that Beta(5 rho, 5 (1 - rho)) gives to the cells about the points of the grid. By differences
+     * of the distribution function, since the density has no bound at 0 where rho is below 0.2.
+     */
+    static double[] logPrior(double rho) {
+        BetaDistribution beta = new BetaDistribution(FIRMNESS * rho, FIRMNESS * (1 - rho));
+        double[] logs = new double[POINTS];
+        Arrays.setAll(logs, point -> {
+            double from = Math.max(0, at(point) - STEP / 2);
+            double to = Math.min(MOST, at(point) + STEP / 2);
+            return Math.log(Math.max(Double.MIN_NORMAL, beta.probability(from, to)));
+        });
+        return logs;
     }
 
     double median() {

@@ -69,9 +69,9 @@ final class RhoTeacher {
     }
 
     private static RhoBelief belief(double assumed, IntToDoubleFunction logLikelihood) {
+        double[] prior = RhoBelief.logPrior(assumed);
         double[] logs = new double[RhoBelief.POINTS];
-        Arrays.setAll(
-                logs, point -> RhoBelief.logPrior(RhoBelief.at(point), assumed) + logLikelihood.applyAsDouble(point));
+        Arrays.setAll(logs, point -> prior[point] + logLikelihood.applyAsDouble(point));
         return RhoBelief.ofLog(logs);
     }
 

@@ -14,7 +14,7 @@ class RhoBeliefTest {
 
     /** An assumption of rho is Beta(5 rho, 5 (1 - rho)), cut at 0.95. */
     @ParameterizedTest
-    @CsvSource({"0.4, 2, 3", "0.5, 2.5, 2.5", "0.6, 3, 2"})
+    @CsvSource({"0.05, 0.25, 4.75", "0.1, 0.5, 4.5", "0.25, 1.25, 3.75", "0.4, 2, 3", "0.5, 2.5, 2.5", "0.6, 3, 2"})
     void an_assumption_is_held_as_a_beta(double rho, double alpha, double beta) {
         RhoBelief belief = RhoBelief.assumed(rho);
         BetaDistribution exact = new BetaDistribution(alpha, beta);
@@ -54,8 +54,7 @@ class RhoBeliefTest {
 
     @Test
     void evidence_moves_a_belief_and_a_flat_likelihood_does_not() {
-        double[] prior = new double[RhoBelief.POINTS];
-        Arrays.setAll(prior, point -> RhoBelief.logPrior(RhoBelief.at(point), 0.4));
+        double[] prior = RhoBelief.logPrior(0.4);
         double[] taught = prior.clone();
         Arrays.setAll(taught, point -> prior[point] - 200 * Math.pow(RhoBelief.at(point) - 0.7, 2));
         double[] flat = prior.clone();

@@ -4,7 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Conflict;
 import lexicor.server.problems.NotFound;
@@ -178,18 +179,9 @@ public class CaseService {
             List<CaseStanding> found = standings.page(inState, region.orElse(""), page * size, size);
             return new Page(found, filesOf(found), standings.countOf(inState, region.orElse("")), false);
         }
-        Set<UUID> cases = null;
-        boolean more = false;
-        for (String word : wanted) {
-            List<UUID> having = withWord(word);
-            more |= having.size() > MOST_FOUND;
-            if (cases == null) {
-                cases = new LinkedHashSet<>(having);
-            } else {
-                cases.retainAll(new HashSet<>(having));
-            }
-        }
-        List<CaseStanding> found = standings.of(new ArrayList<>(cases), Limit.of(MOST_FOUND)).stream()
+        List<UUID> cases = withWords(wanted);
+        boolean more = cases.size() > MOST_FOUND;
+        List<CaseStanding> found = standings.of(cases, Limit.of(MOST_FOUND)).stream()
                 .filter(standing -> state.isEmpty() || standing.state() == state.get())
                 .filter(standing -> region.isEmpty() || standing.region().equals(region.get()))
                 .toList();
@@ -198,14 +190,17 @@ public class CaseService {
         return new Page(shown, filesOf(shown), found.size(), more);
     }
 
-    /** Cases that have a word with this beginning, one more than are counted at most. */
-    private List<UUID> withWord(String beginning) {
+    /** Cases that have a word with each of these beginnings, one more than are counted at most. */
+    private List<UUID> withWords(List<String> beginnings) {
+        String having = "select case_id from case_word where word >= ? and word < ?";
+        String all = String.join(" intersect ", Collections.nCopies(beginnings.size(), having));
+        Object[] limits = beginnings.stream()
+                .flatMap(beginning -> Stream.of(beginning, beginning + Character.MAX_VALUE))
+                .toArray();
         return jdbc.query(
-                "select distinct case_id from case_word where word >= ? and word < ? fetch first " + (MOST_FOUND + 1)
-                        + " rows only",
+                "select distinct case_id from (" + all + ") fetch first " + (MOST_FOUND + 1) + " rows only",
                 (row, number) -> row.getObject(1, UUID.class),
-                beginning,
-                beginning + Character.MAX_VALUE);
+                limits);
     }
 
     private Map<UUID, CaseFile> filesOf(List<CaseStanding> found) {

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.Year;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lexicor.server.Asking;
 import lexicor.server.ServerTest;
 import lexicor.server.accounts.Role;
@@ -14,11 +15,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
 
 @ServerTest
 class CaseApiTest {
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     @Autowired
     private MockMvcTester server;
@@ -185,6 +190,29 @@ class CaseApiTest {
                         .get("field")
                         .asString())
                 .isEqualTo("follows");
+    }
+
+    /** More cases than are counted share the first word: the one that has both is found all the same. */
+    @Test
+    void two_words_are_looked_for_together_however_many_cases_have_one_of_them() {
+        therapist.post("/api/cases", open("CW-1", "{\"occupation\":\"Zither tuner\"}", SHOULDER), 201);
+        String others = jdbc
+                .queryForList(
+                        "select column_name from information_schema.columns where table_name = 'CASE_FILE' and column_name not in ('ID', 'CODE')",
+                        String.class)
+                .stream()
+                .map(column -> "file." + column)
+                .collect(Collectors.joining(", "));
+        String columns = others.replace("file.", "");
+        jdbc.update("insert into case_file (id, code, " + columns + ") select random_uuid(), 'BULK-' || n.x, " + others
+                + " from case_file file, system_range(1, 700) n where file.code = 'CW-1'");
+        jdbc.update(
+                "insert into case_word (word, case_id) select 'zither', id from case_file where code like 'BULK-%'");
+        assertThat(found("zither tuner")).containsExactly("CW-1");
+        assertThat(found("tuner zither")).containsExactly("CW-1");
+        assertThat(found("zither tuner clockmaker")).isEmpty();
+        jdbc.update("delete from case_word where case_id in (select id from case_file where code like 'BULK-%')");
+        jdbc.update("delete from case_file where code like 'BULK-%'");
     }
 
     private void tell(String id, int order, String answers) {
