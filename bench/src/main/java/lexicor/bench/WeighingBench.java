@@ -5,17 +5,17 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.ExaminationTest;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
-import lexicor.core.weighing.Foresight;
+import lexicor.core.weighing.ExpectedInformation;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.TestValue;
 import lexicor.core.weighing.Visit;
@@ -86,7 +86,7 @@ public class WeighingBench {
                 catalogue,
                 evidence,
                 new WeighingSettings(draws, usual.betweenStudies(), usual.startDeviation(), usual.worthlessWithin()));
-        visit = Visit.usual(catalogue, "shoulder", Setting.FIRST_CONTACT);
+        visit = Visit.usual(catalogue, "shoulder", CareSetting.FIRST_CONTACT);
         List<ExaminationTest> known = catalogue.tests().values().stream()
                 .sorted(Comparator.comparingInt(this::informs).reversed())
                 .toList();
@@ -159,6 +159,6 @@ public class WeighingBench {
 
     @Benchmark
     public List<TestValue> what_next() {
-        return Foresight.of(weighing, visit, all).values(candidates, Optional.empty());
+        return ExpectedInformation.of(weighing, visit, all).values(candidates, Optional.empty());
     }
 }

@@ -178,10 +178,10 @@ public final class CatalogueReader {
 
     private void condition(SourceNode node) {
         node.allowing("id", "name", "short", "region", "scope", "start", "only-if", "within", "serious");
-        Map<Setting, Double> start = new LinkedHashMap<>();
+        Map<CareSetting, Double> start = new LinkedHashMap<>();
         SourceNode starts = node.child("start").allowing("first-contact", "specialist");
-        start.put(Setting.FIRST_CONTACT, starts.number("first-contact", 0.001, 0.999));
-        start.put(Setting.SPECIALIST, starts.number("specialist", 0.001, 0.999));
+        start.put(CareSetting.FIRST_CONTACT, starts.number("first-contact", 0.001, 0.999));
+        start.put(CareSetting.SPECIALIST, starts.number("specialist", 0.001, 0.999));
         Condition condition = new Condition(
                 Known.named(node, "id", ConditionId::of),
                 node.text("name"),

@@ -19,7 +19,7 @@ public record Condition(
         String shortName,
         String region,
         String scope,
-        Map<Setting, Double> start,
+        Map<CareSetting, Double> start,
         List<Pattern.Clue> onlyIf,
         Optional<ConditionId> within,
         Optional<String> serious) {

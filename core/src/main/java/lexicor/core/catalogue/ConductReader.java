@@ -170,11 +170,11 @@ final class ConductReader {
     }
 
     /** Where a landmark lies; empty where the test is none. */
-    Optional<Place> place(SourceNode test) {
+    Optional<DrawnPlace> place(SourceNode test) {
         return test.optionalChild("place").map(node -> {
             node.allowing("view", "zone", "x", "y");
-            return new Place(
-                    node.oneOf("view", Place.View.class),
+            return new DrawnPlace(
+                    node.oneOf("view", DrawnPlace.View.class),
                     node.text("zone"),
                     node.number("x", 0, 100),
                     node.number("y", 0, 100));

@@ -48,7 +48,7 @@ public record ExaminationTest(
         List<AlsoIn> alsoIn,
         Optional<Pose> pose,
         Optional<HandPose> hand,
-        Optional<Place> place) {
+        Optional<DrawnPlace> place) {
 
     public ExaminationTest {
         aliases = List.copyOf(aliases);

@@ -18,7 +18,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.intake.Told;
+import lexicor.core.intake.IntakeAnswers;
 
 /**
  * What the therapist concludes.
@@ -55,7 +55,7 @@ public record Conclusion(
     }
 
     /** What the record says of it so far. Never null. */
-    public static Conclusion of(Told told) {
+    public static Conclusion of(IntakeAnswers told) {
         Optional<String> named = told.values(WORKING).stream().findFirst();
         Optional<ConditionId> working =
                 named.filter(value -> !value.equals(OPEN)).map(ConditionId::of);
@@ -112,11 +112,11 @@ public record Conclusion(
         return chance < 0.95 ? "very likely" : "almost certain";
     }
 
-    private static List<ConditionId> conditions(Told told, String question) {
+    private static List<ConditionId> conditions(IntakeAnswers told, String question) {
         return told.values(question).stream().map(ConditionId::of).toList();
     }
 
-    private static String words(Told told, String question) {
+    private static String words(IntakeAnswers told, String question) {
         return told.answer(question).map(heard -> heard.answer().words()).orElse("");
     }
 }

@@ -5,9 +5,9 @@ import java.util.Set;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
-import lexicor.core.weighing.Load;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
+import lexicor.core.weighing.WeightedFinding;
 
 /**
  * Negatives that are worth a word where little is written: those that weighed against a condition that was in play
@@ -24,7 +24,7 @@ public final class TellingNegatives {
             if (Math.max(standing.before(), standing.now()) >= thresholds.setAside()) {
                 Stream.concat(standing.loads().stream(), standing.held().stream())
                         .filter(load -> !load.positive() && !load.worthless())
-                        .map(Load::tests)
+                        .map(WeightedFinding::tests)
                         .forEach(tests::addAll);
             }
             if (!standing.pattern().present().isEmpty()) {

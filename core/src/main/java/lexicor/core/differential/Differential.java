@@ -14,7 +14,7 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.differential.Finding.Ratio;
 import lexicor.core.differential.Finding.Said;
 
@@ -33,7 +33,7 @@ public final class Differential {
     private final double[] shares;
     private final List<Modelled> all;
     private final Modelled.Maker maker;
-    private final Kernel.Rule rule;
+    private final FactorQuadrature.Rule rule;
     private final Set<LeftOut> leftOut = new LinkedHashSet<>();
     private final Reduced answered;
     private final Posterior posterior;
@@ -111,11 +111,11 @@ public final class Differential {
 
     /** Weighs the findings answered. */
     public Differential(Question question) {
-        this(question, Kernel.Rule.FINE);
+        this(question, FactorQuadrature.Rule.FINE);
     }
 
     /** The same by sums of a chosen fineness. */
-    public Differential(Question question, Kernel.Rule rule) {
+    public Differential(Question question, FactorQuadrature.Rule rule) {
         this.question = question;
         this.rule = rule;
         forest = question.forest();

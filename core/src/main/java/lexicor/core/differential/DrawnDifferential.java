@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.dependence.LogitTable;
 import lexicor.core.dependence.PhiTable;
 import lexicor.core.differential.Finding.Ratio;
@@ -17,7 +17,7 @@ import lexicor.core.differential.Finding.Ratio;
  */
 final class DrawnDifferential {
 
-    private static final Kernel.Rule RULE = Kernel.Rule.COARSE;
+    private static final FactorQuadrature.Rule RULE = FactorQuadrature.Rule.COARSE;
     private static final double[] OUTER = RULE.outerWeights();
     private static final double EDGE = 1e-6;
 
@@ -136,7 +136,7 @@ final class DrawnDifferential {
             }
         }
 
-        void column(int m, Kernel kernel) {
+        void column(int m, FactorQuadrature kernel) {
             double[] shifts = kernel.shifts();
             if (columns[m] == null || columns[m].length != shifts.length) {
                 columns[m] = new double[shifts.length];
@@ -178,7 +178,7 @@ final class DrawnDifferential {
             if (profiles == null) {
                 profiles = new double[combinations.size()][OUTER.length];
             }
-            Kernel kernel = Kernel.of(rhos == null ? link : rhos[draw], link, RULE);
+            FactorQuadrature kernel = FactorQuadrature.of(rhos == null ? link : rhos[draw], link, RULE);
             for (Entry member : members) {
                 for (int m = 0; m < member.masks.size(); m++) {
                     member.column(m, kernel);

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.differential.Target.Figures;
 
 /**
@@ -26,10 +26,10 @@ public final class Fits {
     private final Map<List<Answer>, double[]> profiles = new ConcurrentHashMap<>();
 
     /** One answer of a group: its share of positives, and how the group and its family hang together. */
-    record Answer(double rho, double link, Kernel.Rule rule, boolean positive, double share) {
+    record Answer(double rho, double link, FactorQuadrature.Rule rule, boolean positive, double share) {
 
-        Kernel kernel() {
-            return Kernel.of(rho, link, rule);
+        FactorQuadrature kernel() {
+            return FactorQuadrature.of(rho, link, rule);
         }
     }
 
@@ -53,7 +53,7 @@ public final class Fits {
             profiles.clear();
         }
         return profiles.computeIfAbsent(answers, key -> {
-            Kernel kernel = key.get(0).kernel();
+            FactorQuadrature kernel = key.get(0).kernel();
             double[] product = new double[kernel.inner()];
             Arrays.fill(product, 1);
             for (Answer answer : key) {

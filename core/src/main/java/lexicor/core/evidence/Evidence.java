@@ -38,13 +38,13 @@ public final class Evidence {
     private final Map<RecordId, Tie> ties;
     private final Schools usual;
     private final Map<String, List<AccuracyRecord>> bySubject;
-    private final Map<Asked, Optional<EvidenceInUse>> answered = new ConcurrentHashMap<>();
-    private final Map<Asked, String> reasons = new ConcurrentHashMap<>();
+    private final Map<EvidenceKey, Optional<EvidenceInUse>> answered = new ConcurrentHashMap<>();
+    private final Map<EvidenceKey, String> reasons = new ConcurrentHashMap<>();
     private final Synthesis synthesis;
     private final Map<ConditionId, PredictedAccuracy> predicted = new ConcurrentHashMap<>();
 
     /** What was asked of the policy. Content never changes, so an answer holds for good. */
-    private record Asked(TestId test, ConditionId condition, Schools schools) {}
+    private record EvidenceKey(TestId test, ConditionId condition, Schools schools) {}
 
     Evidence(String revision, Catalogue catalogue, Map<RecordId, AccuracyRecord> records, Map<RecordId, Tie> ties) {
         this.revision = revision;
@@ -159,7 +159,8 @@ public final class Evidence {
 
     /** The same under other schools: where a school fixes the criterion, records of another one are not used. */
     public Optional<EvidenceInUse> inUse(TestId test, ConditionId condition, Schools schools) {
-        return answered.computeIfAbsent(new Asked(test, condition, schools), asked -> choose(test, condition, schools));
+        return answered.computeIfAbsent(
+                new EvidenceKey(test, condition, schools), asked -> choose(test, condition, schools));
     }
 
     private Optional<EvidenceInUse> choose(TestId test, ConditionId condition, Schools schools) {
@@ -280,7 +281,8 @@ public final class Evidence {
 
     /** Why nothing weighs a test for a condition, in plain words. */
     public String whyNotWeighed(TestId test, ConditionId condition) {
-        return reasons.computeIfAbsent(new Asked(test, condition, usual), asked -> reasonsAgainst(test, condition));
+        return reasons.computeIfAbsent(
+                new EvidenceKey(test, condition, usual), asked -> reasonsAgainst(test, condition));
     }
 
     private String reasonsAgainst(TestId test, ConditionId condition) {

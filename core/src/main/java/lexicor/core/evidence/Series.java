@@ -1,6 +1,6 @@
 package lexicor.core.evidence;
 
-import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.CareSetting;
 
 /** What kind of patients a study examined. */
 public enum Series {
@@ -20,7 +20,7 @@ public enum Series {
     }
 
     /** Whether figures of this series need a caution when used in the setting. */
-    public boolean cautionIn(Setting setting) {
-        return setting == Setting.FIRST_CONTACT && (this == SURGICAL || this == SPECIALIST);
+    public boolean cautionIn(CareSetting setting) {
+        return setting == CareSetting.FIRST_CONTACT && (this == SURGICAL || this == SPECIALIST);
     }
 }

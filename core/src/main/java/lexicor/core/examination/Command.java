@@ -28,8 +28,8 @@ public record Command(UUID id, UUID client, long order, String author, Instant a
     public record Undone(UUID command) implements Action {}
 
     /** Something was told or seen before the hands. */
-    public record Told(List<Answer> answers) implements Action {
-        public Told {
+    public record IntakeAnswers(List<Answer> answers) implements Action {
+        public IntakeAnswers {
             answers = List.copyOf(answers);
         }
     }

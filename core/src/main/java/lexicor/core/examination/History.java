@@ -41,7 +41,7 @@ public final class History {
                         entries.add(new Entry(attempt, command.client(), command.author(), command.at()));
                     }
                 }
-            } else if (command.action() instanceof Command.Told told) {
+            } else if (command.action() instanceof Command.IntakeAnswers told) {
                 for (int j = told.answers().size() - 1; j >= 0; j--) {
                     heard.add(new Heard(told.answers().get(j), command.author(), command.at()));
                 }

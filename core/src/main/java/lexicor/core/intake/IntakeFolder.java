@@ -41,12 +41,12 @@ public final class IntakeFolder {
      * @param birthYear of the patient; empty where nobody knows
      * @param today the day of the examination
      */
-    public IntakeState fold(String region, Told told, OptionalInt birthYear, LocalDate today) {
+    public IntakeState fold(String region, IntakeAnswers told, OptionalInt birthYear, LocalDate today) {
         return fold(region, told, Person.born(birthYear), today);
     }
 
     /** The same of somebody of whom the case says more. */
-    public IntakeState fold(String region, Told told, Person person, LocalDate today) {
+    public IntakeState fold(String region, IntakeAnswers told, Person person, LocalDate today) {
         List<IntakeState.Fault> faults = new ArrayList<>();
         Map<String, Boolean> clues = clues(region, told, person.birthYear(), today);
         contradictions(region, told, faults);
@@ -74,7 +74,7 @@ public final class IntakeFolder {
                 faults);
     }
 
-    private Map<String, Boolean> clues(String region, Told told, OptionalInt birthYear, LocalDate today) {
+    private Map<String, Boolean> clues(String region, IntakeAnswers told, OptionalInt birthYear, LocalDate today) {
         Map<String, Boolean> clues = new LinkedHashMap<>();
         for (IntakeForm.Question question : form.questionsOf(region)) {
             List<String> values = told.values(question.id());
@@ -108,7 +108,7 @@ public final class IntakeFolder {
                 });
     }
 
-    private void contradictions(String region, Told told, List<IntakeState.Fault> faults) {
+    private void contradictions(String region, IntakeAnswers told, List<IntakeState.Fault> faults) {
         for (IntakeForm.Question question : form.questionsOf(region)) {
             for (IntakeForm.Option option : question.options(region)) {
                 if (told.values(question.id()).contains(option.value())) {
@@ -134,7 +134,8 @@ public final class IntakeFolder {
                 + label.toLowerCase(Locale.UK) + "”. Change one of the two.";
     }
 
-    private List<LockFinding> facts(String region, Told told, LocalDate today, List<IntakeState.Fault> faults) {
+    private List<LockFinding> facts(
+            String region, IntakeAnswers told, LocalDate today, List<IntakeState.Fault> faults) {
         List<LockFinding> findings = new ArrayList<>();
         Set<String> asked = new LinkedHashSet<>();
         catalogue.locksAsked(region).forEach(lock -> lock.facts().forEach(fact -> asked.add(fact.id())));
@@ -158,7 +159,7 @@ public final class IntakeFolder {
     }
 
     /** Replays the answers in order: a flag that is found again after its release suspends anew. */
-    private SafetyScreen screen(String region, Told told) {
+    private SafetyScreen screen(String region, IntakeAnswers told) {
         SafetyScreen screen = SafetyScreen.of(catalogue, region);
         List<String> asked = screen.asked().stream().map(RedFlag::id).toList();
         List<String> before = List.of();
@@ -201,7 +202,7 @@ public final class IntakeFolder {
                 .allMatch(zone -> zone.clue().isPresent());
     }
 
-    private Map<TestId, IntakeState.Override> overrides(Told told) {
+    private Map<TestId, IntakeState.Override> overrides(IntakeAnswers told) {
         Map<TestId, IntakeState.Override> overrides = new LinkedHashMap<>();
         told.about("override").forEach((test, heard) -> {
             if (!heard.answer().words().isBlank()) {
@@ -214,7 +215,7 @@ public final class IntakeFolder {
         return overrides;
     }
 
-    private static Map<ConditionId, Double> own(Told told) {
+    private static Map<ConditionId, Double> own(IntakeAnswers told) {
         Map<ConditionId, Double> own = new LinkedHashMap<>();
         told.about("start")
                 .forEach((condition, heard) ->
@@ -222,14 +223,14 @@ public final class IntakeFolder {
         return own;
     }
 
-    private static StartingOdds.Width width(Told told) {
+    private static StartingOdds.Width width(IntakeAnswers told) {
         return told.values("width").stream()
                 .findFirst()
                 .map(value -> StartingOdds.Width.valueOf(value.toUpperCase(Locale.ROOT)))
                 .orElse(StartingOdds.Width.USUAL);
     }
 
-    private Map<String, String> schools(Told told) {
+    private Map<String, String> schools(IntakeAnswers told) {
         Map<String, String> schools = new LinkedHashMap<>();
         told.about("school")
                 .forEach((question, heard) -> heard.answer().values().stream()

@@ -114,7 +114,7 @@ public record IntakeForm(
     /** A fact that holds when a scale reaches a value and all given options hold. */
     public record Follows(String fact, String scale, int from, Map<String, List<String>> and) {
 
-        boolean holds(Told told) {
+        boolean holds(IntakeAnswers told) {
             OptionalInt value = told.whole(scale);
             return value.isPresent()
                     && value.getAsInt() >= from

@@ -8,10 +8,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.story.HeardStory;
 import lexicor.core.story.StoryTable;
@@ -114,7 +114,7 @@ public final class StartingOdds {
     }
 
     /** The working estimates that ship with the product. */
-    public static Map<ConditionId, Double> shippedEstimates(List<Condition> conditions, Setting setting) {
+    public static Map<ConditionId, Double> shippedEstimates(List<Condition> conditions, CareSetting setting) {
         Map<ConditionId, Double> estimates = new LinkedHashMap<>();
         conditions.forEach(
                 condition -> estimates.put(condition.id(), condition.start().get(setting)));

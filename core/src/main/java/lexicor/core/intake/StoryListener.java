@@ -28,7 +28,7 @@ final class StoryListener {
      */
     HeardStory listen(
             String region,
-            Told told,
+            IntakeAnswers told,
             Person person,
             List<LockFinding> facts,
             Collection<String> assumed,
@@ -49,7 +49,7 @@ final class StoryListener {
         return new HeardStory(clues, ages(person, today), dated.or(() -> weeks));
     }
 
-    private Optional<Weeks> answered(String region, Told told, Map<String, Boolean> clues) {
+    private Optional<Weeks> answered(String region, IntakeAnswers told, Map<String, Boolean> clues) {
         Optional<Weeks> weeks = Optional.empty();
         for (IntakeForm.Question question : form.questionsOf(region)) {
             List<String> values = told.values(question.id());
@@ -71,7 +71,7 @@ final class StoryListener {
         return weeks;
     }
 
-    private void painted(String region, Told told, Map<String, Boolean> clues) {
+    private void painted(String region, IntakeAnswers told, Map<String, Boolean> clues) {
         Map<String, Set<String>> areas = Map.of(
                 "pain", Set.copyOf(told.values("pain-areas")), "tingling", Set.copyOf(told.values("tingling-areas")));
         form.story().painted().stream()

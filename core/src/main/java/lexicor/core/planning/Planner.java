@@ -39,7 +39,7 @@ public final class Planner {
     private final Situation situation;
     private final Optional<String> position;
     private final JointInformation nothing;
-    private final Clock clock;
+    private final PlanDuration clock;
     private final Purposes purposes;
     private final AtomicReference<BudgetCurve> curve = new AtomicReference<>();
 
@@ -51,7 +51,7 @@ public final class Planner {
                 .or(() -> Optional.of(
                         catalogue.routine(situation.visit().region()).beginsIn()));
         this.nothing = JointInformation.of(weighing, situation.visit(), situation.found(), situation.doable());
-        this.clock = new Clock(catalogue.effort().changePosition(), position);
+        this.clock = new PlanDuration(catalogue.effort().changePosition(), position);
         this.purposes = new Purposes(
                 catalogue, situation, nothing, test -> candidate(test).seconds());
     }

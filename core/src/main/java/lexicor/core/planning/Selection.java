@@ -60,7 +60,7 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
             List<Candidate> candidates,
             double budget,
             double leastBits,
-            Clock clock) {
+            PlanDuration clock) {
         Chooser chooser = new Chooser(so, begun, candidates, budget, leastBits, clock);
         Set<TestId> best = chooser.improved(chooser.greedy(Set.of()));
         Optional<TestId> single = chooser.bestSingle();
@@ -81,7 +81,7 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
         private final List<Candidate> begun;
         private final double budget;
         private final double leastBits;
-        private final Clock clock;
+        private final PlanDuration clock;
         private final Map<Set<TestId>, JointInformation> known = new LinkedHashMap<>();
 
         Chooser(
@@ -90,7 +90,7 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
                 List<Candidate> candidates,
                 double budget,
                 double leastBits,
-                Clock clock) {
+                PlanDuration clock) {
             this.nothing = nothing;
             this.begun = begun;
             candidates.forEach(each -> this.candidates.put(each.test(), each));

@@ -72,8 +72,8 @@ public sealed interface Circumstance {
     }
 
     /** One of these clues was told. */
-    record Told(List<String> clues) implements Circumstance {
-        public Told {
+    record IntakeAnswers(List<String> clues) implements Circumstance {
+        public IntakeAnswers {
             clues = List.copyOf(clues);
         }
 

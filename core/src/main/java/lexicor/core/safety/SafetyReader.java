@@ -261,7 +261,8 @@ public final class SafetyReader {
                         body.items().stream().map(this::circumstance).toList());
             case "not" -> new Circumstance.Not(circumstance(body));
             case "told" ->
-                new Circumstance.Told(body.items().stream().map(this::clue).toList());
+                new Circumstance.IntakeAnswers(
+                        body.items().stream().map(this::clue).toList());
             case "age" -> aged(body);
             case "since" -> since(body);
             case "region" -> new Circumstance.In(regions(body));

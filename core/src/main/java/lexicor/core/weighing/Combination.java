@@ -12,7 +12,7 @@ import lexicor.core.catalogue.ConditionId;
  * Findings as they are added up for one condition: bundles that are weakly linked, and findings that stand alone
  * because they tell next to nothing or are known by a ratio only.
  */
-record Combination(List<Bundle> bundles, List<Load> alone) {
+record Combination(List<FindingGroup> bundles, List<WeightedFinding> alone) {
 
     static final Combination NOTHING = new Combination(List.of(), List.of());
 
@@ -22,11 +22,11 @@ record Combination(List<Bundle> bundles, List<Load> alone) {
     }
 
     /** Every finding, gathered by the dependency groups of the condition. */
-    static Combination of(ConditionId condition, List<Load> loads, Correlations correlations) {
-        Map<String, List<Load>> byGroup = new LinkedHashMap<>();
+    static Combination of(ConditionId condition, List<WeightedFinding> loads, Correlations correlations) {
+        Map<String, List<WeightedFinding>> byGroup = new LinkedHashMap<>();
         Map<String, Correlation> known = new LinkedHashMap<>();
-        List<Load> alone = new ArrayList<>();
-        for (Load load : loads) {
+        List<WeightedFinding> alone = new ArrayList<>();
+        for (WeightedFinding load : loads) {
             if (!load.grouped()) {
                 alone.add(load);
                 continue;
@@ -37,20 +37,20 @@ record Combination(List<Bundle> bundles, List<Load> alone) {
             correlation.ifPresent(each -> known.put(group, each));
             byGroup.computeIfAbsent(group, id -> new ArrayList<>()).add(load);
         }
-        List<Bundle> bundles = byGroup.entrySet().stream()
-                .map(entry -> new Bundle(Optional.ofNullable(known.get(entry.getKey())), entry.getValue()))
+        List<FindingGroup> bundles = byGroup.entrySet().stream()
+                .map(entry -> new FindingGroup(Optional.ofNullable(known.get(entry.getKey())), entry.getValue()))
                 .toList();
         return new Combination(bundles, alone);
     }
 
     /** One finding by itself. */
-    static Combination single(Load load) {
+    static Combination single(WeightedFinding load) {
         return load.grouped()
-                ? new Combination(List.of(Bundle.single(load)), List.of())
+                ? new Combination(List.of(FindingGroup.single(load)), List.of())
                 : new Combination(List.of(), List.of(load));
     }
 
-    Stream<Load> loads() {
+    Stream<WeightedFinding> loads() {
         return Stream.concat(bundles.stream().flatMap(bundle -> bundle.loads().stream()), alone.stream());
     }
 

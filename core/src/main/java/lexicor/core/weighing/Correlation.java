@@ -20,11 +20,11 @@ public record Correlation(
         double absent,
         Origin origin,
         Interval interval,
-        List<RhoLesson> lessons,
+        List<CorrelationFit> lessons,
         Beliefs beliefs) {
 
     /** The highest that can be chosen. */
-    public static final double MOST = RhoBelief.MOST;
+    public static final double MOST = CorrelationBelief.MOST;
 
     private static final double PATTERN_RHO = 0.4;
 
@@ -42,14 +42,14 @@ public record Correlation(
     public record Interval(double lower, double upper) {}
 
     /** What is drawn from. */
-    record Beliefs(RhoBelief present, RhoBelief absent) {}
+    record Beliefs(CorrelationBelief present, CorrelationBelief absent) {}
 
     public Correlation {
         lessons = List.copyOf(lessons);
     }
 
     static Correlation assumed(DependencyGroup group) {
-        RhoBelief belief = RhoBelief.assumed(group.rho());
+        CorrelationBelief belief = CorrelationBelief.assumed(group.rho());
         return new Correlation(
                 group,
                 group.rho(),
@@ -66,7 +66,8 @@ public record Correlation(
                 "pattern " + condition, "the picture of it", List.of(condition), List.of(), PATTERN_RHO, List.of()));
     }
 
-    static Correlation learnt(DependencyGroup group, RhoBelief present, RhoBelief absent, List<RhoLesson> lessons) {
+    static Correlation learnt(
+            DependencyGroup group, CorrelationBelief present, CorrelationBelief absent, List<CorrelationFit> lessons) {
         return new Correlation(
                 group,
                 present.median(),
@@ -82,12 +83,12 @@ public record Correlation(
         if (!(rho >= 0 && rho <= MOST)) {
             throw new IllegalArgumentException("rho of " + group.id() + " is " + rho + "; allowed: 0 to " + MOST);
         }
-        RhoBelief belief = RhoBelief.fixed(rho);
+        CorrelationBelief belief = CorrelationBelief.fixed(rho);
         return new Correlation(
                 group, rho, rho, Origin.CHOSEN, new Interval(rho, rho), lessons, new Beliefs(belief, belief));
     }
 
-    private static Interval interval(RhoBelief belief) {
+    private static Interval interval(CorrelationBelief belief) {
         return new Interval(belief.quantile(0.025), belief.quantile(0.975));
     }
 
@@ -95,7 +96,7 @@ public record Correlation(
         return withCondition ? present : absent;
     }
 
-    RhoBelief belief(boolean withCondition) {
+    CorrelationBelief belief(boolean withCondition) {
         return withCondition ? beliefs.present() : beliefs.absent();
     }
 }

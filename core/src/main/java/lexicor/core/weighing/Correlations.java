@@ -20,7 +20,7 @@ public final class Correlations {
 
     /** As the content has it. */
     public static Correlations of(Catalogue catalogue, Evidence evidence) {
-        RhoTeacher teacher = new RhoTeacher(catalogue, evidence);
+        CorrelationEstimator teacher = new CorrelationEstimator(catalogue, evidence);
         Map<String, Correlation> byGroup = new LinkedHashMap<>();
         for (DependencyGroup group : catalogue.groups()) {
             byGroup.put(group.id(), teacher.teach(group));

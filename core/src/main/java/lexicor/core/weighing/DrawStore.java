@@ -26,7 +26,7 @@ final class DrawStore {
 
     private final Map<Key, double[]> draws = latest(MOST_DRAWS);
     private final Map<Object, JointModel> models = latest(MOST_MODELS);
-    private final Map<Object, Pass.Joined> joined = latest(MOST_JOINED);
+    private final Map<Object, VisitWeighing.Joined> joined = latest(MOST_JOINED);
 
     private static <K, V> Map<K, V> latest(int most) {
         return Collections.synchronizedMap(new LinkedHashMap<>(64, 0.75f, true) {
@@ -43,7 +43,7 @@ final class DrawStore {
     }
 
     /** What was weighed from a key, weighed now if it is not kept. */
-    Pass.Joined joined(Object key, Supplier<Pass.Joined> weigh) {
+    VisitWeighing.Joined joined(Object key, Supplier<VisitWeighing.Joined> weigh) {
         return kept(joined, key, weigh);
     }
 

@@ -61,7 +61,7 @@ public final class Interpreter {
             Set<ConditionId> ranked,
             Schools schools,
             TestReading test,
-            Function<ConditionId, Optional<LoadGroup.Member>> parts) {
+            Function<ConditionId, Optional<WeighedGroup.Member>> parts) {
         Map<Key, List<Condition>> grouped = new LinkedHashMap<>();
         for (ConditionReading reads : catalogue.test(test.test()).reads()) {
             if (!ranked.contains(reads.condition())) {
@@ -83,7 +83,7 @@ public final class Interpreter {
                 .toList();
     }
 
-    private static Optional<Statement.Kind> kind(Reading reading, boolean weighed, Optional<LoadGroup.Member> part) {
+    private static Optional<Statement.Kind> kind(Reading reading, boolean weighed, Optional<WeighedGroup.Member> part) {
         if (reading.definite() && part.isPresent()) {
             return Optional.of(kind(part.get(), reading.result() == Reading.Result.POSITIVE));
         }
@@ -96,7 +96,7 @@ public final class Interpreter {
     }
 
     /** By what it moves beside everything else: the sentence never says the opposite of what the chance does. */
-    private static Statement.Kind kind(LoadGroup.Member part, boolean positive) {
+    private static Statement.Kind kind(WeighedGroup.Member part, boolean positive) {
         double with = positive ? part.decibans() : -part.decibans();
         if (with >= TELLS) {
             return part.load().borrowed()

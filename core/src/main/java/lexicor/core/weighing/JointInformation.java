@@ -14,7 +14,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.examination.TestReading;
 
 /**
@@ -33,7 +33,7 @@ public final class JointInformation {
 
     private static final double SERIOUS_COUNTS = 2;
 
-    private final Setting setting;
+    private final CareSetting setting;
     private final Map<ConditionId, Outlook> outlooks;
 
     /**
@@ -43,30 +43,30 @@ public final class JointInformation {
      * @param splits what a test does to the conditions that it speaks of by figures, worked out once
      * @param asked information of sets about a condition, worked out once
      */
-    private record Setting(
+    private record CareSetting(
             Weighing weighing,
             Visit visit,
             Map<ConditionId, Weighing.Model> models,
             Map<ConditionId, ConditionId> families,
-            Kernel.Rule rule,
+            FactorQuadrature.Rule rule,
             Map<ConditionId, Outlook> start,
-            Map<TestId, Map<ConditionId, Split>> splits,
-            Map<Asked, Double> asked) {
+            Map<TestId, Map<ConditionId, TestPrediction>> splits,
+            Map<InformationKey, Double> asked) {
 
-        Map<ConditionId, Split> splits(TestId test, Collection<ConditionId> conditions) {
+        Map<ConditionId, TestPrediction> splits(TestId test, Collection<ConditionId> conditions) {
             return splits.computeIfAbsent(test, id -> {
-                Map<ConditionId, Split> all = new LinkedHashMap<>();
-                conditions.forEach(condition -> Split.of(weighing, visit, models.get(condition), id, rule)
+                Map<ConditionId, TestPrediction> all = new LinkedHashMap<>();
+                conditions.forEach(condition -> TestPrediction.of(weighing, visit, models.get(condition), id, rule)
                         .ifPresent(split -> all.put(condition, split)));
                 return all;
             });
         }
     }
 
-    private record Asked(ConditionId condition, Set<TestId> tests) {}
+    private record InformationKey(ConditionId condition, Set<TestId> tests) {}
 
     /** One way things could go for a condition: its chance with and without the condition, and what stands then. */
-    private record Leaf(double present, double absent, Possible with, Possible without) {
+    private record Leaf(double present, double absent, PredictiveState with, PredictiveState without) {
 
         double logRatio() {
             return Math.log(present / absent);
@@ -86,12 +86,12 @@ public final class JointInformation {
             for (Leaf leaf : leaves) {
                 left += left(now, leaf.present(), leaf.absent());
             }
-            return new Outlook(now, tests, leaves, Math.max(0, Foresight.entropy(now) - left));
+            return new Outlook(now, tests, leaves, Math.max(0, ExpectedInformation.entropy(now) - left));
         }
 
         private static double left(double now, double present, double absent) {
             double chance = now * present + (1 - now) * absent;
-            return chance > 0 ? chance * Foresight.entropy(now * present / chance) : 0;
+            return chance > 0 ? chance * ExpectedInformation.entropy(now * present / chance) : 0;
         }
 
         Set<TestId> testsWith(TestId test) {
@@ -101,7 +101,7 @@ public final class JointInformation {
         }
 
         /** What its tests and a further one tell together. */
-        double bitsWith(Split split) {
+        double bitsWith(TestPrediction split) {
             double left = 0;
             for (Leaf leaf : leaves) {
                 double with = split.positiveWith(leaf.with());
@@ -109,10 +109,10 @@ public final class JointInformation {
                 left += left(now, leaf.present() * with, leaf.absent() * without)
                         + left(now, leaf.present() * (1 - with), leaf.absent() * (1 - without));
             }
-            return Math.max(0, Foresight.entropy(now) - left);
+            return Math.max(0, ExpectedInformation.entropy(now) - left);
         }
 
-        Outlook with(TestId test, Split split) {
+        Outlook with(TestId test, TestPrediction split) {
             List<Leaf> further = new ArrayList<>();
             for (Leaf leaf : leaves) {
                 double with = split.positiveWith(leaf.with());
@@ -129,7 +129,7 @@ public final class JointInformation {
         }
     }
 
-    private JointInformation(Setting setting, Map<ConditionId, Outlook> outlooks) {
+    private JointInformation(CareSetting setting, Map<ConditionId, Outlook> outlooks) {
         this.setting = setting;
         this.outlooks = outlooks;
     }
@@ -141,12 +141,16 @@ public final class JointInformation {
      */
     public static JointInformation of(
             Weighing weighing, Visit visit, List<TestReading> found, Collection<TestId> candidates) {
-        return of(weighing, visit, found, candidates, Kernel.Rule.COARSE);
+        return of(weighing, visit, found, candidates, FactorQuadrature.Rule.COARSE);
     }
 
     static JointInformation of(
-            Weighing weighing, Visit visit, List<TestReading> found, Collection<TestId> candidates, Kernel.Rule rule) {
-        Foresight foresight = Foresight.of(weighing, visit, found);
+            Weighing weighing,
+            Visit visit,
+            List<TestReading> found,
+            Collection<TestId> candidates,
+            FactorQuadrature.Rule rule) {
+        ExpectedInformation foresight = ExpectedInformation.of(weighing, visit, found);
         Map<ConditionId, Boolean> live = new HashMap<>();
         candidates.forEach(test -> foresight
                 .value(test, Optional.empty())
@@ -177,12 +181,12 @@ public final class JointInformation {
                                 List.of(new Leaf(
                                         1,
                                         1,
-                                        Possible.of(combination, link, true, rule),
-                                        Possible.of(combination, link, false, rule)))));
+                                        PredictiveState.of(combination, link, true, rule),
+                                        PredictiveState.of(combination, link, false, rule)))));
             }
         });
         return new JointInformation(
-                new Setting(
+                new CareSetting(
                         weighing,
                         visit,
                         models,
@@ -225,14 +229,15 @@ public final class JointInformation {
             further.put(
                     id,
                     setting.asked()
-                            .computeIfAbsent(new Asked(id, outlook.testsWith(test)), asked -> outlook.bitsWith(split)));
+                            .computeIfAbsent(
+                                    new InformationKey(id, outlook.testsWith(test)), asked -> outlook.bitsWith(split)));
         });
         return further.isEmpty() ? 0 : sum(further) - bits();
     }
 
     /** What a test would add about one condition, not doubled; 0 where it does not speak of it by figures. */
     public double gain(TestId test, ConditionId condition) {
-        Split split = setting.splits(test, outlooks.keySet()).get(condition);
+        TestPrediction split = setting.splits(test, outlooks.keySet()).get(condition);
         return split == null
                 ? 0
                 : outlooks.get(condition).bitsWith(split)

@@ -7,11 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentSkipListMap;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.differential.Differential;
 import lexicor.core.differential.Finding;
 import lexicor.core.differential.Fits;
@@ -32,8 +32,8 @@ final class JointModel {
     private final Forest forest;
     private final double clinics;
     private final Map<String, Finding.Group> groups = new ConcurrentSkipListMap<>();
-    private final Map<String, Map<ConditionId, Load>> answered = new LinkedHashMap<>();
-    private final Map<String, Load> ratios = new LinkedHashMap<>();
+    private final Map<String, Map<ConditionId, WeightedFinding>> answered = new LinkedHashMap<>();
+    private final Map<String, WeightedFinding> ratios = new LinkedHashMap<>();
     private final Differential differential;
 
     /**
@@ -45,10 +45,10 @@ final class JointModel {
             Forest forest,
             List<ConditionId> ids,
             Fits fits,
-            Map<ConditionId, List<Load>> seen,
+            Map<ConditionId, List<WeightedFinding>> seen,
             Correlations correlations,
             double worthless,
-            Kernel.Rule rule) {
+            FactorQuadrature.Rule rule) {
         this.visit = visit;
         this.forest = forest;
         this.ids = ids;
@@ -100,24 +100,24 @@ final class JointModel {
     /** The mix of patients at which studies measure: mostly in specialist care. */
     static double[] references(List<Condition> ranked) {
         return ranked.stream()
-                .mapToDouble(each -> each.start().get(Setting.SPECIALIST))
+                .mapToDouble(each -> each.start().get(CareSetting.SPECIALIST))
                 .toArray();
     }
 
-    private String key(Load load, ConditionId condition) {
+    private String key(WeightedFinding load, ConditionId condition) {
         return source(load)
                 + (load.positive() ? " + " : " - ")
                 + forest.id(forest.root(forest.place(condition.value())));
     }
 
-    private static Finding.Said said(Load load) {
+    private static Finding.Said said(WeightedFinding load) {
         return load.positive() ? Finding.Said.POSITIVE : Finding.Said.NEGATIVE;
     }
 
-    private Finding finding(String id, Finding.Said said, Map<ConditionId, Load> loads) {
+    private Finding finding(String id, Finding.Said said, Map<ConditionId, WeightedFinding> loads) {
         List<Target> targets = new ArrayList<>();
         Optional<String> group = Optional.empty();
-        for (Map.Entry<ConditionId, Load> each : loads.entrySet()) {
+        for (Map.Entry<ConditionId, WeightedFinding> each : loads.entrySet()) {
             targets.add(
                     figures(each.getKey(), ((Weight.Proportions) each.getValue().weight()).belief()));
             group = group.isPresent() ? group : group(each.getKey(), each.getValue());
@@ -125,7 +125,7 @@ final class JointModel {
         return new Finding(id, said, group, targets);
     }
 
-    private Optional<String> group(ConditionId condition, Load load) {
+    private Optional<String> group(ConditionId condition, WeightedFinding load) {
         Optional<Correlation> correlation = load.tests().isEmpty()
                 ? Optional.empty()
                 : correlations.of(load.tests().get(0), condition);
@@ -197,7 +197,7 @@ final class JointModel {
             public double[] rho(Finding.Group group) {
                 Optional<Correlation> known = correlations.byId(group.id());
                 byte[] steps = known.map(each -> sampler.rhos(each, true))
-                        .orElseGet(() -> sampler.rhos(group.id(), RhoBelief.assumed(group.rho())));
+                        .orElseGet(() -> sampler.rhos(group.id(), CorrelationBelief.assumed(group.rho())));
                 double[] values = new double[steps.length];
                 Arrays.setAll(values, i -> steps[i] * Sampler.RHO_GRID);
                 return values;
@@ -218,8 +218,8 @@ final class JointModel {
     /** What each finding has moved for each condition of its component, in decibans. */
     Map<ConditionId, List<Moved>> moved() {
         Map<ConditionId, List<Moved>> moved = new LinkedHashMap<>();
-        Map<String, Map<ConditionId, Load>> bySource = new LinkedHashMap<>();
-        Map<String, Load> first = new LinkedHashMap<>(ratios);
+        Map<String, Map<ConditionId, WeightedFinding>> bySource = new LinkedHashMap<>();
+        Map<String, WeightedFinding> first = new LinkedHashMap<>(ratios);
         answered.forEach((id, loads) -> {
             bySource.computeIfAbsent(source(id), source -> new LinkedHashMap<>())
                     .putAll(loads);
@@ -227,7 +227,8 @@ final class JointModel {
         });
         for (Differential.Contribution each : differential.contributions(this::source)) {
             ConditionId condition = ids.get(each.condition());
-            Load own = bySource.getOrDefault(each.finding(), Map.of()).get(condition);
+            WeightedFinding own =
+                    bySource.getOrDefault(each.finding(), Map.of()).get(condition);
             boolean direct = own != null || each.finding().startsWith("ratio " + condition + " ");
             moved.computeIfAbsent(condition, id -> new ArrayList<>())
                     .add(new Moved(
@@ -238,11 +239,11 @@ final class JointModel {
 
     /** The test, or what was told, that a finding comes from; a ratio is a source of its own. */
     private String source(String id) {
-        Map<ConditionId, Load> loads = answered.get(id);
+        Map<ConditionId, WeightedFinding> loads = answered.get(id);
         return loads == null ? id : source(loads.values().iterator().next());
     }
 
-    private static String source(Load load) {
+    private static String source(WeightedFinding load) {
         return load.tests().isEmpty()
                 ? "told " + load.phrase()
                 : load.tests().get(0).value();
@@ -254,7 +255,7 @@ final class JointModel {
      * @param direct whether it speaks about the condition itself, not about one that is wider, narrower or joined by a
      *     finding
      */
-    record Moved(Load load, boolean direct, double alone, double inPlace) {}
+    record Moved(WeightedFinding load, boolean direct, double alone, double inPlace) {}
 
     /** For each pair of widest conditions that findings have joined, the chance of both. */
     List<Ranking.Together> together() {
@@ -267,8 +268,8 @@ final class JointModel {
     record Ahead(double positive, Map<ConditionId, double[]> after) {}
 
     /** What the answers of an open test would do; one entry for each part that is weighed by itself. */
-    List<Ahead> ahead(Map<ConditionId, Load> loads) {
-        Map<String, Map<ConditionId, Load>> byFamily = new LinkedHashMap<>();
+    List<Ahead> ahead(Map<ConditionId, WeightedFinding> loads) {
+        Map<String, Map<ConditionId, WeightedFinding>> byFamily = new LinkedHashMap<>();
         loads.forEach((condition, load) -> byFamily.computeIfAbsent(key(load, condition), id -> new LinkedHashMap<>())
                 .put(condition, load));
         List<Ahead> ahead = new ArrayList<>();

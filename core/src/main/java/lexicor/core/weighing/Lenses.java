@@ -20,20 +20,20 @@ final class Lenses {
     record Seen(Combination combination, String by) {}
 
     private final Condition condition;
-    private final List<Load> loads;
+    private final List<WeightedFinding> loads;
     private final Correlations correlations;
     private final List<ClusterCount> clusters;
-    private final LoadBuilder builder;
+    private final WeightedFindings builder;
     private final double link;
     private final Map<Lens, Seen> seen = new HashMap<>();
     private final Map<Combination, PointModel> models = new HashMap<>();
 
     Lenses(
             Condition condition,
-            List<Load> loads,
+            List<WeightedFinding> loads,
             Correlations correlations,
             List<ClusterCount> clusters,
-            LoadBuilder builder,
+            WeightedFindings builder,
             double link) {
         this.condition = condition;
         this.loads = loads;
@@ -88,7 +88,7 @@ final class Lenses {
      * ground with the set has been counted by it.
      */
     private Optional<Seen> set() {
-        record Decided(ClusterCount count, Load level) {}
+        record Decided(ClusterCount count, WeightedFinding level) {}
         Optional<Decided> best = clusters.stream()
                 .flatMap(count -> builder.level(condition, count).map(level -> new Decided(count, level)).stream())
                 .min(Comparator.comparing((Decided decided) ->
@@ -96,7 +96,7 @@ final class Lenses {
                         .thenComparing(decided ->
                                 -decided.level().record().orElseThrow().patients()));
         return best.map(decided -> {
-            List<Load> kept = new ArrayList<>();
+            List<WeightedFinding> kept = new ArrayList<>();
             kept.add(decided.level());
             loads.stream().filter(load -> !sharesGround(load, decided.count())).forEach(kept::add);
             return new Seen(
@@ -105,7 +105,7 @@ final class Lenses {
         });
     }
 
-    private boolean sharesGround(Load load, ClusterCount count) {
+    private boolean sharesGround(WeightedFinding load, ClusterCount count) {
         if (load.tests().isEmpty()) {
             return count.cluster().components().stream()
                     .anyMatch(component -> component.clue().isPresent()

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.evidence.Belief;
 
 /**
@@ -13,7 +13,7 @@ import lexicor.core.evidence.Belief;
  */
 final class PointModel {
 
-    private static final Kernel.Rule RULE = Kernel.Rule.FINE;
+    private static final FactorQuadrature.Rule RULE = FactorQuadrature.Rule.FINE;
 
     private final Combination combination;
     private final double link;
@@ -70,10 +70,10 @@ final class PointModel {
 
         State(boolean withCondition) {
             this.withCondition = withCondition;
-            for (Bundle bundle : combination.bundles()) {
-                Kernel kernel = kernel(bundle.rho(withCondition, link));
+            for (FindingGroup bundle : combination.bundles()) {
+                FactorQuadrature kernel = kernel(bundle.rho(withCondition, link));
                 List<double[]> columns = new ArrayList<>();
-                for (Load load : bundle.loads()) {
+                for (WeightedFinding load : bundle.loads()) {
                     Weight.Proportions weight = (Weight.Proportions) load.weight();
                     columns.add(kernel.answer(weight.share(withCondition), weight.positive()));
                 }
@@ -83,11 +83,11 @@ final class PointModel {
             }
         }
 
-        private Kernel kernel(double rho) {
-            return Kernel.of(rho, link, RULE);
+        private FactorQuadrature kernel(double rho) {
+            return FactorQuadrature.of(rho, link, RULE);
         }
 
-        private static double[] product(Kernel kernel, List<double[]> columns) {
+        private static double[] product(FactorQuadrature kernel, List<double[]> columns) {
             double[] product = new double[kernel.inner()];
             Arrays.fill(product, 1);
             columns.forEach(column -> times(product, column));
@@ -121,7 +121,7 @@ final class PointModel {
 
         double positiveNext(Optional<Correlation> correlation, Weight.Proportions share) {
             int bundle = bundleOf(correlation);
-            Kernel kernel =
+            FactorQuadrature kernel =
                     kernel(correlation.map(known -> known.rho(withCondition)).orElse(link));
             double[] answer = kernel.answer(share.share(withCondition), true);
             if (bundle >= 0) {

@@ -41,7 +41,7 @@ final class Sampler {
     }
 
     /** Normal quantiles of the drawn shares of positives, with or without the condition. */
-    double[] quantiles(Load load, boolean withCondition) {
+    double[] quantiles(WeightedFinding load, boolean withCondition) {
         Belief belief = ((Weight.Proportions) load.weight()).belief();
         if (belief instanceof Belief.Expected expected) {
             double[] logits = logits(expected, withCondition);
@@ -67,7 +67,7 @@ final class Sampler {
     }
 
     /** Drawn logits of the share of positives with or without the condition. */
-    double[] logits(Load load, boolean withCondition) {
+    double[] logits(WeightedFinding load, boolean withCondition) {
         Belief belief = ((Weight.Proportions) load.weight()).belief();
         if (belief instanceof Belief.Expected expected) {
             return logits(expected, withCondition);
@@ -140,7 +140,7 @@ final class Sampler {
     }
 
     /** Log likelihood ratios of a finding by itself. */
-    double[] logLikelihoodRatios(Load load) {
+    double[] logLikelihoodRatios(WeightedFinding load) {
         if (load.weight() instanceof Weight.Ratio ratio) {
             return store.draws(
                     key(load.source() + " ratio", ratio),
@@ -169,14 +169,14 @@ final class Sampler {
     }
 
     /** The same of a group by its name and what is believed of it. */
-    byte[] rhos(String group, RhoBelief belief) {
+    byte[] rhos(String group, CorrelationBelief belief) {
         double[] cumulative = belief.cumulative();
         SplittableRandom random = new SplittableRandom(Draws.seed(seed, "rho " + group));
         byte[] steps = new byte[draws];
         for (int i = 0; i < draws; i++) {
             int place = Arrays.binarySearch(cumulative, random.nextDouble());
             int index = Math.min(cumulative.length - 1, place < 0 ? -place - 1 : place + 1);
-            steps[i] = (byte) Math.round(RhoBelief.at(index) / RHO_GRID);
+            steps[i] = (byte) Math.round(CorrelationBelief.at(index) / RHO_GRID);
         }
         return steps;
     }

@@ -31,7 +31,7 @@ public record Standing(
         double leads,
         Lens lens,
         Sum sum,
-        List<Load> held,
+        List<WeightedFinding> held,
         List<Unweighed> unweighed,
         List<LensResult> lenses,
         Tally tally,
@@ -49,7 +49,7 @@ public record Standing(
      *     explain them
      * @param link what findings share with each other, or take from each other: with it the parts make up the whole
      */
-    public record Sum(List<LoadGroup> groups, List<LoadGroup.Member> byWay, double link) {
+    public record Sum(List<WeighedGroup> groups, List<WeighedGroup.Member> byWay, double link) {
 
         public Sum {
             groups = List.copyOf(groups);
@@ -58,8 +58,8 @@ public record Standing(
 
         /** The whole weight, 10 log10 LR. */
         public double decibans() {
-            return groups.stream().mapToDouble(LoadGroup::decibans).sum()
-                    + byWay.stream().mapToDouble(LoadGroup.Member::decibans).sum()
+            return groups.stream().mapToDouble(WeighedGroup::decibans).sum()
+                    + byWay.stream().mapToDouble(WeighedGroup.Member::decibans).sum()
                     + link;
         }
     }
@@ -71,15 +71,15 @@ public record Standing(
     }
 
     /** Everything that was added up. */
-    public List<Load> loads() {
+    public List<WeightedFinding> loads() {
         return sum.groups().stream()
                 .flatMap(group -> group.members().stream())
-                .map(LoadGroup.Member::load)
+                .map(WeighedGroup.Member::load)
                 .toList();
     }
 
     /** What a test has moved here beside everything else; empty where it was not weighed for this condition. */
-    public Optional<LoadGroup.Member> part(TestId test) {
+    public Optional<WeighedGroup.Member> part(TestId test) {
         return sum.groups().stream()
                 .flatMap(group -> group.members().stream())
                 .filter(member -> member.load().tests().equals(List.of(test)))

@@ -4,11 +4,11 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
-import lexicor.core.catalogue.Setting;
 
 /**
  * What a visit brings to the weighing before the first test.
@@ -22,7 +22,7 @@ import lexicor.core.catalogue.Setting;
  */
 public record Visit(
         String region,
-        Setting setting,
+        CareSetting setting,
         Map<ConditionId, Start> starts,
         Map<String, Boolean> clues,
         Schools schools,
@@ -57,7 +57,7 @@ public record Visit(
     }
 
     /** A visit of which nothing is known but region and setting: conditions that need a story do not take part. */
-    public static Visit usual(Catalogue catalogue, String region, Setting setting) {
+    public static Visit usual(Catalogue catalogue, String region, CareSetting setting) {
         Map<ConditionId, Start> starts = new LinkedHashMap<>();
         for (Condition condition : catalogue.conditionsOf(region)) {
             if (condition.onlyIf().isEmpty()) {

@@ -9,11 +9,11 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.differential.Fits;
 import lexicor.core.differential.Forest;
 import lexicor.core.evidence.ClusterLevels;
@@ -79,7 +79,7 @@ public final class Weighing {
      * @param tests readings of every test done
      * @param seed of the examination; the same seed gives the same ranges
      */
-    public Ranking weigh(String region, Setting setting, List<TestReading> tests, long seed) {
+    public Ranking weigh(String region, CareSetting setting, List<TestReading> tests, long seed) {
         return weigh(Visit.usual(catalogue, region, setting), tests, seed);
     }
 
@@ -90,7 +90,7 @@ public final class Weighing {
      * @param seed of the examination; the same seed gives the same ranges
      */
     public Ranking weigh(Visit visit, List<TestReading> tests, long seed) {
-        Pass pass = new Pass(this, store, visit, tests, seed);
+        VisitWeighing pass = new VisitWeighing(this, store, visit, tests, seed);
         Map<ConditionId, Standing> standings = new LinkedHashMap<>();
         ranked(visit).forEach(condition -> standings.put(condition.id(), pass.standing(condition)));
         Map<ConditionId, double[]> plausible = pass.plausible();
@@ -113,7 +113,7 @@ public final class Weighing {
      * everything else; empty where there is none.
      */
     public Optional<Leader> leader(Visit visit, List<TestReading> tests) {
-        Pass pass = new Pass(this, store, visit, tests, NO_DRAWS);
+        VisitWeighing pass = new VisitWeighing(this, store, visit, tests, NO_DRAWS);
         return ranked(visit).stream()
                 .filter(condition -> !pass.unlikely(condition))
                 .flatMap(condition -> Stream.of(pass.chance(condition))
@@ -126,7 +126,7 @@ public final class Weighing {
 
     /** Where every ranked condition stands, 0..1, without the work of everything else. */
     public Map<ConditionId, Double> chances(Visit visit, List<TestReading> tests) {
-        Pass pass = new Pass(this, store, visit, tests, NO_DRAWS);
+        VisitWeighing pass = new VisitWeighing(this, store, visit, tests, NO_DRAWS);
         return ranked(visit).stream()
                 .collect(Collectors.toMap(
                         Condition::id, condition -> pass.chance(condition).now()));
@@ -141,7 +141,7 @@ public final class Weighing {
     }
 
     /** The joint differential of what is seen, over the conditions ranked in a visit. */
-    JointModel jointModel(Visit visit, Map<ConditionId, List<Load>> seen, Correlations inForce) {
+    JointModel jointModel(Visit visit, Map<ConditionId, List<WeightedFinding>> seen, Correlations inForce) {
         List<Condition> ranked = ranked(visit);
         Ground ground =
                 grounds.computeIfAbsent(ranked.stream().map(Condition::id).toList(), ids -> {
@@ -157,7 +157,7 @@ public final class Weighing {
                 seen,
                 inForce,
                 settings.worthlessWithin(),
-                Kernel.Rule.FINE);
+                FactorQuadrature.Rule.FINE);
     }
 
     /** Conditions that are ranked together, and what was fitted over them. */
@@ -165,14 +165,14 @@ public final class Weighing {
 
     /** The joint model of a visit with what was found. */
     JointModel jointModel(Visit visit, List<TestReading> tests) {
-        return new Pass(this, store, visit, tests, NO_DRAWS).joint();
+        return new VisitWeighing(this, store, visit, tests, NO_DRAWS).joint();
     }
 
     /**
      * What is weighed for each ranked condition of a visit, chained, with what was found; in the order of the routine.
      */
     List<Model> models(Visit visit, List<TestReading> tests) {
-        Pass pass = new Pass(this, store, visit, tests, NO_DRAWS);
+        VisitWeighing pass = new VisitWeighing(this, store, visit, tests, NO_DRAWS);
         return ranked(visit).stream().map(pass::model).toList();
     }
 
@@ -182,7 +182,11 @@ public final class Weighing {
      * @param before log odds before any finding
      */
     record Model(
-            Condition condition, LogOdds before, PointModel points, LoadBuilder builder, Correlations correlations) {
+            Condition condition,
+            LogOdds before,
+            PointModel points,
+            WeightedFindings builder,
+            Correlations correlations) {
 
         double now() {
             return LogOdds.chance(before.value() + points.logLikelihoodRatio());

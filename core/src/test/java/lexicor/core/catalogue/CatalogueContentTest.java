@@ -200,7 +200,7 @@ class CatalogueContentTest {
     @MethodSource("conditions")
     void a_narrower_condition_starts_no_higher_than_its_wider_one(Condition condition) {
         CATALOGUE.widerThan(condition.id()).forEach(wider -> {
-            for (Setting setting : Setting.values()) {
+            for (CareSetting setting : CareSetting.values()) {
                 assertThat(condition.start().get(setting))
                         .as("%s within %s", condition.id(), wider)
                         .isLessThanOrEqualTo(CATALOGUE.condition(wider).start().get(setting));

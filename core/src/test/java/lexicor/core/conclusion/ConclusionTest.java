@@ -12,10 +12,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.EvidenceReader;
@@ -25,8 +25,8 @@ import lexicor.core.examination.ResponseReader;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.AnswerCheck;
+import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeForm;
-import lexicor.core.intake.Told;
 import lexicor.core.pathway.PathwayReader;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Weighing;
@@ -197,7 +197,7 @@ class ConclusionTest {
     }
 
     private static Conclusion concluded(Answer... answers) {
-        return Conclusion.of(Told.of(Arrays.stream(answers)
+        return Conclusion.of(IntakeAnswers.of(Arrays.stream(answers)
                 .map(answer -> new History.Heard(answer, "dale", Instant.EPOCH))
                 .toList()));
     }
@@ -207,6 +207,6 @@ class ConclusionTest {
                 .map(test ->
                         new ResponseReader(CATALOGUE.test(test), CATALOGUE.usualSchools()).read(history, Side.RIGHT))
                 .toList();
-        return WEIGHING.weigh("shoulder", Setting.FIRST_CONTACT, readings, 1);
+        return WEIGHING.weigh("shoulder", CareSetting.FIRST_CONTACT, readings, 1);
     }
 }

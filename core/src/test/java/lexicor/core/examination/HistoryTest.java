@@ -118,8 +118,9 @@ class HistoryTest {
     @Test
     void answers_are_heard_in_order_until_they_are_undone() {
         Command told = command(
-                first.test(), new Command.Told(List.of(Answer.of("night", "sleeps"), Answer.of("onset", "slowly"))));
-        Command later = command(first.test(), new Command.Told(List.of(Answer.of("night", "any-position"))));
+                first.test(),
+                new Command.IntakeAnswers(List.of(Answer.of("night", "sleeps"), Answer.of("onset", "slowly"))));
+        Command later = command(first.test(), new Command.IntakeAnswers(List.of(Answer.of("night", "any-position"))));
         assertThat(History.of(List.of(told, later)).heard())
                 .extracting(heard ->
                         heard.answer().question() + " " + heard.answer().values())

@@ -38,7 +38,7 @@ class IntakeFolderTest {
         for (Answer answer : answers) {
             heard.add(new History.Heard(answer, "a.moor", Instant.EPOCH.plusSeconds(heard.size())));
         }
-        return FOLDER.fold(region, Told.of(heard), birthYear, TODAY);
+        return FOLDER.fold(region, IntakeAnswers.of(heard), birthYear, TODAY);
     }
 
     private static IntakeState shoulder(Answer... answers) {

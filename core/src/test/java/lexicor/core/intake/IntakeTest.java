@@ -12,13 +12,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.RedFlag;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.intake.SafetyScreen.Release;
@@ -159,7 +159,7 @@ class IntakeTest {
             return odds.of(
                             List.of(known),
                             new Story(
-                                    StartingOdds.shippedEstimates(List.of(known), Setting.FIRST_CONTACT),
+                                    StartingOdds.shippedEstimates(List.of(known), CareSetting.FIRST_CONTACT),
                                     inZone ? Set.of(known.id()) : Set.of(),
                                     heard,
                                     clues,
@@ -249,7 +249,7 @@ class IntakeTest {
             List<Start> starts = odds.of(
                     cuff,
                     new Story(
-                            StartingOdds.shippedEstimates(cuff, Setting.FIRST_CONTACT),
+                            StartingOdds.shippedEstimates(cuff, CareSetting.FIRST_CONTACT),
                             Set.copyOf(cuff.stream().map(Condition::id).toList()),
                             old,
                             Set.of(),

@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Stage;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
@@ -37,7 +37,7 @@ class PlanTest {
     }
 
     private static Planner planner(String region, Set<TestId> doable, TestReading... found) {
-        Visit visit = Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT);
+        Visit visit = Visit.usual(CATALOGUE, region, CareSetting.FIRST_CONTACT);
         return Planner.of(
                 CATALOGUE,
                 WEIGHING,
@@ -172,7 +172,7 @@ class PlanTest {
 
     @Test
     void seconds_learnt_take_the_place_of_the_catalogues() {
-        Visit visit = Visit.usual(CATALOGUE, "elbow", Setting.FIRST_CONTACT);
+        Visit visit = Visit.usual(CATALOGUE, "elbow", CareSetting.FIRST_CONTACT);
         Situation slow = new Situation(
                 visit,
                 List.of(),
@@ -188,7 +188,7 @@ class PlanTest {
 
     @Test
     void a_patient_who_is_to_be_spared_gets_what_tells_most_up_to_the_knee_and_no_more() {
-        Visit visit = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+        Visit visit = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
         Planner sparing = Planner.of(
                 CATALOGUE,
                 WEIGHING,

@@ -14,10 +14,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ExaminationTest;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.weighing.JointInformation;
@@ -73,7 +73,7 @@ class PlanningTrial {
         SplittableRandom random = new SplittableRandom(12);
         for (String region : List.of("shoulder", "elbow", "hand")) {
             JointInformation nothing = JointInformation.of(
-                    WEIGHING, Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT), List.of(), everything(region));
+                    WEIGHING, Visit.usual(CATALOGUE, region, CareSetting.FIRST_CONTACT), List.of(), everything(region));
             for (int round = 0; round < 4; round++) {
                 List<TestId> drawn = new ArrayList<>(everything(region).stream()
                         .filter(test -> nothing.gain(test) >= LEAST)
@@ -81,7 +81,7 @@ class PlanningTrial {
                 while (drawn.size() > TWELVE) {
                     drawn.remove(random.nextInt(drawn.size()));
                 }
-                Clock clock = new Clock(CATALOGUE.effort().changePosition(), Optional.empty());
+                PlanDuration clock = new PlanDuration(CATALOGUE.effort().changePosition(), Optional.empty());
                 List<Selection.Candidate> candidates =
                         drawn.stream().map(PlanningTrial::candidate).toList();
                 double budget = 90 + 60 * random.nextInt(5);
@@ -106,7 +106,7 @@ class PlanningTrial {
             JointInformation so,
             List<Selection.Candidate> left,
             List<Selection.Candidate> set,
-            Clock clock,
+            PlanDuration clock,
             double budget) {
         double best = so.bits();
         for (int i = 0; i < left.size(); i++) {
@@ -145,7 +145,7 @@ class PlanningTrial {
     private void planning(String region) {
         double[] plan = new double[ROUNDS / 4];
         double[] curve = new double[ROUNDS / 4];
-        Visit visit = Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT);
+        Visit visit = Visit.usual(CATALOGUE, region, CareSetting.FIRST_CONTACT);
         Situation situation = new Situation(
                 visit,
                 List.of(),

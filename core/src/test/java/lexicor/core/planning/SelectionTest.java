@@ -10,10 +10,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ExaminationTest;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.weighing.JointInformation;
@@ -40,7 +40,7 @@ class SelectionTest {
 
     private static JointInformation nothing(String region) {
         return JointInformation.of(
-                WEIGHING, Visit.usual(CATALOGUE, region, Setting.FIRST_CONTACT), List.of(), tests(region));
+                WEIGHING, Visit.usual(CATALOGUE, region, CareSetting.FIRST_CONTACT), List.of(), tests(region));
     }
 
     private static Selection.Candidate candidate(TestId id) {
@@ -84,8 +84,8 @@ class SelectionTest {
             }
             List<Selection.Candidate> candidates =
                     drawn.stream().map(SelectionTest::candidate).toList();
-            Selection chosen =
-                    Selection.of(nothing, List.of(), candidates, budget, LEAST, new Clock(CHANGE, Optional.empty()));
+            Selection chosen = Selection.of(
+                    nothing, List.of(), candidates, budget, LEAST, new PlanDuration(CHANGE, Optional.empty()));
             List<Selection.Candidate> set = candidates.stream()
                     .filter(each -> chosen.tests().contains(each.test()))
                     .toList();
@@ -119,7 +119,12 @@ class SelectionTest {
         double last = 0;
         for (double minutes : new double[] {2, 5, 10, 15, Double.POSITIVE_INFINITY}) {
             Selection chosen = Selection.of(
-                    nothing, List.of(), candidates, 60 * minutes, LEAST, new Clock(CHANGE, Optional.of("Sitting")));
+                    nothing,
+                    List.of(),
+                    candidates,
+                    60 * minutes,
+                    LEAST,
+                    new PlanDuration(CHANGE, Optional.of("Sitting")));
             assertThat(chosen.seconds()).isLessThanOrEqualTo(60 * minutes);
             assertThat(chosen.bits()).isGreaterThanOrEqualTo(last - 0.01);
             last = chosen.bits();
@@ -130,7 +135,7 @@ class SelectionTest {
                 candidates,
                 Double.POSITIVE_INFINITY,
                 LEAST,
-                new Clock(CHANGE, Optional.of("Sitting")));
+                new PlanDuration(CHANGE, Optional.of("Sitting")));
         assertThat(free.tests().size()).isLessThan(candidates.size());
     }
 
@@ -144,10 +149,16 @@ class SelectionTest {
                                         .toList(),
                                 0,
                                 LEAST,
-                                new Clock(CHANGE, Optional.empty()))
+                                new PlanDuration(CHANGE, Optional.empty()))
                         .tests())
                 .isEmpty();
-        assertThat(Selection.of(nothing("elbow"), List.of(), List.of(), 600, LEAST, new Clock(CHANGE, Optional.empty()))
+        assertThat(Selection.of(
+                                nothing("elbow"),
+                                List.of(),
+                                List.of(),
+                                600,
+                                LEAST,
+                                new PlanDuration(CHANGE, Optional.empty()))
                         .bits())
                 .isZero();
         assertThatThrownBy(() -> new Selection.Candidate(TestId.of("sh-arc"), 0, List.of("Sitting")))

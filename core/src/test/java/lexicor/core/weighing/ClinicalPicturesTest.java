@@ -7,9 +7,9 @@ import static lexicor.core.Responses.history;
 import static lexicor.core.weighing.RankingAssert.assertThat;
 
 import java.util.List;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.Attempt;
 import lexicor.core.examination.History;
@@ -103,7 +103,7 @@ class ClinicalPicturesTest {
                 .map(test ->
                         new ResponseReader(CATALOGUE.test(test), CATALOGUE.usualSchools()).read(history, Side.RIGHT))
                 .toList();
-        Visit visit = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+        Visit visit = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
         return WEIGHING.weigh(visit.with(visit.assumptions().borrowing(false)), readings, 1);
     }
 }

@@ -29,7 +29,7 @@ class CorrelationsTest {
     })
     void published_levels_teach_the_correlation(
             String group, String cluster, double median, double lower, double upper, boolean contradicts) {
-        RhoLesson lesson = CORRELATIONS.all().get(group).lessons().stream()
+        CorrelationFit lesson = CORRELATIONS.all().get(group).lessons().stream()
                 .filter(each -> each.cluster().value().equals(cluster))
                 .findFirst()
                 .orElseThrow();
@@ -41,9 +41,9 @@ class CorrelationsTest {
 
     @Test
     void independence_would_promise_three_times_what_was_published_for_three_of_three() {
-        RhoLesson lesson =
+        CorrelationFit lesson =
                 CORRELATIONS.all().get("subacromial-provocation").lessons().get(0);
-        RhoLesson.Level all = lesson.levels().get(0);
+        CorrelationFit.Level all = lesson.levels().get(0);
         assertThat(all.name()).isEqualTo("all 3");
         assertThat(all.published()).isEqualTo(10.56);
         assertThat(all.independent()).isCloseTo(34.7, within(0.05));
@@ -54,7 +54,7 @@ class CorrelationsTest {
 
     @Test
     void at_least_three_of_five_is_overstated_by_independence_too() {
-        RhoLesson.Level met = CORRELATIONS
+        CorrelationFit.Level met = CORRELATIONS
                 .all()
                 .get("subacromial-provocation")
                 .lessons()

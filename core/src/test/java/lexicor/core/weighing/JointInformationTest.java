@@ -9,12 +9,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.TestReading;
@@ -27,7 +27,7 @@ class JointInformationTest {
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
     private static final Evidence EVIDENCE = EvidenceReader.shipped(CATALOGUE);
     private static final Weighing WEIGHING = new Weighing(CATALOGUE, EVIDENCE, new WeighingSettings(0, 0.8, 0.5, 0.1));
-    private static final Visit VISIT = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+    private static final Visit VISIT = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
     private static final ConditionId SUBACROMIAL = ConditionId.of("subacromial-pain");
     private static final Set<TestId> ALL =
             new LinkedHashSet<>(CATALOGUE.routine("shoulder").order());
@@ -36,7 +36,7 @@ class JointInformationTest {
         ALL.addAll(CATALOGUE.beyondRoutine("shoulder"));
     }
 
-    private static JointInformation of(List<TestReading> found, Kernel.Rule rule, String... tests) {
+    private static JointInformation of(List<TestReading> found, FactorQuadrature.Rule rule, String... tests) {
         JointInformation information = JointInformation.of(WEIGHING, VISIT, found, ALL, rule);
         for (String test : tests) {
             information = information.with(TestId.of(test));
@@ -58,17 +58,19 @@ class JointInformationTest {
             return chance * entropy(now);
         }
         TestId next = TestId.of(tests.get(0));
-        double yes = model(Stream.concat(found.stream(), Stream.of(ForesightTest.answered(next.value(), true)))
-                        .toList())
+        double yes = model(
+                        Stream.concat(found.stream(), Stream.of(ExpectedInformationTest.answered(next.value(), true)))
+                                .toList())
                 .now();
-        double no = model(Stream.concat(found.stream(), Stream.of(ForesightTest.answered(next.value(), false)))
-                        .toList())
+        double no = model(
+                        Stream.concat(found.stream(), Stream.of(ExpectedInformationTest.answered(next.value(), false)))
+                                .toList())
                 .now();
         double positive = (now - no) / (yes - no);
         double left = 0;
         for (boolean answer : new boolean[] {true, false}) {
             List<TestReading> further = Stream.concat(
-                            found.stream(), Stream.of(ForesightTest.answered(next.value(), answer)))
+                            found.stream(), Stream.of(ExpectedInformationTest.answered(next.value(), answer)))
                     .toList();
             left += enumerated(further, tests.subList(1, tests.size()), chance * (answer ? positive : 1 - positive));
         }
@@ -89,44 +91,47 @@ class JointInformationTest {
     void it_is_the_fall_of_entropy_over_all_answers_together(String tests) {
         List<String> set = List.of(tests.split(" "));
         double exact = entropy(model(List.of()).now()) - enumerated(List.of(), set, 1);
-        assertThat(of(List.of(), Kernel.Rule.FINE, set.toArray(String[]::new)).bits(SUBACROMIAL))
+        assertThat(of(List.of(), FactorQuadrature.Rule.FINE, set.toArray(String[]::new))
+                        .bits(SUBACROMIAL))
                 .isCloseTo(exact, within(1e-7));
-        assertThat(of(List.of(), Kernel.Rule.COARSE, set.toArray(String[]::new)).bits(SUBACROMIAL))
+        assertThat(of(List.of(), FactorQuadrature.Rule.COARSE, set.toArray(String[]::new))
+                        .bits(SUBACROMIAL))
                 .as("by the coarse rule")
                 .isCloseTo(exact, within(0.002));
     }
 
     @Test
     void what_was_found_already_is_taken_into_account() {
-        List<TestReading> found = List.of(ForesightTest.answered("sh-hawkins", true));
+        List<TestReading> found = List.of(ExpectedInformationTest.answered("sh-hawkins", true));
         double exact = entropy(model(found).now()) - enumerated(found, List.of("sh-neer", "sh-arc"), 1);
-        assertThat(of(found, Kernel.Rule.FINE, "sh-neer", "sh-arc").bits(SUBACROMIAL))
+        assertThat(of(found, FactorQuadrature.Rule.FINE, "sh-neer", "sh-arc").bits(SUBACROMIAL))
                 .as("from where all conditions together put it")
                 .isCloseTo(exact, within(0.03));
     }
 
     @Test
     void a_set_tells_less_than_its_tests_apart_where_they_are_of_one_tissue_and_never_less_than_its_best() {
-        double neer = of(List.of(), Kernel.Rule.FINE, "sh-neer").bits(SUBACROMIAL);
-        double hawkins = of(List.of(), Kernel.Rule.FINE, "sh-hawkins").bits(SUBACROMIAL);
-        assertThat(of(List.of(), Kernel.Rule.FINE, "sh-neer", "sh-hawkins").bits(SUBACROMIAL))
+        double neer = of(List.of(), FactorQuadrature.Rule.FINE, "sh-neer").bits(SUBACROMIAL);
+        double hawkins = of(List.of(), FactorQuadrature.Rule.FINE, "sh-hawkins").bits(SUBACROMIAL);
+        assertThat(of(List.of(), FactorQuadrature.Rule.FINE, "sh-neer", "sh-hawkins")
+                        .bits(SUBACROMIAL))
                 .isLessThan(neer + hawkins)
                 .isGreaterThan(Math.max(neer, hawkins));
     }
 
     @Test
     void the_order_in_which_tests_are_added_is_nothing_and_one_alone_is_what_foresight_says() {
-        assertThat(of(List.of(), Kernel.Rule.COARSE, "sh-arc", "sh-drop-arm", "sh-neer")
+        assertThat(of(List.of(), FactorQuadrature.Rule.COARSE, "sh-arc", "sh-drop-arm", "sh-neer")
                         .bits())
                 .isCloseTo(
-                        of(List.of(), Kernel.Rule.COARSE, "sh-neer", "sh-arc", "sh-drop-arm")
+                        of(List.of(), FactorQuadrature.Rule.COARSE, "sh-neer", "sh-arc", "sh-drop-arm")
                                 .bits(),
                         within(1e-7));
         for (String test : List.of("sh-arc", "sh-drop-arm", "sh-cross-body", "nk-spurling-a")) {
-            double alone = Foresight.of(WEIGHING, VISIT, List.of())
+            double alone = ExpectedInformation.of(WEIGHING, VISIT, List.of())
                     .value(TestId.of(test), Optional.empty())
                     .bits();
-            assertThat(of(List.of(), Kernel.Rule.FINE).gain(TestId.of(test)))
+            assertThat(of(List.of(), FactorQuadrature.Rule.FINE).gain(TestId.of(test)))
                     .as(test)
                     .as("a condition by itself, so not quite what all together say")
                     .isCloseTo(alone, within(0.12));
@@ -141,7 +146,7 @@ class JointInformationTest {
                         && CATALOGUE.test(test).readingFor(SUBACROMIAL).isPresent())
                 .limit(10)
                 .toList());
-        JointInformation followed = JointInformation.of(WEIGHING, VISIT, List.of(), ALL, Kernel.Rule.COARSE);
+        JointInformation followed = JointInformation.of(WEIGHING, VISIT, List.of(), ALL, FactorQuadrature.Rule.COARSE);
         double last = 0;
         for (TestId test : speaking) {
             followed = followed.with(test);

@@ -1,6 +1,6 @@
 package lexicor.core.weighing;
 
-import static lexicor.core.weighing.ForesightTest.answered;
+import static lexicor.core.weighing.ExpectedInformationTest.answered;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -8,10 +8,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.TestReading;
@@ -25,7 +25,7 @@ class LensesTest {
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
     private static final Weighing WEIGHING =
             new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
-    private static final Visit USUAL = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+    private static final Visit USUAL = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
     private static final ConditionId AC = ConditionId.of("acj");
 
     @ParameterizedTest

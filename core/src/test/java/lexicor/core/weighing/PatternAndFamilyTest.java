@@ -1,6 +1,6 @@
 package lexicor.core.weighing;
 
-import static lexicor.core.weighing.ForesightTest.answered;
+import static lexicor.core.weighing.ExpectedInformationTest.answered;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -8,13 +8,13 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.ClusterId;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Pattern;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
@@ -27,7 +27,7 @@ class PatternAndFamilyTest {
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
     private static final Evidence EVIDENCE = EvidenceReader.shipped(CATALOGUE);
     private static final Weighing WEIGHING = new Weighing(CATALOGUE, EVIDENCE, WeighingSettings.USUAL);
-    private static final Visit VISIT = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+    private static final Visit VISIT = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
 
     @Test
     void a_pattern_is_a_count_with_its_list() {
@@ -68,7 +68,7 @@ class PatternAndFamilyTest {
         CATALOGUE.patterns().values().stream()
                 .filter(pattern ->
                         CATALOGUE.condition(pattern.condition()).serious().isPresent())
-                .forEach(pattern -> assertThat(new PatternReader(Map.of())
+                .forEach(pattern -> assertThat(new PatternMatcher(Map.of())
                                 .read(CATALOGUE.condition(pattern.condition()), pattern)
                                 .unlikely())
                         .isFalse());
@@ -145,7 +145,7 @@ class PatternAndFamilyTest {
     private static String barred(Map<ConditionId, Visit.Start> starts) {
         Visit told = new Visit(
                 "shoulder",
-                Setting.FIRST_CONTACT,
+                CareSetting.FIRST_CONTACT,
                 starts,
                 Map.of("age-65", true, "night-pain", true),
                 VISIT.schools(),
@@ -173,7 +173,7 @@ class PatternAndFamilyTest {
                         1)
                 .of(ConditionId.of("subacromial-pain"));
         assertThat(with.likelihoodRatio() / without.likelihoodRatio()).isCloseTo(3, within(1e-9));
-        assertThat(with.loads()).filteredOn(Load::estimate).singleElement();
+        assertThat(with.loads()).filteredOn(WeightedFinding::estimate).singleElement();
         assertThat(without.unweighed())
                 .extracting(finding -> finding.test().value())
                 .contains("sh-palp-acromion");

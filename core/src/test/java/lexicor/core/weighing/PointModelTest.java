@@ -29,7 +29,7 @@ class PointModelTest {
             double rho, double with, double without, double positive, double afterPositive, double afterNegative) {
         Optional<Correlation> group = Optional.of(correlation("g", rho));
         PointModel model = new PointModel(
-                new Combination(List.of(new Bundle(group, List.of(load(0.8, 0.8, true)))), List.of()), 0.1);
+                new Combination(List.of(new FindingGroup(group, List.of(load(0.8, 0.8, true)))), List.of()), 0.1);
         PointModel.Predicted next = model.predict(group, new Weight.Proportions(belief(0.7, 0.75), true));
         double now = LogOdds.chance(LogOdds.ofChance(0.3).value() + model.logLikelihoodRatio());
         assertThat(now).isCloseTo(0.631579, within(1e-6));
@@ -40,9 +40,9 @@ class PointModelTest {
                 .isCloseTo(afterPositive, within(1e-6));
         assertThat(LogOdds.ofChance(now).times(next.likelihoodRatio(false)).chance())
                 .isCloseTo(afterNegative, within(1e-6));
-        double bits = Foresight.entropy(now)
-                - positive * Foresight.entropy(afterPositive)
-                - (1 - positive) * Foresight.entropy(afterNegative);
+        double bits = ExpectedInformation.entropy(now)
+                - positive * ExpectedInformation.entropy(afterPositive)
+                - (1 - positive) * ExpectedInformation.entropy(afterNegative);
         assertThat(bits).isCloseTo(rho == 0 ? 0.141124 : 0.0664785, within(1e-5));
     }
 
@@ -54,13 +54,13 @@ class PointModelTest {
             @ForAll @IntRange(min = 1, max = 7) int size,
             @ForAll long seed) {
         Random random = new Random(seed);
-        List<Bundle> bundles = new ArrayList<>();
+        List<FindingGroup> bundles = new ArrayList<>();
         List<TestGroup> groups = new ArrayList<>();
         double[] rhos = {rho, 0.4};
         for (int g = 0; g < 2; g++) {
-            List<Load> loads = loads(random, g == 0 ? size : 2);
+            List<WeightedFinding> loads = loads(random, g == 0 ? size : 2);
             double ofGroup = loads.size() == 1 ? link : rhos[g];
-            bundles.add(new Bundle(
+            bundles.add(new FindingGroup(
                     loads.size() == 1 ? Optional.empty() : Optional.of(correlation("g" + g, ofGroup)), loads));
             groups.add(TestGroup.of(
                     ofGroup, loads.stream().map(PointModelTest::single).toList()));
@@ -75,14 +75,15 @@ class PointModelTest {
             @ForAll @DoubleRange(min = 0, max = 0.95) double rho, @ForAll long seed) {
         Random random = new Random(seed);
         Optional<Correlation> group = Optional.of(correlation("g", rho));
-        List<Load> known = loads(random, 3);
-        Load next = loads(random, 1).get(0);
-        Bundle other = new Bundle(Optional.of(correlation("other", 0.4)), loads(random, 2));
-        PointModel before = new PointModel(new Combination(List.of(new Bundle(group, known), other), List.of()), 0.1);
+        List<WeightedFinding> known = loads(random, 3);
+        WeightedFinding next = loads(random, 1).get(0);
+        FindingGroup other = new FindingGroup(Optional.of(correlation("other", 0.4)), loads(random, 2));
+        PointModel before =
+                new PointModel(new Combination(List.of(new FindingGroup(group, known), other), List.of()), 0.1);
         PointModel.Predicted predicted = before.predict(group, (Weight.Proportions) next.weight());
         for (boolean positive : new boolean[] {true, false}) {
-            List<Load> more = new ArrayList<>(known);
-            more.add(new Load(
+            List<WeightedFinding> more = new ArrayList<>(known);
+            more.add(new WeightedFinding(
                     next.tests(),
                     positive,
                     "",
@@ -92,7 +93,8 @@ class PointModelTest {
                     "",
                     false,
                     false));
-            double after = new PointModel(new Combination(List.of(new Bundle(group, more), other), List.of()), 0.1)
+            double after = new PointModel(
+                            new Combination(List.of(new FindingGroup(group, more), other), List.of()), 0.1)
                     .logLikelihoodRatio();
             double start = LogOdds.ofChance(0.3).value();
             double foreseen =
@@ -105,37 +107,37 @@ class PointModelTest {
     @Property(tries = 40)
     void present_and_absent_swapped_turn_the_ratio_over(
             @ForAll @DoubleRange(min = 0, max = 0.9) double rho, @ForAll long seed) {
-        List<Load> loads = loads(new Random(seed), 4);
-        List<Load> swapped = loads.stream()
+        List<WeightedFinding> loads = loads(new Random(seed), 4);
+        List<WeightedFinding> swapped = loads.stream()
                 .map(each -> {
                     Belief belief = ((Weight.Proportions) each.weight()).belief();
                     return load(1 - belief.specificity(), 1 - belief.sensitivity(), each.positive());
                 })
                 .toList();
         Optional<Correlation> group = Optional.of(correlation("g", rho));
-        double one =
-                new PointModel(new Combination(List.of(new Bundle(group, loads)), List.of()), 0.1).logLikelihoodRatio();
-        double other = new PointModel(new Combination(List.of(new Bundle(group, swapped)), List.of()), 0.1)
+        double one = new PointModel(new Combination(List.of(new FindingGroup(group, loads)), List.of()), 0.1)
+                .logLikelihoodRatio();
+        double other = new PointModel(new Combination(List.of(new FindingGroup(group, swapped)), List.of()), 0.1)
                 .logLikelihoodRatio();
         assertThat(other).isCloseTo(-one, within(1e-9));
     }
 
-    private static List<Load> loads(Random random, int size) {
-        List<Load> loads = new ArrayList<>();
+    private static List<WeightedFinding> loads(Random random, int size) {
+        List<WeightedFinding> loads = new ArrayList<>();
         for (int j = 0; j < size; j++) {
             loads.add(load(0.05 + 0.9 * random.nextDouble(), 0.05 + 0.9 * random.nextDouble(), random.nextBoolean()));
         }
         return loads;
     }
 
-    private static Load load(double sensitivity, double specificity, boolean positive) {
+    private static WeightedFinding load(double sensitivity, double specificity, boolean positive) {
         return load(sensitivity, specificity, positive, 100);
     }
 
-    private static Load load(double sensitivity, double specificity, boolean positive, double size) {
+    private static WeightedFinding load(double sensitivity, double specificity, boolean positive, double size) {
         Belief belief = new Belief.OfCounts(
                 size * sensitivity, size * (1 - sensitivity), size * specificity, size * (1 - specificity));
-        return new Load(
+        return new WeightedFinding(
                 List.of(TestId.of("sh-arc")),
                 positive,
                 "",
@@ -151,7 +153,7 @@ class PointModelTest {
         return ((Weight.Proportions) load(sensitivity, specificity, true).weight()).belief();
     }
 
-    private static SingleTest single(Load load) {
+    private static SingleTest single(WeightedFinding load) {
         Weight.Proportions weight = (Weight.Proportions) load.weight();
         return new SingleTest(weight.belief().sensitivity(), weight.belief().specificity(), weight.positive());
     }

@@ -1,15 +1,15 @@
 package lexicor.core.weighing;
 
-import static lexicor.core.weighing.ForesightTest.answered;
+import static lexicor.core.weighing.ExpectedInformationTest.answered;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.TestReading;
 import org.junit.jupiter.api.Test;
@@ -19,7 +19,7 @@ class RankingOrderTest {
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
     private static final Weighing WEIGHING =
             new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), WeighingSettings.USUAL);
-    private static final Visit VISIT = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+    private static final Visit VISIT = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
     private static final ConditionId SUBACROMIAL = ConditionId.of("subacromial-pain");
     private static final ConditionId AC = ConditionId.of("acj");
 
@@ -79,7 +79,7 @@ class RankingOrderTest {
     void findings_multiply_the_odds_whatever_the_start() {
         List<TestReading> tests = List.of(answered("sh-ac-resisted-extension", true), answered("sh-paxinos", false));
         Standing first = WEIGHING.weigh(VISIT, tests, 1).of(AC);
-        Standing specialist = WEIGHING.weigh(Visit.usual(CATALOGUE, "shoulder", Setting.SPECIALIST), tests, 1)
+        Standing specialist = WEIGHING.weigh(Visit.usual(CATALOGUE, "shoulder", CareSetting.SPECIALIST), tests, 1)
                 .of(AC);
         assertThat(specialist.likelihoodRatio())
                 .isCloseTo(first.likelihoodRatio(), within(1e-9 * first.likelihoodRatio()));

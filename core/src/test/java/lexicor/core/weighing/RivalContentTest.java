@@ -38,9 +38,9 @@ class RivalContentTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(written.tests()).contains(TestId.of(separates));
-        List<TestId> inBoth = Contest.inBoth(first, second, CATALOGUE);
+        List<TestId> inBoth = LeadingPair.inBoth(first, second, CATALOGUE);
         assertThat(inBoth).contains(TestId.of(both)).doesNotContain(TestId.of(separates));
-        assertThat(Contest.inBoth(second, first, CATALOGUE))
+        assertThat(LeadingPair.inBoth(second, first, CATALOGUE))
                 .as("the same the other way round")
                 .containsExactlyInAnyOrderElementsOf(inBoth);
     }

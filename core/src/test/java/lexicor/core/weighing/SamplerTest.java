@@ -20,7 +20,7 @@ class SamplerTest {
 
     private static final int DRAWS = 40_000;
     private static final Belief BELIEF = new Belief.OfCounts(20.5, 10.5, 31.5, 9.5);
-    private static final Load POSITIVE = load("sh-arc", true);
+    private static final WeightedFinding POSITIVE = load("sh-arc", true);
 
     @Test
     void without_a_spread_the_drawn_shares_follow_their_beta() {
@@ -38,7 +38,7 @@ class SamplerTest {
     /** A share known without doubt moves by the spread alone: its logit is normal about it. */
     @Test
     void the_spread_between_studies_moves_the_logit() {
-        Load certain = new Load(
+        WeightedFinding certain = new WeightedFinding(
                 List.of(TestId.of("sh-neer")),
                 true,
                 "",
@@ -68,7 +68,7 @@ class SamplerTest {
 
     @Test
     void a_ratio_alone_is_drawn_about_its_logarithm() {
-        Load ratio = new Load(
+        WeightedFinding ratio = new WeightedFinding(
                 List.of(), true, "", new Weight.Ratio(4, 1), Optional.empty(), Optional.empty(), "", false, false);
         double[] drawn = sampler(0.8, 5).logLikelihoodRatios(ratio);
         assertThat(quantile(drawn, 0.5)).isCloseTo(Math.log(4), within(0.03));
@@ -105,13 +105,13 @@ class SamplerTest {
     void what_is_kept_changes_no_result() {
         Catalogue catalogue = CatalogueReader.shipped();
         var evidence = EvidenceReader.shipped(catalogue);
-        Visit visit = Visit.usual(catalogue, "shoulder", lexicor.core.catalogue.Setting.FIRST_CONTACT);
+        Visit visit = Visit.usual(catalogue, "shoulder", lexicor.core.catalogue.CareSetting.FIRST_CONTACT);
         Weighing kept = new Weighing(catalogue, evidence, new WeighingSettings(500, 0.8, 0.5, 0.1));
-        var first = List.of(ForesightTest.answered("sh-arc", true));
+        var first = List.of(ExpectedInformationTest.answered("sh-arc", true));
         var second = List.of(
-                ForesightTest.answered("sh-arc", true),
-                ForesightTest.answered("sh-hawkins", false),
-                ForesightTest.answered("sh-neer", true));
+                ExpectedInformationTest.answered("sh-arc", true),
+                ExpectedInformationTest.answered("sh-hawkins", false),
+                ExpectedInformationTest.answered("sh-neer", true));
         kept.weigh(visit, first, 3);
         kept.weigh(visit, second, 4);
         Ranking warm = kept.weigh(visit, second, 3);
@@ -124,8 +124,8 @@ class SamplerTest {
         return new Sampler(new DrawStore(), DRAWS, betweenStudies, seed);
     }
 
-    private static Load load(String test, boolean positive) {
-        return new Load(
+    private static WeightedFinding load(String test, boolean positive) {
+        return new WeightedFinding(
                 List.of(TestId.of(test)),
                 positive,
                 "",

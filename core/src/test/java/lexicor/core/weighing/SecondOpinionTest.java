@@ -1,16 +1,16 @@
 package lexicor.core.weighing;
 
-import static lexicor.core.weighing.ForesightTest.answered;
+import static lexicor.core.weighing.ExpectedInformationTest.answered;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.EvidenceReader;
@@ -25,7 +25,7 @@ class SecondOpinionTest {
     private static final Thresholds THRESHOLDS = new Thresholds(0.05, 0.25, 0.75, 0.1);
     private static final Weighing WEIGHING =
             new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), WeighingSettings.USUAL);
-    private static final Visit VISIT = Visit.usual(CATALOGUE, "wrist", Setting.FIRST_CONTACT);
+    private static final Visit VISIT = Visit.usual(CATALOGUE, "wrist", CareSetting.FIRST_CONTACT);
     private static final List<TestId> OPEN =
             List.of(TestId.of("wr-cmc-grind"), TestId.of("wr-cmc-adduction"), TestId.of("wr-ecu-synergy"));
 
@@ -40,7 +40,7 @@ class SecondOpinionTest {
     void a_test_that_nobody_has_measured_cannot_be_ranked() {
         Visit noted = VISIT.with(VISIT.assumptions().borrowing(false));
         List<TestValue> ahead =
-                Foresight.of(WEIGHING, noted, List.of()).values(new LinkedHashSet<>(OPEN), Optional.empty());
+                ExpectedInformation.of(WEIGHING, noted, List.of()).values(new LinkedHashSet<>(OPEN), Optional.empty());
         assertThat(SecondOpinion.on(
                                 examine("wr-ecu-synergy", "ecu-tendinopathy", "along-tendon"),
                                 ahead,
@@ -120,7 +120,7 @@ class SecondOpinionTest {
     }
 
     private static List<TestValue> ahead() {
-        return Foresight.of(WEIGHING, VISIT, List.of()).values(new LinkedHashSet<>(OPEN), Optional.empty());
+        return ExpectedInformation.of(WEIGHING, VISIT, List.of()).values(new LinkedHashSet<>(OPEN), Optional.empty());
     }
 
     private static Step.Examine examine(String test, String condition, String criterion) {

@@ -10,10 +10,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.EvidenceReader;
@@ -74,7 +74,7 @@ class UlnarWristTest {
         attempts.add(
                 attempt("wr-ulnocarpal-stress", Side.RIGHT, chosen("pain", "familiar"), chosen("site", "ulnar-wrist")));
         assertThat(says(walk("palm"))).contains("TFCC").contains("ulna");
-        Contest contest = contest().orElseThrow();
+        LeadingPair contest = contest().orElseThrow();
         assertThat(List.of(contest.one().id().value(), contest.other().id().value()))
                 .containsExactlyInAnyOrder("tfcc", "ulnocarpal-impaction");
         assertThat(contest.both()).as("load hurts in both").contains(TestId.of("wr-ulnocarpal-stress"));
@@ -167,16 +167,16 @@ class UlnarWristTest {
                 PATHWAY, Map.of("which", "both", "load", "loaded", "where", face), readings(), test -> true);
     }
 
-    private Optional<Contest> contest() {
+    private Optional<LeadingPair> contest() {
         List<TestId> done = readings().stream()
                 .filter(TestReading::answered)
                 .map(TestReading::test)
                 .toList();
-        return Contest.of(ranking(), CATALOGUE, test -> !done.contains(test));
+        return LeadingPair.of(ranking(), CATALOGUE, test -> !done.contains(test));
     }
 
     private Ranking ranking() {
-        return WEIGHING.weigh("wrist", Setting.FIRST_CONTACT, readings(), 1);
+        return WEIGHING.weigh("wrist", CareSetting.FIRST_CONTACT, readings(), 1);
     }
 
     private List<TestReading> readings() {

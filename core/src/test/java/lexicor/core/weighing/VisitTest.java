@@ -7,10 +7,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
 import org.junit.jupiter.api.Test;
@@ -26,10 +26,10 @@ class VisitTest {
     private static final ConditionId AC = ConditionId.of("acj");
 
     private static Visit visit(Map<ConditionId, Visit.Start> changed, Map<String, Boolean> clues) {
-        Visit usual = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+        Visit usual = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
         Map<ConditionId, Visit.Start> starts = new LinkedHashMap<>(usual.starts());
         starts.putAll(changed);
-        return new Visit("shoulder", Setting.FIRST_CONTACT, starts, clues, usual.schools(), usual.assumptions());
+        return new Visit("shoulder", CareSetting.FIRST_CONTACT, starts, clues, usual.schools(), usual.assumptions());
     }
 
     @Test
@@ -71,7 +71,7 @@ class VisitTest {
 
     @Test
     void a_condition_without_a_start_is_not_ranked() {
-        Visit usual = Visit.usual(CATALOGUE, "wrist", Setting.FIRST_CONTACT);
+        Visit usual = Visit.usual(CATALOGUE, "wrist", CareSetting.FIRST_CONTACT);
         assertThat(WEIGHING.weigh(usual, List.of(), 1).standings())
                 .extracting(standing -> standing.condition().id().value())
                 .contains("tfcc")

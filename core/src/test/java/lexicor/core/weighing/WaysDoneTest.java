@@ -12,12 +12,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.ExaminationTest;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Way;
 import lexicor.core.evidence.Belief;
@@ -52,7 +52,7 @@ class WaysDoneTest {
     }
 
     private static Standing standing(TestReading reading) {
-        return WEIGHING.weigh(Visit.usual(CATALOGUE, "shoulder", Setting.SPECIALIST), List.of(reading), 7)
+        return WEIGHING.weigh(Visit.usual(CATALOGUE, "shoulder", CareSetting.SPECIALIST), List.of(reading), 7)
                 .of(FULL_TEAR);
     }
 

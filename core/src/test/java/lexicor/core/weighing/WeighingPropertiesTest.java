@@ -13,10 +13,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lexicor.core.Responses;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.Evidence;
@@ -65,7 +65,7 @@ class WeighingPropertiesTest {
             assertThat(counted).as(standing.condition().name()).doesNotHaveDuplicates();
         }
         for (String school : List.of("set", "strongest")) {
-            Visit visit = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+            Visit visit = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
             for (Standing standing : WEIGHING.weigh(
                             visit.with(visit.schools().with(Lens.QUESTION, school)), readings(script), 1)
                     .standings()) {
@@ -95,7 +95,7 @@ class WeighingPropertiesTest {
     @Property(tries = 200)
     void a_higher_start_never_ends_lower(@ForAll @Size(5) List<@IntRange(max = 5) Integer> script) {
         List<TestReading> readings = readings(script);
-        Visit usual = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+        Visit usual = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
         ConditionId raised = ConditionId.of("subacromial-pain");
         Map<ConditionId, Visit.Start> starts = new HashMap<>(usual.starts());
         starts.put(raised, new Visit.Start(0.8, 0.5));
@@ -113,10 +113,11 @@ class WeighingPropertiesTest {
     @Property(tries = 150)
     void the_chances_after_either_answer_average_to_the_chance_now(
             @ForAll @Size(4) List<@IntRange(max = 5) Integer> script) {
-        Visit visit = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+        Visit visit = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
         List<TestReading> found = readings(script);
         Ranking now = WEIGHING.weigh(visit, found, 1);
-        TestValue value = Foresight.of(WEIGHING, visit, found).value(TestId.of("sh-hawkins"), Optional.empty());
+        TestValue value =
+                ExpectedInformation.of(WEIGHING, visit, found).value(TestId.of("sh-hawkins"), Optional.empty());
         for (TestValue.Change change : value.changes()) {
             double positive = change.positive();
             assertThat(change.now()).isCloseTo(now.of(change.condition().id()).now(), within(1e-12));
@@ -130,9 +131,9 @@ class WeighingPropertiesTest {
     @Property(tries = 60)
     void an_answer_brings_what_was_foreseen(
             @ForAll @Size(4) List<@IntRange(max = 4) Integer> script, @ForAll boolean positive) {
-        Visit visit = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
-        TestValue value =
-                Foresight.of(WEIGHING, visit, readings(script)).value(TestId.of("sh-hawkins"), Optional.empty());
+        Visit visit = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
+        TestValue value = ExpectedInformation.of(WEIGHING, visit, readings(script))
+                .value(TestId.of("sh-hawkins"), Optional.empty());
         List<Integer> more = new ArrayList<>(script);
         more.add(positive ? 2 : 1);
         Ranking after = weigh(more);
@@ -155,7 +156,7 @@ class WeighingPropertiesTest {
     }
 
     private static Ranking weigh(List<Integer> script) {
-        return WEIGHING.weigh("shoulder", Setting.FIRST_CONTACT, readings(script), 1);
+        return WEIGHING.weigh("shoulder", CareSetting.FIRST_CONTACT, readings(script), 1);
     }
 
     private static List<TestReading> readings(List<Integer> script) {

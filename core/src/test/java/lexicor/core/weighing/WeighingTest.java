@@ -13,10 +13,10 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.Evidence;
@@ -42,7 +42,7 @@ class WeighingTest {
     private static final ConditionId FULL_TEAR = ConditionId.of("cuff-tear-full");
     private static final ConditionId ACJ = ConditionId.of("acj");
 
-    private static final Visit USUAL = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+    private static final Visit USUAL = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
     /** Findings that nobody has measured noted only. */
     private static final Visit NOTED = USUAL.with(USUAL.assumptions().borrowing(false));
 
@@ -101,7 +101,8 @@ class WeighingTest {
     void tests_of_one_group_count_what_they_share_once() {
         Visit half = NOTED.with(NOTED.assumptions().with(Map.of("ac-loading", 0.5)));
         List<TestReading> both = List.of(
-                ForesightTest.answered("sh-ac-resisted-extension", true), ForesightTest.answered("sh-paxinos", true));
+                ExpectedInformationTest.answered("sh-ac-resisted-extension", true),
+                ExpectedInformationTest.answered("sh-paxinos", true));
         Standing standing = WEIGHING.weigh(half, both, 1).of(ACJ);
         TestGroup group = TestGroup.of(
                 0.5, List.of(single("sh-ac-resisted-extension", ACJ, true), single("sh-paxinos", ACJ, true)));
@@ -117,7 +118,8 @@ class WeighingTest {
     void groups_are_weakly_linked() {
         Visit half = NOTED.with(NOTED.assumptions().with(Map.of("ac-loading", 0.5)));
         List<TestReading> tests = List.of(
-                ForesightTest.answered("sh-ac-resisted-extension", true), ForesightTest.answered("sh-paxinos", true));
+                ExpectedInformationTest.answered("sh-ac-resisted-extension", true),
+                ExpectedInformationTest.answered("sh-paxinos", true));
         double linked = WEIGHING.weigh(half, tests, 1).of(ACJ).likelihoodRatio();
         Assumptions apart = new Assumptions(
                 0,
@@ -139,7 +141,7 @@ class WeighingTest {
         assertThat(before.times(standing.likelihoodRatio()).chance()).isCloseTo(standing.now(), within(1e-12));
         assertThat(standing.sum().groups())
                 .allSatisfy(group -> assertThat(group.members().stream()
-                                .mapToDouble(LoadGroup.Member::decibans)
+                                .mapToDouble(WeighedGroup.Member::decibans)
                                 .sum())
                         .isCloseTo(group.decibans(), within(1e-9)));
     }
@@ -294,7 +296,7 @@ class WeighingTest {
     @Test
     void the_same_conditions_start_higher_in_a_specialist_clinic_and_need_no_caution_there() {
         assertThat(weigh(ARC).of(SUBACROMIAL).loads().get(0).caution()).isEqualTo("measured in surgical patients");
-        Ranking specialist = WEIGHING.weigh("shoulder", Setting.SPECIALIST, readings(history(ARC)), 1);
+        Ranking specialist = WEIGHING.weigh("shoulder", CareSetting.SPECIALIST, readings(history(ARC)), 1);
         assertThat(specialist.of(FULL_TEAR).before()).isEqualTo(0.30);
         assertThat(specialist.of(SUBACROMIAL).loads().get(0).caution()).isEmpty();
     }

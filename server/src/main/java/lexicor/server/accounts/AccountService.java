@@ -12,7 +12,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.server.audit.Action;
-import lexicor.server.audit.Trail;
+import lexicor.server.audit.AuditLog;
 import lexicor.server.load.DiskRoom;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Conflict;
@@ -37,7 +37,7 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
     private final SecondFactor secondFactor;
     private final FirstAccountCode firstCode;
     private final ServerSecrets secrets;
-    private final Trail trail;
+    private final AuditLog trail;
     private final DiskRoom room;
     private final JdbcTemplate database;
     private final Clock clock;
@@ -48,7 +48,7 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
             SecondFactor secondFactor,
             FirstAccountCode firstCode,
             ServerSecrets secrets,
-            Trail trail,
+            AuditLog trail,
             DiskRoom room,
             JdbcTemplate database,
             Clock clock) {

@@ -6,12 +6,12 @@ import java.util.Collection;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import lexicor.server.audit.Whoever;
+import lexicor.server.audit.CurrentUser;
 
 /** Which names a person may have, so that nobody can be taken for the server or for a colleague. */
 final class NameRules {
 
-    private static final Set<String> RESERVED = Set.of(Whoever.SERVER, "system", "lexicor", "nobody", "anonymous");
+    private static final Set<String> RESERVED = Set.of(CurrentUser.SERVER, "system", "lexicor", "nobody", "anonymous");
 
     private static final SpoofChecker LOOKS =
             new SpoofChecker.Builder().setChecks(SpoofChecker.CONFUSABLE).build();

@@ -6,8 +6,8 @@ import jakarta.validation.Valid;
 import java.util.Locale;
 import java.util.Optional;
 import lexicor.server.audit.Action;
+import lexicor.server.audit.AuditLog;
 import lexicor.server.audit.Traced;
-import lexicor.server.audit.Trail;
 import lexicor.server.problems.NotSignedIn;
 import lexicor.server.problems.SecondFactorNeeded;
 import org.springframework.http.HttpStatus;
@@ -41,7 +41,7 @@ class SessionController {
     private final SignInThrottle throttle;
     private final KnownDevices devices;
     private final DemoPeople demoPeople;
-    private final Trail trail;
+    private final AuditLog trail;
 
     SessionController(
             AccountService accounts,
@@ -51,7 +51,7 @@ class SessionController {
             SignInThrottle throttle,
             KnownDevices devices,
             DemoPeople demoPeople,
-            Trail trail) {
+            AuditLog trail) {
         this.accounts = accounts;
         this.authentication = authentication;
         this.sessions = sessions;

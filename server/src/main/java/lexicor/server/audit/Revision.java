@@ -35,7 +35,7 @@ public class Revision {
     public static class ByWhom implements RevisionListener {
         @Override
         public void newRevision(Object revision) {
-            ((Revision) revision).author = Whoever.isHere();
+            ((Revision) revision).author = CurrentUser.isHere();
         }
     }
 

@@ -19,10 +19,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 @Component
 class TraceAspect {
 
-    private final Trail trail;
+    private final AuditLog trail;
     private final TransactionTemplate transaction;
 
-    TraceAspect(Trail trail, PlatformTransactionManager transactions) {
+    TraceAspect(AuditLog trail, PlatformTransactionManager transactions) {
         this.trail = trail;
         this.transaction = new TransactionTemplate(transactions);
     }

@@ -4,12 +4,12 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.examination.Side;
 import lexicor.core.source.SourceNode;
 import lexicor.server.accounts.DemoPeople;
-import lexicor.server.audit.Whoever;
+import lexicor.server.audit.CurrentUser;
 import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseDetails;
 import lexicor.server.cases.CaseService;
@@ -83,7 +83,7 @@ class DemoClinic implements SmartInitializingSingleton {
                     "amended",
                     "again");
             if (cases.isFree(node.text("case"))) {
-                Whoever.being(people.therapist(), () -> transaction.execute(status -> replay(node)));
+                CurrentUser.being(people.therapist(), () -> transaction.execute(status -> replay(node)));
             }
         }
     }
@@ -107,7 +107,7 @@ class DemoClinic implements SmartInitializingSingleton {
                                 region,
                                 affected,
                                 affected == Affected.BOTH ? side : null,
-                                node.oneOf("setting", Setting.class),
+                                node.oneOf("setting", CareSetting.class),
                                 null)),
                 begins);
         examine(id, node, region, side, begins);
@@ -122,7 +122,7 @@ class DemoClinic implements SmartInitializingSingleton {
                             region,
                             affected,
                             affected == Affected.BOTH ? side : null,
-                            node.oneOf("setting", Setting.class),
+                            node.oneOf("setting", CareSetting.class),
                             id),
                     later);
             examine(next, again, region, side, later);

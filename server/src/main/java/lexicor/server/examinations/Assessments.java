@@ -43,7 +43,7 @@ class Assessments {
     private final VisitIntake intake;
     private final RivalVoids voids;
     private final WaysDone ways;
-    private final Cache<Asked, Assessment> known =
+    private final Cache<AssessmentKey, Assessment> known =
             Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(KEPT).build();
 
     Assessments(Catalogue catalogue, Evidence evidence, Weighing weighing, SafetyRules rules, VisitIntake intake) {
@@ -56,11 +56,11 @@ class Assessments {
     }
 
     /** An examination up to a command, of somebody of whom the case says what it said in this version. */
-    private record Asked(UUID examination, long number, int caseVersion) {}
+    private record AssessmentKey(UUID examination, long number, int caseVersion) {}
 
     Assessment of(ExaminationService.Recorded recorded) {
         return known.get(
-                new Asked(
+                new AssessmentKey(
                         recorded.row().getId(),
                         recorded.lastNumber(),
                         recorded.row().caseFile().version()),

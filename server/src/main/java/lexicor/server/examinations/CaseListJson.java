@@ -4,7 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.examination.Side;
 import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseJson;
@@ -52,7 +52,7 @@ public record CaseListJson(List<Line> lines, long total, boolean more, int page,
             UUID id,
             Instant startedAt,
             Side side,
-            Setting setting,
+            CareSetting setting,
             String author,
             VisitState state,
             int done,

@@ -35,7 +35,7 @@ class CaseVisitsController {
 
     private final CaseService cases;
     private final ExaminationService examinations;
-    private final Appraisal appraisal;
+    private final ExaminationAssessment appraisal;
     private final StandingKeeper standings;
     private final People people;
     private final Catalogue catalogue;
@@ -44,7 +44,7 @@ class CaseVisitsController {
     CaseVisitsController(
             CaseService cases,
             ExaminationService examinations,
-            Appraisal appraisal,
+            ExaminationAssessment appraisal,
             StandingKeeper standings,
             People people,
             Catalogue catalogue,
@@ -136,7 +136,7 @@ class CaseVisitsController {
     }
 
     private CaseListJson.VisitJson visit(ExaminationService.Recorded recorded) {
-        Appraisal.Stage stage = appraisal.stage(recorded);
+        ExaminationAssessment.Stage stage = appraisal.stage(recorded);
         Optional<Weighing.Leader> leader = appraisal.leader(recorded);
         return new CaseListJson.VisitJson(
                 recorded.row().getId(),

@@ -16,7 +16,7 @@ import lexicor.core.intake.AnswerCheck;
 import lexicor.core.intake.ConclusionQuestions;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.pathway.Pathways;
-import lexicor.server.audit.Whoever;
+import lexicor.server.audit.CurrentUser;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.FieldFault;
 import lexicor.server.problems.Forbidden;
@@ -90,7 +90,7 @@ class CommandCheck {
         String undone = command.undoes() == null ? null : record.commandAuthors.get(command.undoes());
         if (undo && undone == null) {
             faults.add(new FieldFault(field + ".undoes", "allowed: the id of an earlier command of this examination"));
-        } else if (undo && !undone.equals(Whoever.isHere())) {
+        } else if (undo && !undone.equals(CurrentUser.isHere())) {
             faults.add(new FieldFault(field + ".undoes", "allowed: a command of your own"));
         } else if (!undo && command.undoes() != null) {
             faults.add(new FieldFault(field + ".undoes", "allowed with UNDO only"));
@@ -118,7 +118,7 @@ class CommandCheck {
         command.attempts().stream()
                 .flatMap(attempt -> attempt.supersedes().stream())
                 .map(record.attemptAuthors::get)
-                .filter(author -> !author.equals(Whoever.isHere()))
+                .filter(author -> !author.equals(CurrentUser.isHere()))
                 .findFirst()
                 .ifPresent(author -> CommandRecorder.requireResponsible(
                         record.responsible, "This replaces what " + author + " entered."));

@@ -68,7 +68,8 @@ public record CommandJson(
             case UNDO -> new Command.Undone(undoes);
             case MOVE -> new Command.Moved();
             case TELL ->
-                new Command.Told(answers.stream().map(AnswerJson::toCore).toList());
+                new Command.IntakeAnswers(
+                        answers.stream().map(AnswerJson::toCore).toList());
         };
         return new Command(id, clientId, order, author, at, TestId.of(standAt), action);
     }

@@ -13,7 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import lexicor.server.audit.Whoever;
+import lexicor.server.audit.CurrentUser;
 import lexicor.server.cases.CaseService;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Closed;
@@ -99,10 +99,10 @@ public class CommandRecorder {
                 Instant at = times.corrected(field + ".at", command.at());
                 check.check(field, command, record);
                 number++;
-                commands.save(new CommandRow(examination, number, command, at, Whoever.isHere(), now));
-                known = new Commands.Given(command.id(), examination, number, Whoever.isHere(), at);
+                commands.save(new CommandRow(examination, number, command, at, CurrentUser.isHere(), now));
+                known = new Commands.Given(command.id(), examination, number, CurrentUser.isHere(), at);
                 given.put(command.id(), known);
-                record.adds(command, Whoever.isHere());
+                record.adds(command, CurrentUser.isHere());
             }
             receipts.add(new Receipt(command.id(), known.number(), known.at()));
         }
@@ -184,7 +184,7 @@ public class CommandRecorder {
 
     /** Refuses what only the person responsible for an examination may do. */
     static void requireResponsible(String responsible, String what) {
-        if (!responsible.equals(Whoever.isHere())) {
+        if (!responsible.equals(CurrentUser.isHere())) {
             throw new Forbidden(
                     what + " Take the examination over first; who had it is told, and both names stay in the record.");
         }

@@ -2,7 +2,7 @@ package lexicor.server.examinations;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import lexicor.core.conclusion.Hindrance;
+import lexicor.core.conclusion.SigningBlocker;
 
 /**
  * What stands beside a conclusion while the therapist makes it. The conclusion itself is told, question by question.
@@ -35,5 +35,5 @@ public record ConclusionJson(
     /**
      * What stands in the way of signing, and what to do about it; {@code testId} is empty where it concerns no test.
      */
-    public record HindranceJson(Hindrance.Kind kind, String testId, String what, String then) {}
+    public record HindranceJson(SigningBlocker.Kind kind, String testId, String what, String then) {}
 }

@@ -17,10 +17,10 @@ import lexicor.core.catalogue.Thresholds;
 import lexicor.core.conclusion.Candidates;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.conclusion.Difference;
-import lexicor.core.conclusion.Hindrance;
 import lexicor.core.conclusion.Markers;
+import lexicor.core.conclusion.SigningBlocker;
+import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeState;
-import lexicor.core.intake.Told;
 import lexicor.core.weighing.Percent;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
@@ -63,7 +63,7 @@ class Conclusions {
                 Markers.suggested(recorded.history(), recorded.row().side()).stream()
                         .map(test -> new ConclusionJson.MarkerJson(test.value(), name(test)))
                         .toList(),
-                Hindrance.of(told, recorded.history(), conclusion, catalogue).stream()
+                SigningBlocker.of(told, recorded.history(), conclusion, catalogue).stream()
                         .map(each ->
                                 new ConclusionJson.HindranceJson(each.kind(), each.test(), each.what(), each.then()))
                         .toList());
@@ -129,12 +129,12 @@ class Conclusions {
     }
 
     /** What stands in the way of signing; empty where nothing does. */
-    List<Hindrance> hindrances(ExaminationService.Recorded recorded) {
-        return Hindrance.of(assessments.of(recorded).told(), recorded.history(), concluded(recorded), catalogue);
+    List<SigningBlocker> hindrances(ExaminationService.Recorded recorded) {
+        return SigningBlocker.of(assessments.of(recorded).told(), recorded.history(), concluded(recorded), catalogue);
     }
 
     private static Conclusion concluded(ExaminationService.Recorded recorded) {
-        return Conclusion.of(Told.of(recorded.history().heard()));
+        return Conclusion.of(IntakeAnswers.of(recorded.history().heard()));
     }
 
     /** The working diagnosis and its rivals; before there are any, those that lead, by figures or by their picture. */

@@ -3,7 +3,7 @@ package lexicor.server.examinations;
 import java.util.List;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.weighing.Contest;
+import lexicor.core.weighing.LeadingPair;
 
 /**
  * The two conditions whose typical pictures fit best, and what separates them.
@@ -20,7 +20,7 @@ public record ContestJson(String one, String other, String how, List<TellsApartJ
     /** A test that tells the two apart. */
     public record TellsApartJson(String testId, String name) {}
 
-    static ContestJson of(Contest contest, Catalogue catalogue) {
+    static ContestJson of(LeadingPair contest, Catalogue catalogue) {
         return new ContestJson(
                 contest.one().shortName(),
                 contest.other().shortName(),

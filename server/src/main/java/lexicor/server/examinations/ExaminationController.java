@@ -45,7 +45,7 @@ class ExaminationController {
     private final People people;
     private final Catalogue catalogue;
     private final Results results;
-    private final PlanDesk plans;
+    private final PlanService plans;
     private final ReportPrinter printer;
 
     ExaminationController(
@@ -55,7 +55,7 @@ class ExaminationController {
             People people,
             Catalogue catalogue,
             Results results,
-            PlanDesk plans,
+            PlanService plans,
             ReportPrinter printer) {
         this.plans = plans;
         this.recorder = recorder;

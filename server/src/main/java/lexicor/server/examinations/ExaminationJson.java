@@ -8,8 +8,8 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.examination.Side;
 import lexicor.server.audit.Traced;
 import lexicor.server.cases.CaseJson;
@@ -31,7 +31,7 @@ public record ExaminationJson(
         String region,
         Side side,
         boolean otherSideInvolved,
-        Setting setting,
+        CareSetting setting,
         Instant startedAt,
         @Schema(nullable = true) UUID follows,
         SigningJson signing,

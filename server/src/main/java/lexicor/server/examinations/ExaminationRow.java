@@ -11,7 +11,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
-import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.examination.Side;
 import lexicor.server.audit.AddedOnce;
 import lexicor.server.cases.Affected;
@@ -46,7 +46,7 @@ class ExaminationRow extends AddedOnce {
 
     @Enumerated(EnumType.STRING)
     @Column(nullable = false, updatable = false, columnDefinition = "varchar(30)")
-    private Setting setting;
+    private CareSetting setting;
 
     @Column(nullable = false, updatable = false)
     private String author;
@@ -121,7 +121,7 @@ class ExaminationRow extends AddedOnce {
         return side;
     }
 
-    Setting setting() {
+    CareSetting setting() {
         return setting;
     }
 

@@ -13,9 +13,9 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.History;
 import lexicor.core.examination.Side;
+import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeForm;
-import lexicor.core.intake.Told;
-import lexicor.server.audit.Whoever;
+import lexicor.server.audit.CurrentUser;
 import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseFile;
 import lexicor.server.cases.CaseService;
@@ -174,7 +174,7 @@ public class ExaminationService {
                     episode,
                     request,
                     side,
-                    Whoever.isHere(),
+                    CurrentUser.isHere(),
                     at,
                     new ExaminationRow.Revisions(
                             catalogue.revision(),
@@ -209,7 +209,7 @@ public class ExaminationService {
                 || !last.row().region().equals(request.region())) {
             throw new BadInput("follows", "allowed: an earlier examination of the same case and region");
         }
-        List<AnswerJson> kept = Told.of(last.history().heard()).answers().stream()
+        List<AnswerJson> kept = IntakeAnswers.of(last.history().heard()).answers().stream()
                 .filter(form::keeps)
                 .flatMap(answer -> check.stillAsked(request.region(), answer).stream())
                 .map(AnswerJson::of)

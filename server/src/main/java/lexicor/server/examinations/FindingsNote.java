@@ -88,7 +88,7 @@ class FindingsNote {
                 .toList();
         List<Finding> found = new ArrayList<>();
         Set<TestId> written = new LinkedHashSet<>();
-        Set<TestId> planned = PlanDesk.planned(recorded);
+        Set<TestId> planned = PlanService.planned(recorded);
         List<String> notDone = new ArrayList<>();
         for (TestReading reading : here.readings()) {
             ExaminationTest test = catalogue.test(reading.test());

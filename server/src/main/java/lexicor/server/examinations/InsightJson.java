@@ -3,8 +3,8 @@ package lexicor.server.examinations;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import lexicor.core.weighing.Correlation;
-import lexicor.core.weighing.Reversal;
-import lexicor.core.weighing.RhoLesson;
+import lexicor.core.weighing.CorrelationFit;
+import lexicor.core.weighing.DecisiveFinding;
 
 /**
  * One condition looked at closely, under correlations that may be set by hand for the look.
@@ -53,7 +53,7 @@ public record InsightJson(
             double upper,
             boolean contradicts,
             List<LessonLevelJson> levels) {
-        static LessonJson of(RhoLesson lesson) {
+        static LessonJson of(CorrelationFit lesson) {
             return new LessonJson(
                     lesson.cluster().value(),
                     lesson.name(),
@@ -74,7 +74,7 @@ public record InsightJson(
     /** A finding that, were it the other way, would change the leader or carry a condition over a threshold. */
     public record ReversalJson(
             String testId, @Schema(nullable = true) String leader, List<CrossingJson> crossings) {
-        static ReversalJson of(Reversal reversal) {
+        static ReversalJson of(DecisiveFinding reversal) {
             return new ReversalJson(
                     reversal.test().value(),
                     reversal.leader().map(condition -> condition.name()).orElse(null),

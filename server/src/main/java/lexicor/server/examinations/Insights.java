@@ -14,15 +14,15 @@ import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.TestReading;
 import lexicor.core.weighing.Assumptions;
-import lexicor.core.weighing.Contest;
 import lexicor.core.weighing.Correlation;
-import lexicor.core.weighing.Foresight;
-import lexicor.core.weighing.LoadGroup;
+import lexicor.core.weighing.DecisiveFinding;
+import lexicor.core.weighing.ExpectedInformation;
+import lexicor.core.weighing.LeadingPair;
 import lexicor.core.weighing.Ranking;
-import lexicor.core.weighing.Reversal;
 import lexicor.core.weighing.Standing;
 import lexicor.core.weighing.TestValue;
 import lexicor.core.weighing.Visit;
+import lexicor.core.weighing.WeighedGroup;
 import lexicor.core.weighing.Weighing;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.NotFound;
@@ -62,11 +62,11 @@ class Insights {
         Ranking ranking = chosen.isEmpty() ? here.ranking() : weighing.weigh(visit, readings, seed);
         Standing standing = ranking.of(condition.id());
         Set<TestId> open = here.open().of(visit.region(), readings);
-        Foresight foresight = Foresight.of(weighing, visit, readings);
+        ExpectedInformation foresight = ExpectedInformation.of(weighing, visit, readings);
         return new InsightJson(
                 StandingJson.of(standing, standing.now(), here, catalogue),
                 dials(visit, readings, standing),
-                Reversal.of(weighing, visit, readings, ranking).stream()
+                DecisiveFinding.of(weighing, visit, readings, ranking).stream()
                         .map(InsightJson.ReversalJson::of)
                         .toList(),
                 rivals(condition, ranking, foresight, open),
@@ -93,7 +93,7 @@ class Insights {
 
     private List<InsightJson.DialJson> dials(Visit visit, List<TestReading> readings, Standing standing) {
         List<InsightJson.DialJson> dials = new ArrayList<>();
-        for (LoadGroup group : standing.sum().groups()) {
+        for (WeighedGroup group : standing.sum().groups()) {
             if (group.members().size() > 1 && group.correlation().isPresent()) {
                 Correlation now = group.correlation().get();
                 Correlation usual =
@@ -123,7 +123,7 @@ class Insights {
 
     /** Those that are written beside it, then the leaders it has to hold its own against. */
     private List<InsightJson.RivalJson> rivals(
-            Condition condition, Ranking ranking, Foresight foresight, Set<TestId> open) {
+            Condition condition, Ranking ranking, ExpectedInformation foresight, Set<TestId> open) {
         Map<ConditionId, Pattern.Rival> written = new LinkedHashMap<>();
         Pattern pattern = catalogue.patterns().get(condition.id());
         if (pattern != null) {
@@ -151,7 +151,7 @@ class Insights {
             Standing rival,
             Pattern.Rival written,
             Ranking ranking,
-            Foresight foresight,
+            ExpectedInformation foresight,
             Set<TestId> open) {
         ConditionId id = rival.condition().id();
         List<InsightJson.SeparatingJson> separating = foresight.separating(condition.id(), id, open).stream()
@@ -165,7 +165,7 @@ class Insights {
                         .filter(open::contains)
                         .map(test -> catalogue.test(test).shortName())
                         .toList();
-        List<String> inBoth = Contest.inBoth(condition, rival.condition(), catalogue).stream()
+        List<String> inBoth = LeadingPair.inBoth(condition, rival.condition(), catalogue).stream()
                 .map(test -> catalogue.test(test).shortName())
                 .toList();
         return new InsightJson.RivalJson(
@@ -180,7 +180,10 @@ class Insights {
     }
 
     private List<AheadJson> ahead(
-            Condition condition, Foresight foresight, Set<TestId> open, ExaminationService.Recorded recorded) {
+            Condition condition,
+            ExpectedInformation foresight,
+            Set<TestId> open,
+            ExaminationService.Recorded recorded) {
         Set<TestId> order =
                 Set.copyOf(catalogue.routine(recorded.row().region()).order());
         return foresight

@@ -12,10 +12,10 @@ import lexicor.core.catalogue.Lock;
 import lexicor.core.catalogue.Retired;
 import lexicor.core.examination.Answer;
 import lexicor.core.intake.ContentWords;
+import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.SafetyScreen;
-import lexicor.core.intake.Told;
 import org.springframework.stereotype.Component;
 
 /** The part of a note that comes before the findings: story, safety, locks and decisions against them. */
@@ -39,12 +39,15 @@ class IntakeNote {
 
     /** What was told, in lines of plain text; none where nothing was. */
     List<String> story(ExaminationService.Recorded recorded) {
-        return story(recorded.row().region(), Told.of(recorded.history().heard())).stream()
+        return story(
+                        recorded.row().region(),
+                        IntakeAnswers.of(recorded.history().heard()))
+                .stream()
                 .map(line -> "- " + line)
                 .toList();
     }
 
-    private List<String> story(String region, Told told) {
+    private List<String> story(String region, IntakeAnswers told) {
         List<String> story = new ArrayList<>();
         List<String> zones = form.zonesOf(region).stream()
                 .filter(zone -> told.values("zone").contains(zone.id()))
@@ -83,7 +86,7 @@ class IntakeNote {
     }
 
     /** Answers to questions that are no longer asked, or that no longer have this answer, by the words they had. */
-    private List<String> gone(String region, Told told) {
+    private List<String> gone(String region, IntakeAnswers told) {
         List<String> gone = new ArrayList<>();
         for (Answer answer : told.answers()) {
             List<String> values = answer.values().stream()

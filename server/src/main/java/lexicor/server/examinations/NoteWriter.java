@@ -12,8 +12,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Cluster;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.conclusion.TellingNegatives;
 import lexicor.core.examination.Side;
@@ -161,7 +161,7 @@ class NoteWriter {
                 + (row.caseFile().occupation().isEmpty()
                         ? ""
                         : ", " + Typed.oneLine(row.caseFile().occupation())) + ", "
-                + (row.setting() == Setting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic");
+                + (row.setting() == CareSetting.FIRST_CONTACT ? "first-contact clinic" : "specialist clinic");
     }
 
     private static List<String> whereItStands(Ranking ranking, Thresholds thresholds) {

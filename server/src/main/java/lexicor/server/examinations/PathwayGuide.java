@@ -7,8 +7,8 @@ import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.examination.TestReading;
+import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeState;
-import lexicor.core.intake.Told;
 import lexicor.core.pathway.Pathway;
 import lexicor.core.pathway.PathwayWalk;
 import lexicor.core.pathway.Pathways;
@@ -39,7 +39,7 @@ class PathwayGuide {
             List<TestValue> ahead,
             Ranking ranking,
             Thresholds thresholds) {
-        Told told = Told.of(recorded.history().heard());
+        IntakeAnswers told = IntakeAnswers.of(recorded.history().heard());
         List<String> followed = told.values(Pathways.FOLLOWED);
         return pathways.of(recorded.row().region()).stream()
                 .map(pathway -> {
@@ -63,7 +63,7 @@ class PathwayGuide {
 
     /** What the note says of pathways on which a question was answered: the way gone and where it stands. */
     List<String> lines(ExaminationService.Recorded recorded, OpenTests open, List<TestReading> readings) {
-        Told told = Told.of(recorded.history().heard());
+        IntakeAnswers told = IntakeAnswers.of(recorded.history().heard());
         return pathways.of(recorded.row().region()).stream()
                 .filter(pathway -> !answers(pathway, told).isEmpty())
                 .map(pathway -> {
@@ -77,7 +77,7 @@ class PathwayGuide {
                 .toList();
     }
 
-    private static PathwayWalk walk(Pathway pathway, Told told, OpenTests open, List<TestReading> readings) {
+    private static PathwayWalk walk(Pathway pathway, IntakeAnswers told, OpenTests open, List<TestReading> readings) {
         return PathwayWalk.of(
                 pathway, answers(pathway, told), readings, test -> !open.closed(test) && open.offered(test));
     }
@@ -96,7 +96,7 @@ class PathwayGuide {
         };
     }
 
-    private static Map<String, String> answers(Pathway pathway, Told told) {
+    private static Map<String, String> answers(Pathway pathway, IntakeAnswers told) {
         Map<String, String> answers = new HashMap<>();
         for (Step step : pathway.steps()) {
             told.values(Pathways.ANSWER + ":" + Pathways.about(pathway, step)).stream()

@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import lexicor.server.accounts.AccountService;
-import lexicor.server.audit.Whoever;
+import lexicor.server.audit.CurrentUser;
 import org.springframework.stereotype.Component;
 
 /** How the people who work on an examination are called. */
@@ -19,7 +19,7 @@ class People {
 
     /** The person at work, with the name that stands in the record. */
     VersionStep.By by(Instant at) {
-        return new VersionStep.By(Whoever.isHere(), accounts.displayName(Whoever.isHere()), at);
+        return new VersionStep.By(CurrentUser.isHere(), accounts.displayName(CurrentUser.isHere()), at);
     }
 
     String name(String signInName) {

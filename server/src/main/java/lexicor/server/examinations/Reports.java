@@ -16,7 +16,7 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.examination.Reading;
-import lexicor.core.intake.Told;
+import lexicor.core.intake.IntakeAnswers;
 import lexicor.server.notes.NoteBlock;
 import lexicor.server.report.ReportJson;
 import org.springframework.stereotype.Component;
@@ -50,7 +50,7 @@ class Reports {
             Optional<AgainJson> again) {
         ExaminationRow row = recorded.row();
         FindingsNote.Findings found = findings.findings(recorded, assessments.of(recorded));
-        String working = Conclusion.of(Told.of(recorded.history().heard()))
+        String working = Conclusion.of(IntakeAnswers.of(recorded.history().heard()))
                 .working()
                 .map(ConditionId::value)
                 .orElse("");

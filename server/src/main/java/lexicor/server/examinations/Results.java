@@ -22,7 +22,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class Results {
 
-    private final Appraisal appraisal;
+    private final ExaminationAssessment appraisal;
     private final Assessments assessments;
     private final Insights insights;
     private final Conclusions conclusions;
@@ -35,7 +35,7 @@ class Results {
     private final JsonMapper json;
 
     Results(
-            Appraisal appraisal,
+            ExaminationAssessment appraisal,
             Assessments assessments,
             Insights insights,
             Conclusions conclusions,

@@ -11,8 +11,8 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.conclusion.Markers;
 import lexicor.core.examination.Attempt;
+import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeForm;
-import lexicor.core.intake.Told;
 import lexicor.core.tracking.Change;
 import lexicor.core.tracking.NoiseTable;
 import lexicor.core.tracking.Retest;
@@ -78,7 +78,8 @@ class Retests {
                 table.entries().equals(noise.entries()));
     }
 
-    private List<AgainJson.ChangeJson> scales(Told before, Told now, String region, NoiseTable table) {
+    private List<AgainJson.ChangeJson> scales(
+            IntakeAnswers before, IntakeAnswers now, String region, NoiseTable table) {
         List<AgainJson.ChangeJson> scales = new ArrayList<>();
         for (IntakeForm.Question question : form.questionsOf(region)) {
             if (question.scale().isPresent() && before.whole(question.id()).isPresent()) {
@@ -105,8 +106,8 @@ class Retests {
         return recorded.history().attempts(test, recorded.row().side()).stream().reduce((first, last) -> last);
     }
 
-    private static Told told(ExaminationService.Recorded recorded) {
-        return Told.of(recorded.history().heard());
+    private static IntakeAnswers told(ExaminationService.Recorded recorded) {
+        return IntakeAnswers.of(recorded.history().heard());
     }
 
     /** The same in words, for a note; none where nothing was measured again. */

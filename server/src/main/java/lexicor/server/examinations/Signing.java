@@ -9,7 +9,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import lexicor.core.conclusion.Hindrance;
+import lexicor.core.conclusion.SigningBlocker;
 import lexicor.server.cases.CaseService;
 import lexicor.server.problems.Conflict;
 import org.springframework.context.ApplicationEventPublisher;
@@ -66,7 +66,7 @@ public class Signing {
     public SigningJson sign(UUID id, long knows, Instant at) {
         ExaminationService.Recorded seen = examinations.examination(id);
         requireOpen(seen, knows);
-        List<Hindrance> hindrances = conclusions.hindrances(seen);
+        List<SigningBlocker> hindrances = conclusions.hindrances(seen);
         if (!hindrances.isEmpty()) {
             throw new Conflict(hindrances.stream()
                     .map(each -> each.what() + ". " + each.then())

@@ -3,7 +3,7 @@ package lexicor.server.examinations;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.examination.Side;
 import lexicor.server.report.ReportJson;
 
@@ -26,7 +26,7 @@ record Snapshot(Inputs inputs, Outputs outputs) {
             String region,
             Side side,
             boolean otherSideInvolved,
-            Setting setting,
+            CareSetting setting,
             Instant startedAt,
             Map<String, String> settings,
             Map<String, String> templates,

@@ -13,13 +13,13 @@ import lexicor.core.examination.Reading;
 import lexicor.core.weighing.Correlation;
 import lexicor.core.weighing.Lens;
 import lexicor.core.weighing.LensResult;
-import lexicor.core.weighing.Load;
-import lexicor.core.weighing.LoadGroup;
 import lexicor.core.weighing.NaturalFrequencies;
 import lexicor.core.weighing.PatternReading;
 import lexicor.core.weighing.Standing;
 import lexicor.core.weighing.Tally;
 import lexicor.core.weighing.Unweighed;
+import lexicor.core.weighing.WeighedGroup;
+import lexicor.core.weighing.WeightedFinding;
 
 /**
  * Where a condition stands. Chances are 0..1, weights in decibans: above 0 for, below against.
@@ -84,7 +84,7 @@ public record StandingJson(
         Thresholds thresholds = here.thresholds();
         List<GroupJson> groups = new ArrayList<>();
         List<LoadJson> loads = new ArrayList<>();
-        for (LoadGroup group : standing.sum().groups()) {
+        for (WeighedGroup group : standing.sum().groups()) {
             String id = group.correlation().map(known -> known.group().id()).orElse(null);
             if (id != null) {
                 groups.add(GroupJson.of(group));
@@ -144,7 +144,7 @@ public record StandingJson(
     @Schema(name = "SharedGroupJson")
     public record GroupJson(
             String id, String name, double rho, Correlation.Origin origin, double decibans, double apart) {
-        static GroupJson of(LoadGroup group) {
+        static GroupJson of(WeighedGroup group) {
             var correlation = group.correlation().orElseThrow();
             return new GroupJson(
                     correlation.group().id(),
@@ -182,7 +182,7 @@ public record StandingJson(
             String caution,
             @Schema(nullable = true) PeopleJson people,
             @Schema(nullable = true) SourceJson source) {
-        static LoadJson of(Load load, double part, String group) {
+        static LoadJson of(WeightedFinding load, double part, String group) {
             return new LoadJson(
                     load.tests().stream().map(test -> test.value()).toList(),
                     load.positive(),
@@ -202,7 +202,7 @@ public record StandingJson(
 
     /** What a finding about another condition has moved, in decibans. */
     public record ByWayJson(List<String> testIds, String phrase, double decibans) {
-        static ByWayJson of(LoadGroup.Member member) {
+        static ByWayJson of(WeighedGroup.Member member) {
             return new ByWayJson(
                     member.load().tests().stream().map(test -> test.value()).toList(),
                     member.load().phrase(),

@@ -16,7 +16,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
  * Keeps the list's summaries and the times of tests in step with the record, behind the back of those who save: both
- * follow from the record alone, and the table knows which of them are behind. Whoever needs them asks to
+ * follow from the record alone, and the table knows which of them are behind. CurrentUser needs them asks to
  * {@link #settle} first.
  */
 @Component
@@ -28,7 +28,7 @@ class StandingKeeper {
     private static final int MOST = 100;
 
     private final ExaminationService examinations;
-    private final Appraisal appraisal;
+    private final ExaminationAssessment appraisal;
     private final CaseService cases;
     private final TestLaps laps;
     private final DiskRoom room;
@@ -40,7 +40,11 @@ class StandingKeeper {
     });
 
     StandingKeeper(
-            ExaminationService examinations, Appraisal appraisal, CaseService cases, TestLaps laps, DiskRoom room) {
+            ExaminationService examinations,
+            ExaminationAssessment appraisal,
+            CaseService cases,
+            TestLaps laps,
+            DiskRoom room) {
         this.examinations = examinations;
         this.appraisal = appraisal;
         this.cases = cases;
@@ -79,7 +83,7 @@ class StandingKeeper {
     private void sum(UUID id) {
         try {
             ExaminationService.Recorded recorded = examinations.examination(id);
-            Appraisal.Stage stage = appraisal.stage(recorded);
+            ExaminationAssessment.Stage stage = appraisal.stage(recorded);
             cases.summed(id, recorded.lastNumber(), stage.state(), stage.done(), stage.total());
             laps.keep(recorded);
             laps.kept();

@@ -3,7 +3,7 @@ package lexicor.server.examinations;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
-import lexicor.server.audit.Whoever;
+import lexicor.server.audit.CurrentUser;
 import lexicor.server.problems.Conflict;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -41,7 +41,7 @@ class Takeover {
     ExaminationService.Recorded take(UUID id, String from) {
         ExaminationService.Recorded held = examinations.held(id);
         String responsible = held.responsible();
-        if (responsible.equals(Whoever.isHere())) {
+        if (responsible.equals(CurrentUser.isHere())) {
             throw new Conflict("You are responsible for this examination already.");
         }
         if (!responsible.equals(from)) {

@@ -15,13 +15,13 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.TestReading;
+import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeFolder;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.Person;
 import lexicor.core.intake.RepeatedClues;
 import lexicor.core.intake.StartingOdds;
-import lexicor.core.intake.Told;
 import lexicor.core.weighing.Visit;
 import lexicor.server.cases.CaseFile;
 import lexicor.server.cases.Dominance;
@@ -52,7 +52,7 @@ class VisitIntake {
         ExaminationRow row = recorded.row();
         return folder.fold(
                 row.region(),
-                Told.of(recorded.history().heard()),
+                IntakeAnswers.of(recorded.history().heard()),
                 person(row),
                 row.startedAt().atZone(ZoneId.systemDefault()).toLocalDate());
     }

@@ -6,7 +6,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import java.util.UUID;
-import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.examination.Side;
 import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseDetails;
@@ -29,7 +29,7 @@ public record VisitRequest(
         @Schema(nullable = true) Side worse,
 
         @NotNull(message = "allowed: FIRST_CONTACT, SPECIALIST")
-        Setting setting,
+        CareSetting setting,
 
         @Schema(nullable = true) UUID follows) {
 

@@ -4,12 +4,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.ExaminationTest;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.SharedName;
 import lexicor.core.catalogue.Stage;
 import lexicor.core.evidence.Evidence;
@@ -52,7 +52,7 @@ class LibraryIndex {
 
     static Map<String, Double> start(Condition condition) {
         Map<String, Double> start = new LinkedHashMap<>();
-        for (Setting setting : Setting.values()) {
+        for (CareSetting setting : CareSetting.values()) {
             start.put(setting.name(), condition.start().get(setting));
         }
         return start;

@@ -2,8 +2,8 @@ package lexicor.server.library;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import lexicor.core.catalogue.DrawnPlace;
 import lexicor.core.catalogue.HandPose;
-import lexicor.core.catalogue.Place;
 import lexicor.core.catalogue.Way;
 
 /**
@@ -113,7 +113,7 @@ public record RegionJson(
             List<String> ways) {}
 
     /** Where a landmark lies on a drawing of the right side, in hundredths of its width and height. */
-    public record PlaceJson(Place.View view, String zone, double x, double y) {}
+    public record PlaceJson(DrawnPlace.View view, String zone, double x, double y) {}
 
     /** How wrist and hand are held; flexion and deviation towards the thumb are positive, in degrees. */
     public record HandPoseJson(

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.ConditionId;
@@ -21,7 +22,6 @@ import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.Rule;
 import lexicor.core.catalogue.RuleWords;
 import lexicor.core.catalogue.Schools;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Way;
 import lexicor.core.evidence.Evidence;
@@ -183,7 +183,7 @@ class TestSheets {
         return new TestSheetJson.ReadingJson(
                 reads.condition().value(),
                 catalogue.condition(reads.condition()).name(),
-                catalogue.condition(reads.condition()).start().get(Setting.FIRST_CONTACT),
+                catalogue.condition(reads.condition()).start().get(CareSetting.FIRST_CONTACT),
                 reads.by().stream().map(CriterionId::value).toList(),
                 inUse.map(this::weighs).orElse(null),
                 inUse.isPresent() ? "" : evidence.whyNotWeighed(test.id(), reads.condition()),

@@ -8,7 +8,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import lexicor.server.accounts.AccountService;
-import lexicor.server.audit.Trail;
+import lexicor.server.audit.AuditLog;
 import lexicor.server.problems.PlainProblem;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -72,7 +72,7 @@ class SecurityRules {
             AccountService accounts,
             SecurityContextRepository sessions,
             CsrfTokenRepository tokens,
-            Trail trail)
+            AuditLog trail)
             throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.GET, PAGE)
                         .permitAll()
@@ -151,7 +151,7 @@ class SecurityRules {
     }
 
     private static void refuse(
-            HttpServletRequest request, HttpServletResponse response, AccessDeniedException fault, Trail trail)
+            HttpServletRequest request, HttpServletResponse response, AccessDeniedException fault, AuditLog trail)
             throws IOException {
         if (fault instanceof CsrfException) {
             PlainProblem.write(

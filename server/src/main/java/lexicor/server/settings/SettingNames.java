@@ -6,10 +6,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.Schools;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.planning.RoutineCheck;
@@ -114,7 +114,7 @@ class SettingNames {
         this.evidence = evidence;
     }
 
-    static String estimate(String condition, Setting setting) {
+    static String estimate(String condition, CareSetting setting) {
         return ESTIMATE + condition + "."
                 + setting.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
@@ -126,10 +126,10 @@ class SettingNames {
         }
         if (name.startsWith(ESTIMATE)) {
             for (Condition condition : catalogue.conditions().values()) {
-                for (Setting setting : Setting.values()) {
+                for (CareSetting setting : CareSetting.values()) {
                     if (estimate(condition.id().value(), setting).equals(name)) {
                         return Optional.of("Start of " + condition.name() + ", "
-                                + (setting == Setting.FIRST_CONTACT ? "first contact" : "specialist clinic"));
+                                + (setting == CareSetting.FIRST_CONTACT ? "first contact" : "specialist clinic"));
                     }
                 }
             }

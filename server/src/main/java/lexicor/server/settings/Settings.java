@@ -5,11 +5,11 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.planning.WorkRoutine;
 import lexicor.core.tracking.NoiseTable;
@@ -78,14 +78,14 @@ public record Settings(int revision, Map<String, String> chosen, Catalogue catal
     }
 
     /** The working estimate of a condition in a setting, 0..1. */
-    public double estimate(Condition condition, Setting setting) {
+    public double estimate(Condition condition, CareSetting setting) {
         return number(
                 SettingNames.estimate(condition.id().value(), setting),
                 condition.start().get(setting));
     }
 
     /** The working estimates of conditions in a setting. */
-    public Map<ConditionId, Double> estimates(List<Condition> conditions, Setting setting) {
+    public Map<ConditionId, Double> estimates(List<Condition> conditions, CareSetting setting) {
         Map<ConditionId, Double> estimates = new LinkedHashMap<>();
         conditions.forEach(condition -> estimates.put(condition.id(), estimate(condition, setting)));
         return estimates;

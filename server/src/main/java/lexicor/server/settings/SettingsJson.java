@@ -7,10 +7,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.Schools;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.tracking.Noise;
 import lexicor.core.tracking.NoiseTable;
@@ -160,14 +160,14 @@ public record SettingsJson(
                     condition.id().value(),
                     condition.name(),
                     condition.region(),
-                    number(condition, settings, Setting.FIRST_CONTACT),
-                    number(condition, settings, Setting.SPECIALIST));
+                    number(condition, settings, CareSetting.FIRST_CONTACT),
+                    number(condition, settings, CareSetting.SPECIALIST));
         }
 
-        private static NumberJson number(Condition condition, Settings settings, Setting setting) {
+        private static NumberJson number(Condition condition, Settings settings, CareSetting setting) {
             return new NumberJson(
                     SettingNames.estimate(condition.id().value(), setting),
-                    setting == Setting.FIRST_CONTACT ? "First contact" : "Specialist clinic",
+                    setting == CareSetting.FIRST_CONTACT ? "First contact" : "Specialist clinic",
                     settings.estimate(condition, setting),
                     condition.start().get(setting));
         }

@@ -136,7 +136,7 @@ class IntakeApiTest extends AtTheBench {
                                         "wrist",
                                         lexicor.server.cases.Affected.BOTH,
                                         Side.RIGHT,
-                                        lexicor.core.catalogue.Setting.FIRST_CONTACT,
+                                        lexicor.core.catalogue.CareSetting.FIRST_CONTACT,
                                         null)),
                         201)
                 .get("id")

@@ -22,7 +22,7 @@ import lexicor.core.planning.Plan;
 import lexicor.core.planning.Planner;
 import lexicor.core.planning.Situation;
 import lexicor.core.weighing.JointInformation;
-import lexicor.core.weighing.Rehearsal;
+import lexicor.core.weighing.SimulatedPatient;
 import lexicor.core.weighing.Weighing;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -165,7 +165,7 @@ class PlanTrial {
                 .toList();
         double[] errors = new double[2 * sets.size()];
         for (ConditionId id : conditions) {
-            Rehearsal rehearsal = Rehearsal.of(
+            SimulatedPatient rehearsal = SimulatedPatient.of(
                     weighing, each.situation().visit(), each.situation().found(), id);
             for (int set = 0; set < sets.size(); set++) {
                 SplittableRandom random = new SplittableRandom(20261126);

@@ -11,7 +11,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.examination.Answer;
 import lexicor.server.Asking;
 import lexicor.server.accounts.Role;
@@ -239,7 +239,7 @@ class SigningApiTest extends AtTheBench {
         String caseId =
                 therapist.get("/api/examinations/" + id, 200).at("/person/id").asString();
         VisitRequest next = new VisitRequest(
-                UUID.randomUUID(), "shoulder", Affected.RIGHT, null, Setting.FIRST_CONTACT, UUID.fromString(id));
+                UUID.randomUUID(), "shoulder", Affected.RIGHT, null, CareSetting.FIRST_CONTACT, UUID.fromString(id));
         String second = therapist
                 .post("/api/cases/" + caseId + "/examinations", next, 201)
                 .get("id")

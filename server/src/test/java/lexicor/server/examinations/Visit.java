@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
-import lexicor.core.catalogue.Setting;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.examination.Answer;
 import lexicor.core.examination.Side;
 import lexicor.server.cases.Affected;
@@ -27,7 +27,7 @@ public final class Visit {
     }
 
     public static VisitRequest visit(String region, Affected side) {
-        return new VisitRequest(UUID.randomUUID(), region, side, null, Setting.FIRST_CONTACT, null);
+        return new VisitRequest(UUID.randomUUID(), region, side, null, CareSetting.FIRST_CONTACT, null);
     }
 
     public CommandJson tell(Answer... answers) {

@@ -16,15 +16,15 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.intake.AnswerCheck;
-import lexicor.core.intake.Told;
+import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.planning.OwnOrder;
 import lexicor.core.planning.Plan;
 import lexicor.core.planning.Planner;
 import lexicor.core.planning.Replanning;
 import lexicor.core.planning.Situation;
 import lexicor.core.safety.SafetyRules;
-import lexicor.core.weighing.Contest;
-import lexicor.core.weighing.Foresight;
+import lexicor.core.weighing.ExpectedInformation;
+import lexicor.core.weighing.LeadingPair;
 import lexicor.core.weighing.TestValue;
 import lexicor.core.weighing.Weighing;
 import lexicor.server.problems.BadInput;
@@ -32,7 +32,7 @@ import org.springframework.stereotype.Component;
 
 /** Asks the core for plans of an examination as it stands. */
 @Component
-class PlanDesk {
+class PlanService {
 
     /** Examinations that are planned at a time, and how long each is kept ready: one plan is asked for in many ways. */
     private static final int MOST_TABLES = 30;
@@ -44,12 +44,12 @@ class PlanDesk {
     private final SafetyRules rules;
     private final Assessments assessments;
     private final TestLaps laps;
-    private final Cache<Asked, Table> tables = Caffeine.newBuilder()
+    private final Cache<PlanKey, Table> tables = Caffeine.newBuilder()
             .maximumSize(MOST_TABLES)
             .expireAfterAccess(KEPT)
             .build();
 
-    PlanDesk(Catalogue catalogue, Weighing weighing, SafetyRules rules, Assessments assessments, TestLaps laps) {
+    PlanService(Catalogue catalogue, Weighing weighing, SafetyRules rules, Assessments assessments, TestLaps laps) {
         this.catalogue = catalogue;
         this.weighing = weighing;
         this.rules = rules;
@@ -61,11 +61,11 @@ class PlanDesk {
     private record Table(ExaminationService.Recorded recorded, Situation situation, OpenTests open, Planner planner) {}
 
     /** An examination up to a command, of somebody of whom no more is known than this. */
-    private record Asked(UUID examination, long number, Optional<Integer> birthYear) {}
+    private record PlanKey(UUID examination, long number, Optional<Integer> birthYear) {}
 
     private Table table(ExaminationService.Recorded recorded) {
         return tables.get(
-                new Asked(
+                new PlanKey(
                         recorded.row().getId(),
                         recorded.lastNumber(),
                         recorded.row().caseFile().birthYear()),
@@ -150,20 +150,20 @@ class PlanDesk {
 
     /** The tests of the plan that was taken; none where none was. */
     static Set<TestId> planned(ExaminationService.Recorded recorded) {
-        return new LinkedHashSet<>(answered(Told.of(recorded.history().heard()), AnswerCheck.PLAN));
+        return new LinkedHashSet<>(answered(IntakeAnswers.of(recorded.history().heard()), AnswerCheck.PLAN));
     }
 
     /** What results have changed for the plan that was taken; nothing where none was, and before there is any. */
     PlanJson.ReplanJson again(ExaminationService.Recorded recorded) {
         Table table = table(recorded);
-        Told told = Told.of(recorded.history().heard());
+        IntakeAnswers told = IntakeAnswers.of(recorded.history().heard());
         List<TestId> planned = answered(told, AnswerCheck.PLAN);
         if (planned.isEmpty() || !testedSinceTaken(recorded)) {
             return new PlanJson.ReplanJson(recorded.lastNumber(), List.of(), List.of(), List.of());
         }
         Set<TestId> kept = Set.copyOf(answered(told, AnswerCheck.KEPT));
         Replanning again = table.planner().again(planned, Set.copyOf(answered(told, AnswerCheck.BY_HAND)));
-        Optional<TestValue> best = Foresight.of(
+        Optional<TestValue> best = ExpectedInformation.of(
                         weighing, table.situation().visit(), table.situation().found())
                 .values(
                         again.better().stream()
@@ -172,7 +172,7 @@ class PlanDesk {
                         table.situation().position())
                 .stream()
                 .findFirst();
-        Optional<Contest> contest = Contest.of(
+        Optional<LeadingPair> contest = LeadingPair.of(
                 table.situation().ranking(), catalogue, table.situation().doable()::contains);
         return new PlanJson.ReplanJson(
                 recorded.lastNumber(),
@@ -200,7 +200,7 @@ class PlanDesk {
                 .toList();
     }
 
-    private PlanJson.BetterJson better(TestValue value, Optional<Contest> contest) {
+    private PlanJson.BetterJson better(TestValue value, Optional<LeadingPair> contest) {
         ExaminationTest test = catalogue.test(value.test());
         List<String> separates = contest.filter(leaders -> leaders.separate().contains(test.id()))
                 .map(leaders ->
@@ -215,7 +215,7 @@ class PlanDesk {
                 AheadJson.of(value, "", true).changes());
     }
 
-    private static List<TestId> answered(Told told, String question) {
+    private static List<TestId> answered(IntakeAnswers told, String question) {
         return told.values(question).stream().map(TestId::of).toList();
     }
 
@@ -255,7 +255,7 @@ class PlanDesk {
     }
 
     private Map<TestId, TestValue> values(Table table, List<TestId> tests) {
-        Foresight foresight = Foresight.of(
+        ExpectedInformation foresight = ExpectedInformation.of(
                 weighing, table.situation().visit(), table.situation().found());
         Map<TestId, TestValue> values = new LinkedHashMap<>();
         tests.forEach(

@@ -10,12 +10,12 @@ import org.springframework.security.core.context.SecurityContext;
 import org.springframework.security.core.context.SecurityContextHolder;
 
 /** The person on whose behalf something is done just now. */
-public final class Whoever {
+public final class CurrentUser {
 
     /** The author of what the server does by itself. */
     public static final String SERVER = "server";
 
-    private Whoever() {}
+    private CurrentUser() {}
 
     /** The sign-in name of the person, or {@link #SERVER}. Never null. */
     public static String isHere() {

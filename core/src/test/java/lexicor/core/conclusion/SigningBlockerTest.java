@@ -16,12 +16,12 @@ import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.examination.Answer;
 import lexicor.core.examination.History;
 import lexicor.core.examination.Side;
+import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeFolder;
 import lexicor.core.intake.IntakeForm;
-import lexicor.core.intake.Told;
 import org.junit.jupiter.api.Test;
 
-class HindranceTest {
+class SigningBlockerTest {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
     private static final IntakeFolder FOLDER = new IntakeFolder(CATALOGUE, IntakeForm.shipped(CATALOGUE));
@@ -29,13 +29,13 @@ class HindranceTest {
     private static final Answer NO_FLAGS = Answer.of("red-flags", "none");
     private static final Answer STILL_OPEN = Answer.of("working", "open");
 
-    private static List<Hindrance> hindrances(History history, Answer... answers) {
+    private static List<SigningBlocker> hindrances(History history, Answer... answers) {
         List<History.Heard> heard = new ArrayList<>();
         Arrays.stream(answers)
                 .forEach(answer ->
                         heard.add(new History.Heard(answer, "a.moor", Instant.EPOCH.plusSeconds(heard.size()))));
-        Told told = Told.of(heard);
-        return Hindrance.of(
+        IntakeAnswers told = IntakeAnswers.of(heard);
+        return SigningBlocker.of(
                 FOLDER.fold("shoulder", told, OptionalInt.empty(), LocalDate.of(2026, 3, 2)),
                 history,
                 Conclusion.of(told),
@@ -51,7 +51,7 @@ class HindranceTest {
     @Test
     void flags_that_were_not_asked_hinder() {
         assertThat(hindrances(NOTHING, STILL_OPEN)).singleElement().satisfies(found -> {
-            assertThat(found.kind()).isEqualTo(Hindrance.Kind.FLAGS_NOT_ASKED);
+            assertThat(found.kind()).isEqualTo(SigningBlocker.Kind.FLAGS_NOT_ASKED);
             assertThat(found.then()).contains("intake");
         });
     }
@@ -60,7 +60,7 @@ class HindranceTest {
     void a_flag_that_is_present_hinders_until_it_is_released() {
         assertThat(hindrances(NOTHING, Answer.of("red-flags", "cardiac", "none"), STILL_OPEN))
                 .singleElement()
-                .satisfies(found -> assertThat(found.kind()).isEqualTo(Hindrance.Kind.FLAG_PRESENT));
+                .satisfies(found -> assertThat(found.kind()).isEqualTo(SigningBlocker.Kind.FLAG_PRESENT));
         assertThat(hindrances(
                         NOTHING,
                         Answer.of("red-flags", "cardiac", "none"),
@@ -83,7 +83,7 @@ class HindranceTest {
         assertThat(hindrances(done, NO_FLAGS, STILL_OPEN, brittle))
                 .singleElement()
                 .satisfies(found -> {
-                    assertThat(found.kind()).isEqualTo(Hindrance.Kind.DONE_UNDER_LOCK);
+                    assertThat(found.kind()).isEqualTo(SigningBlocker.Kind.DONE_UNDER_LOCK);
                     assertThat(found.test()).isEqualTo("sh-neer");
                     assertThat(found.what()).contains(" was done and is locked: ");
                 });
@@ -101,8 +101,10 @@ class HindranceTest {
         assertThat(hindrances(
                         history(attempt("sh-neer", Side.RIGHT, chosen("pain", "familiar"))),
                         Answer.of("facts", "osteoporosis")))
-                .extracting(Hindrance::kind)
+                .extracting(SigningBlocker::kind)
                 .containsExactly(
-                        Hindrance.Kind.FLAGS_NOT_ASKED, Hindrance.Kind.DONE_UNDER_LOCK, Hindrance.Kind.NOT_CONCLUDED);
+                        SigningBlocker.Kind.FLAGS_NOT_ASKED,
+                        SigningBlocker.Kind.DONE_UNDER_LOCK,
+                        SigningBlocker.Kind.NOT_CONCLUDED);
     }
 }

@@ -4,36 +4,36 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 
 /**
  * What was found of one condition, and what is supposed to be found next, given that it is present or that it is
  * absent. Immutable.
  */
-final class Possible {
+final class PredictiveState {
 
-    private final Kernel.Rule rule;
+    private final FactorQuadrature.Rule rule;
     private final double[] outer;
     private final List<Part> parts;
     private final double chance;
 
     /** Answers of one group, or one answer that belongs to none. */
-    private record Part(String group, Kernel kernel, double[] product, double[] profile) {}
+    private record Part(String group, FactorQuadrature kernel, double[] product, double[] profile) {}
 
-    private Possible(Kernel.Rule rule, List<Part> parts) {
+    private PredictiveState(FactorQuadrature.Rule rule, List<Part> parts) {
         this.rule = rule;
         this.outer = rule.outerWeights();
         this.parts = parts;
         this.chance = chance(parts, null, null);
     }
 
-    static Possible of(Combination combination, double link, boolean withCondition, Kernel.Rule rule) {
+    static PredictiveState of(Combination combination, double link, boolean withCondition, FactorQuadrature.Rule rule) {
         List<Part> parts = new ArrayList<>();
-        for (Bundle bundle : combination.bundles()) {
-            Kernel kernel = Kernel.of(bundle.rho(withCondition, link), link, rule);
+        for (FindingGroup bundle : combination.bundles()) {
+            FactorQuadrature kernel = FactorQuadrature.of(bundle.rho(withCondition, link), link, rule);
             double[] product = new double[kernel.inner()];
             Arrays.fill(product, 1);
-            for (Load load : bundle.loads()) {
+            for (WeightedFinding load : bundle.loads()) {
                 Weight.Proportions weight = (Weight.Proportions) load.weight();
                 times(product, kernel.answer(weight.share(withCondition), weight.positive()));
             }
@@ -43,7 +43,7 @@ final class Possible {
                     product,
                     kernel.at(product)));
         }
-        return new Possible(rule, parts);
+        return new PredictiveState(rule, parts);
     }
 
     /**
@@ -51,13 +51,17 @@ final class Possible {
      *
      * @param alone the part that a positive makes where its group has not spoken
      */
-    record Next(String group, Kernel kernel, double[] positive, double[] negative, Part alone) {}
+    record Next(String group, FactorQuadrature kernel, double[] positive, double[] negative, Part alone) {}
 
     /** @param share of positives in this state of the world */
     static Next next(
-            Optional<Correlation> correlation, double link, boolean withCondition, double share, Kernel.Rule rule) {
-        Kernel kernel =
-                Kernel.of(correlation.map(known -> known.rho(withCondition)).orElse(link), link, rule);
+            Optional<Correlation> correlation,
+            double link,
+            boolean withCondition,
+            double share,
+            FactorQuadrature.Rule rule) {
+        FactorQuadrature kernel = FactorQuadrature.of(
+                correlation.map(known -> known.rho(withCondition)).orElse(link), link, rule);
         String group = correlation.map(known -> known.group().id()).orElse("");
         double[] positive = kernel.answer(share, true);
         return new Next(
@@ -75,11 +79,11 @@ final class Possible {
     }
 
     /** The same with an answer more. */
-    Possible with(Next next, boolean positive) {
+    PredictiveState with(Next next, boolean positive) {
         List<Part> more = new ArrayList<>(parts);
         more.remove(grouped(next.group()));
         more.add(part(next, positive));
-        return new Possible(rule, more);
+        return new PredictiveState(rule, more);
     }
 
     private Part part(Next next, boolean positive) {

@@ -11,14 +11,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-class KernelTest {
+class FactorQuadratureTest {
 
     /** The mean of 1 is 1 wherever the wider factor stands. */
     @ParameterizedTest(name = "rho {0}, link {1}")
     @CsvSource({"0.4, 0.1", "0.05, 0.1", "0.1, 0.1", "0.11, 0.1", "0.95, 0.1", "0.95, 0.5", "0.4, 0", "0.5, 0.45"})
     void weights_share_out_everybody(double rho, double link) {
-        for (Kernel.Rule rule : Kernel.Rule.values()) {
-            Kernel kernel = Kernel.of(rho, link, rule);
+        for (FactorQuadrature.Rule rule : FactorQuadrature.Rule.values()) {
+            FactorQuadrature kernel = FactorQuadrature.of(rho, link, rule);
             double[] ones = new double[kernel.inner()];
             Arrays.fill(ones, 1);
             double[] profile = kernel.at(ones);
@@ -27,7 +27,7 @@ class KernelTest {
             for (int v = 0; v < profile.length; v++) {
                 sum += outer[v] * profile[v];
             }
-            assertThat(sum).as(rule.name()).isCloseTo(1, within(rule == Kernel.Rule.FINE ? 1e-9 : 2e-2));
+            assertThat(sum).as(rule.name()).isCloseTo(1, within(rule == FactorQuadrature.Rule.FINE ? 1e-9 : 2e-2));
         }
     }
 
@@ -37,9 +37,9 @@ class KernelTest {
             @ForAll @DoubleRange(min = 0, max = 0.95) double rho,
             @ForAll @DoubleRange(min = 0, max = 0.5) double link,
             @ForAll @DoubleRange(min = 0.02, max = 0.98) double share) {
-        Kernel kernel = Kernel.of(rho, link, Kernel.Rule.FINE);
+        FactorQuadrature kernel = FactorQuadrature.of(rho, link, FactorQuadrature.Rule.FINE);
         double[] profile = kernel.at(kernel.answer(share, true));
-        double[] outer = Kernel.Rule.FINE.outerWeights();
+        double[] outer = FactorQuadrature.Rule.FINE.outerWeights();
         double sum = 0;
         for (int v = 0; v < profile.length; v++) {
             sum += outer[v] * profile[v];
@@ -49,7 +49,7 @@ class KernelTest {
 
     @Test
     void without_a_link_the_wider_factor_changes_nothing() {
-        Kernel kernel = Kernel.of(0.4, 0, Kernel.Rule.FINE);
+        FactorQuadrature kernel = FactorQuadrature.of(0.4, 0, FactorQuadrature.Rule.FINE);
         double[] profile = kernel.at(kernel.answer(0.3, true));
         assertThat(Arrays.stream(profile).max().orElseThrow()
                         - Arrays.stream(profile).min().orElseThrow())

@@ -9,14 +9,14 @@ import java.util.Optional;
  * @param correlation how far they repeat each other; empty for a finding that belongs to no group
  * @param loads at least one, each known by shares of positives
  */
-record Bundle(Optional<Correlation> correlation, List<Load> loads) {
+record FindingGroup(Optional<Correlation> correlation, List<WeightedFinding> loads) {
 
-    Bundle {
+    FindingGroup {
         loads = List.copyOf(loads);
     }
 
-    static Bundle single(Load load) {
-        return new Bundle(Optional.empty(), List.of(load));
+    static FindingGroup single(WeightedFinding load) {
+        return new FindingGroup(Optional.empty(), List.of(load));
     }
 
     /**

@@ -12,7 +12,7 @@ import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
 
 /** Compares findings with what is expected of a condition. */
-final class PatternReader {
+final class PatternMatcher {
 
     private enum Found {
         YES,
@@ -22,7 +22,7 @@ final class PatternReader {
 
     private final Map<TestId, TestReading> done;
 
-    PatternReader(Map<TestId, TestReading> done) {
+    PatternMatcher(Map<TestId, TestReading> done) {
         this.done = done;
     }
 

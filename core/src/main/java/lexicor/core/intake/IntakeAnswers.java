@@ -9,12 +9,12 @@ import lexicor.core.examination.Answer;
 import lexicor.core.examination.History;
 
 /** The answers of an intake that hold: the last to each question. */
-public final class Told {
+public final class IntakeAnswers {
 
     private final List<History.Heard> inOrder;
     private final Map<String, History.Heard> last = new LinkedHashMap<>();
 
-    private Told(List<History.Heard> inOrder) {
+    private IntakeAnswers(List<History.Heard> inOrder) {
         this.inOrder = List.copyOf(inOrder);
         for (History.Heard heard : inOrder) {
             last.remove(heard.answer().question());
@@ -25,8 +25,8 @@ public final class Told {
     }
 
     /** The answers of a history, oldest first. */
-    public static Told of(List<History.Heard> heard) {
-        return new Told(heard);
+    public static IntakeAnswers of(List<History.Heard> heard) {
+        return new IntakeAnswers(heard);
     }
 
     /** Everything that was ever heard and counts, oldest first. */

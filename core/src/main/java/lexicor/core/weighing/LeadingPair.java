@@ -19,9 +19,9 @@ import lexicor.core.catalogue.TestId;
  *     first
  * @param both tests that are provoked in both and so cannot separate them
  */
-public record Contest(Condition one, Condition other, String how, List<TestId> separate, List<TestId> both) {
+public record LeadingPair(Condition one, Condition other, String how, List<TestId> separate, List<TestId> both) {
 
-    public Contest {
+    public LeadingPair {
         separate = List.copyOf(separate);
         both = List.copyOf(both);
     }
@@ -30,7 +30,7 @@ public record Contest(Condition one, Condition other, String how, List<TestId> s
      * @param open whether a test is still to be done and may be done now
      * @return empty where fewer than two pictures have begun to fit
      */
-    public static Optional<Contest> of(Ranking ranking, Catalogue catalogue, Predicate<TestId> open) {
+    public static Optional<LeadingPair> of(Ranking ranking, Catalogue catalogue, Predicate<TestId> open) {
         List<Standing> fitting = ranking.standings().stream()
                 .filter(standing -> !standing.pattern().present().isEmpty()
                         && !standing.pattern().unlikely())
@@ -50,7 +50,7 @@ public record Contest(Condition one, Condition other, String how, List<TestId> s
                 .map(other -> between(one, other, catalogue, open));
     }
 
-    private static Contest between(Condition one, Condition other, Catalogue catalogue, Predicate<TestId> open) {
+    private static LeadingPair between(Condition one, Condition other, Catalogue catalogue, Predicate<TestId> open) {
         Optional<Pattern.Rival> written = written(one, other, catalogue).or(() -> written(other, one, catalogue));
         List<TestId> named = written.map(Pattern.Rival::tests).orElse(List.of());
         List<TestId> separate = Stream.concat(
@@ -59,7 +59,7 @@ public record Contest(Condition one, Condition other, String how, List<TestId> s
                 .distinct()
                 .filter(open)
                 .toList();
-        return new Contest(
+        return new LeadingPair(
                 one, other, written.map(Pattern.Rival::how).orElse(""), separate, inBoth(one, other, catalogue));
     }
 

@@ -24,7 +24,7 @@ import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
 
 /** Turns readings into weights, or into findings on the table with the reason why they are not weighed. */
-final class LoadBuilder {
+final class WeightedFindings {
 
     /**
      * What is kept of the logarithm of a set's ratio: every set is known from those who derived it alone, and this is
@@ -33,14 +33,14 @@ final class LoadBuilder {
     private static final double OF_DERIVERS = 0.4;
 
     /** What was found for one condition. */
-    record Findings(List<Load> loads, List<Unweighed> unweighed) {}
+    record Findings(List<WeightedFinding> loads, List<Unweighed> unweighed) {}
 
     private final Catalogue catalogue;
     private final Evidence evidence;
     private final WeighingSettings settings;
     private final Visit visit;
 
-    LoadBuilder(Catalogue catalogue, Evidence evidence, WeighingSettings settings, Visit visit) {
+    WeightedFindings(Catalogue catalogue, Evidence evidence, WeighingSettings settings, Visit visit) {
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.settings = settings;
@@ -48,7 +48,7 @@ final class LoadBuilder {
     }
 
     Findings findings(Condition condition, Collection<TestReading> done) {
-        List<Load> loads = new ArrayList<>();
+        List<WeightedFinding> loads = new ArrayList<>();
         List<Unweighed> unweighed = new ArrayList<>();
         visit.clues()
                 .forEach((clue, holds) -> evidence.inUse(clue, condition.id())
@@ -71,7 +71,7 @@ final class LoadBuilder {
             Condition condition,
             TestReading test,
             ConditionReading reads,
-            List<Load> loads,
+            List<WeightedFinding> loads,
             List<Unweighed> unweighed) {
         Optional<EvidenceInUse> inUse = evidence.inUse(test.test(), condition.id(), visit.schools());
         CriterionId criterion = inUse.map(EvidenceInUse::criterion)
@@ -85,7 +85,7 @@ final class LoadBuilder {
         } else if (reading.definite() && own.isPresent()) {
             Weight weight = new Weight.Ratio(
                     positive ? own.get().ifPositive() : own.get().ifNegative(), Weight.Ratio.UNKNOWN_SD);
-            loads.add(new Load(
+            loads.add(new WeightedFinding(
                     List.of(test.test()),
                     positive,
                     reading.phrase(),
@@ -109,7 +109,7 @@ final class LoadBuilder {
     }
 
     /** What a finding weighs when the test was done in a way that may change how often it is positive. */
-    private Load done(Condition condition, TestReading test, Load load) {
+    private WeightedFinding done(Condition condition, TestReading test, WeightedFinding load) {
         return test.way()
                 .filter(way -> evidence.effect(way, test.test(), condition.id()) == Way.Effect.WIDER)
                 .map(way -> {
@@ -117,7 +117,7 @@ final class LoadBuilder {
                             ((Weight.Proportions) load.weight()).belief().widened();
                     String caution = (load.caution().isEmpty() ? "" : load.caution() + "; ") + "less certain, since "
                             + way.reason();
-                    return new Load(
+                    return new WeightedFinding(
                             load.tests(),
                             load.positive(),
                             load.phrase(),
@@ -138,7 +138,7 @@ final class LoadBuilder {
     }
 
     /** The weight of a cluster whose level is known; empty before that, or where its figures cannot be weighed. */
-    Optional<Load> level(Condition condition, ClusterCount count) {
+    Optional<WeightedFinding> level(Condition condition, ClusterCount count) {
         if (!count.barred().isEmpty()) {
             return Optional.empty();
         }
@@ -152,14 +152,14 @@ final class LoadBuilder {
                         }));
     }
 
-    private Load level(
+    private WeightedFinding level(
             Condition condition, ClusterCount count, Cluster.Level level, LevelFigure figure, String phrase) {
         String caution = caution(figure.series());
         double published = figure instanceof LevelFigure.Shares shares
                 ? shares.belief().likelihoodRatio(shares.positive())
                 : ((LevelFigure.RatioOnly) figure).likelihoodRatio();
         double ratio = Math.pow(published, OF_DERIVERS);
-        return new Load(
+        return new WeightedFinding(
                 count.tests(),
                 ratio >= 1,
                 phrase,
@@ -171,9 +171,10 @@ final class LoadBuilder {
                 false);
     }
 
-    private Load load(Condition condition, List<TestId> tests, boolean positive, String phrase, EvidenceInUse inUse) {
+    private WeightedFinding load(
+            Condition condition, List<TestId> tests, boolean positive, String phrase, EvidenceInUse inUse) {
         Belief belief = inUse.belief();
-        return new Load(
+        return new WeightedFinding(
                 tests,
                 positive,
                 phrase,
@@ -185,9 +186,10 @@ final class LoadBuilder {
                 false);
     }
 
-    private Load borrowed(Condition condition, TestId test, CriterionId criterion, boolean positive, String phrase) {
+    private WeightedFinding borrowed(
+            Condition condition, TestId test, CriterionId criterion, boolean positive, String phrase) {
         Belief belief = evidence.expected(test, criterion, condition.id());
-        return new Load(
+        return new WeightedFinding(
                 List.of(test),
                 positive,
                 phrase,
@@ -200,8 +202,8 @@ final class LoadBuilder {
     }
 
     /** What an open test would weigh for each of these conditions if it were positive. */
-    Map<ConditionId, Load> open(TestId id, Collection<Condition> conditions) {
-        Map<ConditionId, Load> loads = new LinkedHashMap<>();
+    Map<ConditionId, WeightedFinding> open(TestId id, Collection<Condition> conditions) {
+        Map<ConditionId, WeightedFinding> loads = new LinkedHashMap<>();
         for (Condition condition : conditions) {
             Optional<ConditionReading> reads = catalogue.test(id).readingFor(condition.id());
             if (reads.isPresent()) {

@@ -20,9 +20,9 @@ import org.springframework.transaction.annotation.Transactional;
  * which there is room.
  */
 @Service
-public class Trail {
+public class AuditLog {
 
-    private static final Logger LOG = LoggerFactory.getLogger(Trail.class);
+    private static final Logger LOG = LoggerFactory.getLogger(AuditLog.class);
 
     private static final Duration ONE_LOOK = Duration.ofMinutes(10);
     private static final int MOST_LOOKS = 20_000;
@@ -39,7 +39,7 @@ public class Trail {
     private final Queue<AuditEntry> waiting = new ConcurrentLinkedQueue<>();
     private final AtomicInteger dropped = new AtomicInteger();
 
-    Trail(AuditEntries entries, DiskRoom room, Clock clock) {
+    AuditLog(AuditEntries entries, DiskRoom room, Clock clock) {
         this.entries = entries;
         this.room = room;
         this.clock = clock;
@@ -51,7 +51,7 @@ public class Trail {
      */
     @Transactional
     public void refused(String request) {
-        String author = Whoever.isHere();
+        String author = CurrentUser.isHere();
         if (isNew(author + " refused " + request, clock.instant())) {
             write(author, Action.REFUSED, "access", "", request);
         }
@@ -60,7 +60,7 @@ public class Trail {
     /** A line about the person signed in. */
     @Transactional
     public void add(Action action, String subject, String subjectId, String detail) {
-        addFor(Whoever.isHere(), action, subject, subjectId, detail);
+        addFor(CurrentUser.isHere(), action, subject, subjectId, detail);
     }
 
     /** A line about somebody who is named but not signed in. */

@@ -9,7 +9,7 @@ import org.hipparchus.distribution.continuous.BetaDistribution;
  * <p>Where nothing has taught it, a correlation assumed to be {@code rho} is held as Beta(5 rho, 5 (1 - rho)), so that
  * 0.4 is Beta(2, 3); the same belief is the prior of what a set of tests teaches.
  */
-final class RhoBelief {
+final class CorrelationBelief {
 
     static final double MOST = 0.95;
     static final int POINTS = 96;
@@ -20,7 +20,7 @@ final class RhoBelief {
 
     private final double[] weights;
 
-    private RhoBelief(double[] weights) {
+    private CorrelationBelief(double[] weights) {
         this.weights = weights;
     }
 
@@ -33,24 +33,25 @@ final class RhoBelief {
     }
 
     /** From log weights by point of the grid, which need not be normalised. */
-    static RhoBelief ofLog(double[] logs) {
+    static CorrelationBelief ofLog(double[] logs) {
         double greatest = Arrays.stream(logs).max().orElseThrow();
         double[] weights =
                 Arrays.stream(logs).map(log -> Math.exp(log - greatest)).toArray();
         double sum = Arrays.stream(weights).sum();
-        return new RhoBelief(Arrays.stream(weights).map(weight -> weight / sum).toArray());
+        return new CorrelationBelief(
+                Arrays.stream(weights).map(weight -> weight / sum).toArray());
     }
 
     /** An assumption; at 0 it is held without doubt. */
-    static RhoBelief assumed(double rho) {
+    static CorrelationBelief assumed(double rho) {
         return rho == 0 ? fixed(0) : ofLog(logPrior(rho));
     }
 
     /** Held without doubt. */
-    static RhoBelief fixed(double rho) {
+    static CorrelationBelief fixed(double rho) {
         double[] weights = new double[POINTS];
         weights[nearest(rho)] = 1;
-        return new RhoBelief(weights);
+        return new CorrelationBelief(weights);
     }
 
     /**
@@ -102,7 +103,7 @@ final class RhoBelief {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof RhoBelief belief && Arrays.equals(weights, belief.weights);
+        return other instanceof CorrelationBelief belief && Arrays.equals(weights, belief.weights);
     }
 
     @Override

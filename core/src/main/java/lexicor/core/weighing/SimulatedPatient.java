@@ -5,20 +5,20 @@ import java.util.Optional;
 import java.util.function.DoubleSupplier;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.examination.TestReading;
 
 /**
  * Patients that are drawn: the answers of open tests, one after the other, as somebody who has a condition, or has it
  * not, would give them by the figures in use and the dependence between findings.
  */
-public final class Rehearsal {
+public final class SimulatedPatient {
 
     private final Weighing weighing;
     private final Visit visit;
     private final Weighing.Model model;
 
-    private Rehearsal(Weighing weighing, Visit visit, Weighing.Model model) {
+    private SimulatedPatient(Weighing weighing, Visit visit, Weighing.Model model) {
         this.weighing = weighing;
         this.visit = visit;
         this.model = model;
@@ -28,13 +28,13 @@ public final class Rehearsal {
      * Of one condition, from what a visit has found so far, or {@link IllegalArgumentException} where it is not ranked
      * there.
      */
-    public static Rehearsal of(Weighing weighing, Visit visit, List<TestReading> found, ConditionId condition) {
+    public static SimulatedPatient of(Weighing weighing, Visit visit, List<TestReading> found, ConditionId condition) {
         Weighing.Model model = weighing.models(visit, found).stream()
                 .filter(each -> each.condition().id().equals(condition))
                 .findFirst()
                 .orElseThrow(
                         () -> new IllegalArgumentException("'" + condition.value() + "' is not ranked at this visit"));
-        return new Rehearsal(weighing, visit, model);
+        return new SimulatedPatient(weighing, visit, model);
     }
 
     /** The chance of the condition now, 0..1. */
@@ -50,11 +50,12 @@ public final class Rehearsal {
     public double after(List<TestId> tests, boolean present, DoubleSupplier random) {
         double link = visit.assumptions().link();
         Combination combination = model.points().combination();
-        Possible with = Possible.of(combination, link, true, Kernel.Rule.COARSE);
-        Possible without = Possible.of(combination, link, false, Kernel.Rule.COARSE);
+        PredictiveState with = PredictiveState.of(combination, link, true, FactorQuadrature.Rule.COARSE);
+        PredictiveState without = PredictiveState.of(combination, link, false, FactorQuadrature.Rule.COARSE);
         double logRatio = 0;
         for (TestId test : tests) {
-            Optional<Split> split = Split.of(weighing, visit, model, test, Kernel.Rule.COARSE);
+            Optional<TestPrediction> split =
+                    TestPrediction.of(weighing, visit, model, test, FactorQuadrature.Rule.COARSE);
             if (split.isEmpty()) {
                 continue;
             }

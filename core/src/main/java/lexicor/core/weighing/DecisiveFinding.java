@@ -15,12 +15,12 @@ import lexicor.core.examination.TestReading;
  * @param leader the condition that would lead instead; empty where the leader stays
  * @param crossings conditions that would cross a threshold
  */
-public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> crossings) {
+public record DecisiveFinding(TestId test, Optional<Condition> leader, List<Crossing> crossings) {
 
     /** A condition that would stand elsewhere, on the other side of a threshold. */
     public record Crossing(Condition condition, double now, double then) {}
 
-    public Reversal {
+    public DecisiveFinding {
         crossings = List.copyOf(crossings);
     }
 
@@ -29,15 +29,15 @@ public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> c
      *
      * @param now the ranking of these tests
      */
-    public static List<Reversal> of(Weighing weighing, Visit visit, List<TestReading> tests, Ranking now) {
+    public static List<DecisiveFinding> of(Weighing weighing, Visit visit, List<TestReading> tests, Ranking now) {
         Weighing points = weighing.withoutRanges();
-        List<Reversal> reversals = new ArrayList<>();
+        List<DecisiveFinding> reversals = new ArrayList<>();
         for (TestReading test : tests) {
             if (test.answered() && test.readings().stream().anyMatch(Reading::definite)) {
                 List<TestReading> reversed = tests.stream()
                         .map(each -> each == test ? reversed(each) : each)
                         .toList();
-                Reversal reversal = compare(
+                DecisiveFinding reversal = compare(
                         test.test(),
                         now,
                         points.weigh(visit, reversed, 0),
@@ -65,7 +65,7 @@ public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> c
                 .toList());
     }
 
-    private static Reversal compare(TestId test, Ranking now, Ranking then, Thresholds thresholds) {
+    private static DecisiveFinding compare(TestId test, Ranking now, Ranking then, Thresholds thresholds) {
         List<Crossing> crossings = new ArrayList<>();
         for (Standing standing : now.standings()) {
             Standing other = then.of(standing.condition().id());
@@ -76,7 +76,7 @@ public record Reversal(TestId test, Optional<Condition> leader, List<Crossing> c
         }
         Optional<Condition> before = leader(now);
         Optional<Condition> after = leader(then);
-        return new Reversal(
+        return new DecisiveFinding(
                 test, after.filter(condition -> before.isPresent() && !condition.equals(before.get())), crossings);
     }
 

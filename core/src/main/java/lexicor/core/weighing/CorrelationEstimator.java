@@ -25,7 +25,7 @@ import lexicor.core.evidence.RecordId;
  * of 0.3. Several sets of one group multiply. Correlations with and without the condition are told apart only where
  * three independent levels are known and doing so improves twice the log likelihood by more than {@value #WORTH_TWO}.
  */
-final class RhoTeacher {
+final class CorrelationEstimator {
 
     /** Point of the grid at which the covariance is held: correlation 0.3. */
     private static final int WORKING = 30;
@@ -38,14 +38,14 @@ final class RhoTeacher {
     private final Catalogue catalogue;
     private final Evidence evidence;
 
-    RhoTeacher(Catalogue catalogue, Evidence evidence) {
+    CorrelationEstimator(Catalogue catalogue, Evidence evidence) {
         this.catalogue = catalogue;
         this.evidence = evidence;
     }
 
     /** What is known of a group's correlation. */
     Correlation teach(DependencyGroup group) {
-        List<RhoLesson> lessons = new ArrayList<>();
+        List<CorrelationFit> lessons = new ArrayList<>();
         List<Published> sets = new ArrayList<>();
         for (ClusterId id : group.learn()) {
             published(catalogue.cluster(id)).ifPresent(set -> {
@@ -56,23 +56,25 @@ final class RhoTeacher {
         if (sets.isEmpty()) {
             return Correlation.assumed(group);
         }
-        RhoBelief common = belief(group.rho(), point -> all(sets, set -> set.logLikelihood(point, point)));
+        CorrelationBelief common = belief(group.rho(), point -> all(sets, set -> set.logLikelihood(point, point)));
         Best best = best(sets);
         boolean two =
                 sets.stream().anyMatch(set -> set.levels() >= 4) && 2 * (best.apart() - best.together()) > WORTH_TWO;
         if (!two) {
             return Correlation.learnt(group, common, common, lessons);
         }
-        RhoBelief present = belief(group.rho(), point -> all(sets, set -> set.logLikelihood(point, best.absent())));
-        RhoBelief absent = belief(group.rho(), point -> all(sets, set -> set.logLikelihood(best.present(), point)));
+        CorrelationBelief present =
+                belief(group.rho(), point -> all(sets, set -> set.logLikelihood(point, best.absent())));
+        CorrelationBelief absent =
+                belief(group.rho(), point -> all(sets, set -> set.logLikelihood(best.present(), point)));
         return Correlation.learnt(group, present, absent, lessons);
     }
 
-    private static RhoBelief belief(double assumed, IntToDoubleFunction logLikelihood) {
-        double[] prior = RhoBelief.logPrior(assumed);
-        double[] logs = new double[RhoBelief.POINTS];
+    private static CorrelationBelief belief(double assumed, IntToDoubleFunction logLikelihood) {
+        double[] prior = CorrelationBelief.logPrior(assumed);
+        double[] logs = new double[CorrelationBelief.POINTS];
         Arrays.setAll(logs, point -> prior[point] + logLikelihood.applyAsDouble(point));
-        return RhoBelief.ofLog(logs);
+        return CorrelationBelief.ofLog(logs);
     }
 
     private static double all(List<Published> sets, ToDoubleFunction<Published> logLikelihood) {
@@ -84,8 +86,8 @@ final class RhoTeacher {
 
     private static Best best(List<Published> sets) {
         Best best = new Best(0, 0, Double.NEGATIVE_INFINITY, Double.NEGATIVE_INFINITY);
-        for (int i = 0; i < RhoBelief.POINTS; i++) {
-            for (int j = 0; j < RhoBelief.POINTS; j++) {
+        for (int i = 0; i < CorrelationBelief.POINTS; i++) {
+            for (int j = 0; j < CorrelationBelief.POINTS; j++) {
                 int present = i;
                 int absent = j;
                 double value = all(sets, set -> set.logLikelihood(present, absent));
@@ -99,21 +101,22 @@ final class RhoTeacher {
         return best;
     }
 
-    private static RhoLesson lesson(Published set, double assumed) {
-        RhoBelief belief = belief(assumed, point -> set.logLikelihood(point, point));
+    private static CorrelationFit lesson(Published set, double assumed) {
+        CorrelationBelief belief = belief(assumed, point -> set.logLikelihood(point, point));
         double median = belief.median();
-        double[] fitted = set.ratios(RhoBelief.nearest(median));
+        double[] fitted = set.ratios(CorrelationBelief.nearest(median));
         double[] independent = set.ratios(0);
-        List<RhoLesson.Level> levels = new ArrayList<>();
+        List<CorrelationFit.Level> levels = new ArrayList<>();
         for (int i = 0; i < set.levels(); i++) {
-            levels.add(new RhoLesson.Level(set.bands().get(i).name(), set.published()[i], fitted[i], independent[i]));
+            levels.add(
+                    new CorrelationFit.Level(set.bands().get(i).name(), set.published()[i], fitted[i], independent[i]));
         }
         double misfit = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < RhoBelief.POINTS; i++) {
+        for (int i = 0; i < CorrelationBelief.POINTS; i++) {
             misfit = Math.min(misfit, set.misfit(i));
         }
         int freedom = Math.max(1, set.levels() - 2);
-        return new RhoLesson(
+        return new CorrelationFit(
                 set.cluster().id(),
                 set.cluster().name(),
                 median,
@@ -222,9 +225,9 @@ final class RhoTeacher {
         }
 
         private static double[][] chances(Cluster cluster, double[] shares) {
-            double[][] chances = new double[RhoBelief.POINTS][];
+            double[][] chances = new double[CorrelationBelief.POINTS][];
             for (int point = 0; point < chances.length; point++) {
-                double[] counts = CountChances.of(shares, RhoBelief.at(point));
+                double[] counts = CountChances.of(shares, CorrelationBelief.at(point));
                 chances[point] = cluster.levels().stream()
                         .mapToDouble(level -> CountChances.within(counts, level.from(), level.to()))
                         .toArray();

@@ -8,7 +8,7 @@ package lexicor.core.catalogue;
  * @param x hundredths of the drawing's width from its left edge
  * @param y hundredths of its height from its upper edge
  */
-public record Place(View view, String zone, double x, double y) {
+public record DrawnPlace(View view, String zone, double x, double y) {
 
     /** A drawing that landmarks lie on. */
     public enum View {

@@ -15,8 +15,8 @@ import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.examination.TestReading;
 import lexicor.core.weighing.ClusterCount;
-import lexicor.core.weighing.Contest;
-import lexicor.core.weighing.Foresight;
+import lexicor.core.weighing.ExpectedInformation;
+import lexicor.core.weighing.LeadingPair;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.TestValue;
 import lexicor.core.weighing.Visit;
@@ -26,7 +26,7 @@ import org.springframework.stereotype.Component;
 
 /** Asks the core where an examination stands. */
 @Component
-class Appraisal {
+class ExaminationAssessment {
 
     /** Tests beyond the order that are worth showing beside it. */
     private static final int BEYOND_SHOWN = 8;
@@ -41,7 +41,7 @@ class Appraisal {
     private final Assessments assessments;
     private final PathwayGuide pathways;
 
-    Appraisal(
+    ExaminationAssessment(
             Catalogue catalogue,
             Evidence evidence,
             Weighing weighing,
@@ -62,7 +62,7 @@ class Appraisal {
     Stage stage(ExaminationService.Recorded recorded) {
         Assessment here = assessments.of(recorded);
         OpenTests open = here.open();
-        Set<TestId> planned = PlanDesk.planned(recorded);
+        Set<TestId> planned = PlanService.planned(recorded);
         List<TestReading> counted = here.readings().stream()
                 .filter(reading -> reading.answered()
                         || open.offered(reading.test()) && (planned.isEmpty() || planned.contains(reading.test())))
@@ -112,7 +112,7 @@ class Appraisal {
                 ranking.clusters().stream().map(this::cluster).toList(),
                 shown(ahead, Set.copyOf(order)),
                 pathways.states(recorded, here.told(), open, here.readings(), ahead, ranking, here.thresholds()),
-                Contest.of(ranking, catalogue, doable::contains)
+                LeadingPair.of(ranking, catalogue, doable::contains)
                         .map(contest -> ContestJson.of(contest, catalogue))
                         .orElse(null),
                 order.stream().map(TestId::value).toList(),
@@ -125,7 +125,7 @@ class Appraisal {
             ExaminationService.Recorded recorded, Set<TestId> doable, Visit visit, List<TestReading> readings) {
         Optional<String> position =
                 recorded.history().standsAt().map(test -> catalogue.test(test).position());
-        return Foresight.of(weighing, visit, readings).values(doable, position).stream()
+        return ExpectedInformation.of(weighing, visit, readings).values(doable, position).stream()
                 .sorted(Comparator.comparing(
                         value -> catalogue.test(value.test()).provocation() >= FRIGHTENS))
                 .toList();

@@ -9,7 +9,7 @@ import java.util.concurrent.ConcurrentHashMap;
  * / rho)) prod Phi(s (z + sqrt(rho) w) / sqrt(1 - rho)). This is the double integral over nested factors in another
  * order, so that each answer is computed once per w and not once per pair.
  */
-public final class Kernel {
+public final class FactorQuadrature {
 
     /** How fine the sums are. */
     public enum Rule {
@@ -58,7 +58,7 @@ public final class Kernel {
 
     private record Key(double rho, double link, Rule rule) {}
 
-    private static final ConcurrentHashMap<Key, Kernel> KEPT = new ConcurrentHashMap<>();
+    private static final ConcurrentHashMap<Key, FactorQuadrature> KEPT = new ConcurrentHashMap<>();
     private static final int MOST_KEPT = 300;
 
     private final double[] shifts;
@@ -66,7 +66,7 @@ public final class Kernel {
     private final double[][] weights;
     private final int outer;
 
-    private Kernel(double rho, double link, Rule rule) {
+    private FactorQuadrature(double rho, double link, Rule rule) {
         double shared = Math.min(link, rho);
         rest = Math.sqrt(1 - rho);
         outer = rule.outer();
@@ -101,11 +101,12 @@ public final class Kernel {
         }
     }
 
-    public static Kernel of(double rho, double link, Rule rule) {
+    public static FactorQuadrature of(double rho, double link, Rule rule) {
         if (KEPT.size() > MOST_KEPT) {
             KEPT.clear();
         }
-        return KEPT.computeIfAbsent(new Key(rho, link, rule), key -> new Kernel(key.rho(), key.link(), key.rule()));
+        return KEPT.computeIfAbsent(
+                new Key(rho, link, rule), key -> new FactorQuadrature(key.rho(), key.link(), key.rule()));
     }
 
     public int inner() {

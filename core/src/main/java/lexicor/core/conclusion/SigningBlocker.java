@@ -17,7 +17,7 @@ import lexicor.core.intake.SafetyScreen;
  * @param what what stands in the way, in words
  * @param then what to do about it, in words
  */
-public record Hindrance(Kind kind, String test, String what, String then) {
+public record SigningBlocker(Kind kind, String test, String what, String then) {
 
     /** What can stand in the way. */
     public enum Kind {
@@ -32,24 +32,26 @@ public record Hindrance(Kind kind, String test, String what, String then) {
     }
 
     /** Everything that stands in the way, what matters most for safety first; empty where it can be signed. */
-    public static List<Hindrance> of(IntakeState told, History history, Conclusion conclusion, Catalogue catalogue) {
-        List<Hindrance> found = new ArrayList<>();
+    public static List<SigningBlocker> of(
+            IntakeState told, History history, Conclusion conclusion, Catalogue catalogue) {
+        List<SigningBlocker> found = new ArrayList<>();
         SafetyScreen screen = told.screen();
         if (screen.state() == SafetyScreen.State.SUSPENDED) {
             screen.present().stream()
                     .filter(flag -> !screen.releases().containsKey(flag.id()))
-                    .forEach(flag -> found.add(new Hindrance(
+                    .forEach(flag -> found.add(new SigningBlocker(
                             Kind.FLAG_PRESENT,
                             "",
                             "Red flag: " + flag.sign(),
                             "Act on it and release it with your reason, in the intake.")));
         } else if (screen.state() == SafetyScreen.State.NOT_YET_ASKED) {
-            found.add(new Hindrance(Kind.FLAGS_NOT_ASKED, "", "Red flags not all asked", "Ask them, in the intake."));
+            found.add(new SigningBlocker(
+                    Kind.FLAGS_NOT_ASKED, "", "Red flags not all asked", "Ask them, in the intake."));
         }
         for (TestId test : history.tests()) {
             if (told.closed(test) && done(test, history)) {
                 ExaminationTest known = catalogue.test(test);
-                found.add(new Hindrance(
+                found.add(new SigningBlocker(
                         Kind.DONE_UNDER_LOCK,
                         test.value(),
                         known.name() + " was done and is locked: "
@@ -58,7 +60,7 @@ public record Hindrance(Kind kind, String test, String what, String then) {
             }
         }
         if (!conclusion.named() && !conclusion.open()) {
-            found.add(new Hindrance(
+            found.add(new SigningBlocker(
                     Kind.NOT_CONCLUDED, "", "No working diagnosis", "Name one, or say that it is still open."));
         }
         return found;

@@ -10,7 +10,7 @@ import java.util.Optional;
  * @param members at least one
  * @param decibans what the group adds beside all the others: the sum of its members' parts
  */
-public record LoadGroup(Optional<Correlation> correlation, List<Member> members, double decibans) {
+public record WeighedGroup(Optional<Correlation> correlation, List<Member> members, double decibans) {
 
     /**
      * A finding of the group.
@@ -18,9 +18,9 @@ public record LoadGroup(Optional<Correlation> correlation, List<Member> members,
      * @param decibans its part of what the group adds, by averaging over the orders in which the findings could have
      *     come (Shapley, in Contributions to the Theory of Games II, 1953)
      */
-    public record Member(Load load, double decibans) {}
+    public record Member(WeightedFinding load, double decibans) {}
 
-    public LoadGroup {
+    public WeighedGroup {
         members = List.copyOf(members);
     }
 

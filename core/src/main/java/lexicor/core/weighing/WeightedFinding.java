@@ -18,7 +18,7 @@ import lexicor.core.evidence.AccuracyRecord;
  * @param worthless whether the test tells next to nothing, so that it stands in no group
  * @param borrowed whether nobody has measured it, so that it weighs like an average test with its full width
  */
-public record Load(
+public record WeightedFinding(
         List<TestId> tests,
         boolean positive,
         String phrase,
@@ -29,7 +29,7 @@ public record Load(
         boolean worthless,
         boolean borrowed) {
 
-    public Load {
+    public WeightedFinding {
         tests = List.copyOf(tests);
     }
 

@@ -4,21 +4,28 @@ import java.util.List;
 import java.util.Optional;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.dependence.Kernel;
+import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.evidence.Belief;
 
 /** An open test as it speaks of one condition; one that is worthless there is taken to know nothing of the others. */
-record Split(boolean alone, double sensitivity, double falsely, Possible.Next withNext, Possible.Next withoutNext) {
+record TestPrediction(
+        boolean alone,
+        double sensitivity,
+        double falsely,
+        PredictiveState.Next withNext,
+        PredictiveState.Next withoutNext) {
 
     /** Empty where the test has no figures for the condition. */
-    static Optional<Split> of(Weighing weighing, Visit visit, Weighing.Model model, TestId test, Kernel.Rule rule) {
+    static Optional<TestPrediction> of(
+            Weighing weighing, Visit visit, Weighing.Model model, TestId test, FactorQuadrature.Rule rule) {
         ConditionId condition = model.condition().id();
         return Optional.ofNullable(
                         model.builder().open(test, List.of(model.condition())).get(condition))
                 .map(load -> of(load, visit, model, test, rule));
     }
 
-    private static Split of(Load load, Visit visit, Weighing.Model model, TestId test, Kernel.Rule rule) {
+    private static TestPrediction of(
+            WeightedFinding load, Visit visit, Weighing.Model model, TestId test, FactorQuadrature.Rule rule) {
         Belief belief = ((Weight.Proportions) load.weight()).belief();
         Optional<Correlation> correlation = model.correlations()
                 .of(test, model.condition().id())
@@ -27,31 +34,31 @@ record Split(boolean alone, double sensitivity, double falsely, Possible.Next wi
                         : Optional.empty());
         double link = visit.assumptions().link();
         double falsely = 1 - belief.specificity();
-        return new Split(
+        return new TestPrediction(
                 model.builder().worthless(belief),
                 belief.sensitivity(),
                 falsely,
-                Possible.next(correlation, link, true, belief.sensitivity(), rule),
-                Possible.next(correlation, link, false, falsely, rule));
+                PredictiveState.next(correlation, link, true, belief.sensitivity(), rule),
+                PredictiveState.next(correlation, link, false, falsely, rule));
     }
 
     /** Chance of a positive with the condition. */
-    double positiveWith(Possible with) {
+    double positiveWith(PredictiveState with) {
         return alone ? sensitivity : with.positive(withNext);
     }
 
     /** Chance of a positive without it. */
-    double positiveWithout(Possible without) {
+    double positiveWithout(PredictiveState without) {
         return alone ? falsely : without.positive(withoutNext);
     }
 
     /** What stands with the condition after an answer. */
-    Possible with(Possible with, boolean positive) {
+    PredictiveState with(PredictiveState with, boolean positive) {
         return alone ? with : with.with(withNext, positive);
     }
 
     /** What stands without it after an answer. */
-    Possible without(Possible without, boolean positive) {
+    PredictiveState without(PredictiveState without, boolean positive) {
         return alone ? without : without.with(withoutNext, positive);
     }
 }

@@ -7,11 +7,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
-import lexicor.core.catalogue.Setting;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
@@ -19,12 +19,12 @@ import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
 import org.junit.jupiter.api.Test;
 
-class ForesightTest {
+class ExpectedInformationTest {
 
     private static final Catalogue CATALOGUE = CatalogueReader.shipped();
     private static final Evidence EVIDENCE = EvidenceReader.shipped(CATALOGUE);
     private static final Weighing WEIGHING = new Weighing(CATALOGUE, EVIDENCE, new WeighingSettings(0, 0.8, 0.5, 0.1));
-    private static final Visit VISIT = Visit.usual(CATALOGUE, "shoulder", Setting.FIRST_CONTACT);
+    private static final Visit VISIT = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
     private static final ConditionId SUBACROMIAL = ConditionId.of("subacromial-pain");
     private static final List<TestId> ALL = new ArrayList<>(CATALOGUE.beyondRoutine("shoulder"));
 
@@ -42,7 +42,8 @@ class ForesightTest {
     /** By the definition, from the chances before and after alone. */
     @Test
     void information_is_the_expected_fall_of_entropy() {
-        TestValue value = Foresight.of(WEIGHING, VISIT, List.of()).value(TestId.of("sh-arc"), Optional.empty());
+        TestValue value =
+                ExpectedInformation.of(WEIGHING, VISIT, List.of()).value(TestId.of("sh-arc"), Optional.empty());
         TestValue.Change change = value.changes().stream()
                 .filter(each -> each.condition().id().equals(SUBACROMIAL))
                 .findFirst()
@@ -59,7 +60,8 @@ class ForesightTest {
 
     @Test
     void the_best_of_a_family_counts_and_serious_conditions_count_double() {
-        TestValue value = Foresight.of(WEIGHING, VISIT, List.of()).value(TestId.of("sh-drop-arm"), Optional.empty());
+        TestValue value =
+                ExpectedInformation.of(WEIGHING, VISIT, List.of()).value(TestId.of("sh-drop-arm"), Optional.empty());
         double best = value.changes().stream()
                 .filter(TestValue.Change::live)
                 .filter(change -> CATALOGUE.widerThan(change.condition().id()).contains(SUBACROMIAL)
@@ -84,9 +86,9 @@ class ForesightTest {
                 .filter(test -> !CATALOGUE.test(test).positions().contains("Standing"))
                 .findFirst()
                 .orElseThrow();
-        TestValue here = Foresight.of(WEIGHING, VISIT, List.of())
+        TestValue here = ExpectedInformation.of(WEIGHING, VISIT, List.of())
                 .value(lying, Optional.of(CATALOGUE.test(lying).position()));
-        TestValue there = Foresight.of(WEIGHING, VISIT, List.of()).value(lying, Optional.of("Standing"));
+        TestValue there = ExpectedInformation.of(WEIGHING, VISIT, List.of()).value(lying, Optional.of("Standing"));
         assertThat(there.moves()).isTrue();
         assertThat(there.seconds())
                 .isEqualTo(here.seconds() + CATALOGUE.effort().changePosition());
@@ -95,16 +97,16 @@ class ForesightTest {
 
     @Test
     void what_has_no_figures_promises_no_information() {
-        TestValue value =
-                Foresight.of(WEIGHING, VISIT, List.of()).value(TestId.of("sh-palp-scapula"), Optional.empty());
+        TestValue value = ExpectedInformation.of(WEIGHING, VISIT, List.of())
+                .value(TestId.of("sh-palp-scapula"), Optional.empty());
         assertThat(value.bits()).isZero();
         assertThat(value.worthDoing()).isFalse();
     }
 
     @Test
     void a_test_that_speaks_of_both_by_the_same_answer_separates_them() {
-        List<Separation> separations =
-                Foresight.of(WEIGHING, VISIT, List.of()).separating(SUBACROMIAL, ConditionId.of("cuff-tear-full"), ALL);
+        List<Separation> separations = ExpectedInformation.of(WEIGHING, VISIT, List.of())
+                .separating(SUBACROMIAL, ConditionId.of("cuff-tear-full"), ALL);
         assertThat(separations)
                 .isNotEmpty()
                 .allMatch(each -> each.decibans() > 0)
@@ -114,7 +116,7 @@ class ForesightTest {
     @Test
     void the_answer_on_which_the_conclusion_hangs_is_named() {
         List<TestReading> tests = List.of(answered("sh-arc", true));
-        List<Reversal> reversals = Reversal.of(WEIGHING, VISIT, tests, WEIGHING.weigh(VISIT, tests, 1));
+        List<DecisiveFinding> reversals = DecisiveFinding.of(WEIGHING, VISIT, tests, WEIGHING.weigh(VISIT, tests, 1));
         assertThat(reversals).singleElement().satisfies(reversal -> {
             assertThat(reversal.test().value()).isEqualTo("sh-arc");
             assertThat(reversal.crossings())
@@ -174,7 +176,7 @@ class ForesightTest {
     }
 
     private static double bits(List<TestReading> done, String test) {
-        return Foresight.of(WEIGHING, VISIT, done).value(TestId.of(test), Optional.empty()).changes().stream()
+        return ExpectedInformation.of(WEIGHING, VISIT, done).value(TestId.of(test), Optional.empty()).changes().stream()
                 .filter(change -> change.condition().id().equals(SUBACROMIAL))
                 .mapToDouble(TestValue.Change::bits)
                 .sum();

@@ -18,15 +18,15 @@ import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
 
 /** One weighing of one visit. */
-final class Pass {
+final class VisitWeighing {
 
     /** Decibans below which what a finding does by way of another condition is not told. */
     private static final double LEAST_BY_WAY = 0.2;
 
     /** Everything that the points of a joint weighing depend on. */
-    private record Asked(
+    private record ModelKey(
             Map<ConditionId, Visit.Start> starts,
-            Map<ConditionId, List<Load>> seen,
+            Map<ConditionId, List<WeightedFinding>> seen,
             Correlations correlations,
             Assumptions assumptions) {}
 
@@ -34,7 +34,7 @@ final class Pass {
     private record Drawn(JointModel model, WeighingSettings settings, long seed) {}
 
     /** Findings of a condition, and what of them is added up. */
-    private record Seen(LoadBuilder.Findings findings, Lenses lenses, Combination combination) {}
+    private record Seen(WeightedFindings.Findings findings, Lenses lenses, Combination combination) {}
 
     /** What takes longer: the draws, and what each finding has moved. */
     record Joined(Map<ConditionId, double[]> plausible, Map<ConditionId, List<JointModel.Moved>> moved) {}
@@ -48,8 +48,8 @@ final class Pass {
     private final Map<TestId, TestReading> done = new LinkedHashMap<>();
     private final long seed;
     private final Correlations inForce;
-    private final LoadBuilder builder;
-    private final PatternReader patterns;
+    private final WeightedFindings builder;
+    private final PatternMatcher patterns;
     private final Sampler sampler;
     private final Lens lens;
     private final List<ClusterCount> clusters;
@@ -57,7 +57,7 @@ final class Pass {
     private JointModel model;
     private Joined joined;
 
-    Pass(Weighing weighing, DrawStore store, Visit visit, List<TestReading> tests, long seed) {
+    VisitWeighing(Weighing weighing, DrawStore store, Visit visit, List<TestReading> tests, long seed) {
         this.weighing = weighing;
         this.catalogue = weighing.catalogue();
         this.evidence = weighing.evidence();
@@ -68,8 +68,8 @@ final class Pass {
         tests.stream().filter(TestReading::answered).forEach(test -> done.put(test.test(), test));
         Assumptions assumed = visit.assumptions();
         inForce = weighing.correlations().with(assumed.correlations());
-        builder = new LoadBuilder(catalogue, evidence, settings, visit);
-        patterns = new PatternReader(done);
+        builder = new WeightedFindings(catalogue, evidence, settings, visit);
+        patterns = new PatternMatcher(done);
         sampler = new Sampler(store, settings.draws(), assumed.betweenStudies(), seed);
         lens = Lens.of(visit.schools());
         clusters = catalogue.routine(visit.region()).clusters().stream()
@@ -77,7 +77,7 @@ final class Pass {
                 .map(this::count)
                 .toList();
         for (Condition condition : weighing.ranked(visit)) {
-            LoadBuilder.Findings findings = builder.findings(condition, done.values());
+            WeightedFindings.Findings findings = builder.findings(condition, done.values());
             Lenses lenses = new Lenses(condition, findings.loads(), inForce, clusters, builder, link());
             seen.put(
                     condition,
@@ -88,11 +88,11 @@ final class Pass {
     /** The joint model of the visit, with what was found: points only. */
     JointModel joint() {
         if (model == null) {
-            Map<ConditionId, List<Load>> loads = new LinkedHashMap<>();
+            Map<ConditionId, List<WeightedFinding>> loads = new LinkedHashMap<>();
             seen.forEach((condition, each) ->
                     loads.put(condition.id(), each.combination().loads().toList()));
             model = store.model(
-                    new Asked(visit.starts(), loads, inForce, visit.assumptions()),
+                    new ModelKey(visit.starts(), loads, inForce, visit.assumptions()),
                     () -> weighing.jointModel(visit, loads, inForce));
         }
         return model;
@@ -208,7 +208,7 @@ final class Pass {
         double before = joint().start(condition.id());
         double now = joint().now(condition.id());
         double[] odds = joined().plausible().get(condition.id());
-        List<Load> held = of.findings().loads().stream()
+        List<WeightedFinding> held = of.findings().loads().stream()
                 .filter(load -> of.combination().loads().noneMatch(load::equals))
                 .toList();
         PatternReading pattern = pattern(condition.id())
@@ -244,38 +244,40 @@ final class Pass {
         double total = Decibans.of(
                 LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
         List<JointModel.Moved> moved = joined().moved().getOrDefault(condition.id(), List.of());
-        List<Load> own = seen.get(condition).combination().loads().toList();
-        Map<Optional<Correlation>, List<LoadGroup.Member>> grouped = new LinkedHashMap<>();
-        List<LoadGroup> groups = new ArrayList<>();
+        List<WeightedFinding> own = seen.get(condition).combination().loads().toList();
+        Map<Optional<Correlation>, List<WeighedGroup.Member>> grouped = new LinkedHashMap<>();
+        List<WeighedGroup> groups = new ArrayList<>();
         double parts = 0;
-        for (Load load : own) {
+        for (WeightedFinding load : own) {
             double part = moved.stream()
                     .filter(each -> each.direct() && each.load().equals(load))
                     .mapToDouble(JointModel.Moved::inPlace)
                     .findFirst()
                     .orElse(settings.draws() == 0 ? load.decibans() : 0);
             parts += part;
-            LoadGroup.Member member = new LoadGroup.Member(load, part);
+            WeighedGroup.Member member = new WeighedGroup.Member(load, part);
             Optional<Correlation> correlation = load.grouped() && load.tests().size() == 1
                     ? inForce.of(load.tests().get(0), condition.id())
                     : Optional.empty();
             if (correlation.isPresent()) {
                 grouped.computeIfAbsent(correlation, known -> new ArrayList<>()).add(member);
             } else {
-                groups.add(new LoadGroup(Optional.empty(), List.of(member), part));
+                groups.add(new WeighedGroup(Optional.empty(), List.of(member), part));
             }
         }
         grouped.forEach((correlation, members) -> groups.add(
                 0,
-                new LoadGroup(
+                new WeighedGroup(
                         correlation,
                         members,
-                        members.stream().mapToDouble(LoadGroup.Member::decibans).sum())));
-        List<LoadGroup.Member> byWay = moved.stream()
+                        members.stream()
+                                .mapToDouble(WeighedGroup.Member::decibans)
+                                .sum())));
+        List<WeighedGroup.Member> byWay = moved.stream()
                 .filter(each -> !each.direct() && Math.abs(each.inPlace()) >= LEAST_BY_WAY)
-                .map(each -> new LoadGroup.Member(each.load(), each.inPlace()))
+                .map(each -> new WeighedGroup.Member(each.load(), each.inPlace()))
                 .toList();
-        parts += byWay.stream().mapToDouble(LoadGroup.Member::decibans).sum();
+        parts += byWay.stream().mapToDouble(WeighedGroup.Member::decibans).sum();
         return new Standing.Sum(groups, byWay, groups.isEmpty() && byWay.isEmpty() ? 0 : total - parts);
     }
 

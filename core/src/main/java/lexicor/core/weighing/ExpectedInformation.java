@@ -22,7 +22,7 @@ import lexicor.core.examination.TestReading;
  * far: tests of a group that has spoken already promise less. A test known by a clinic's own estimate promises nothing
  * here.
  */
-public final class Foresight {
+public final class ExpectedInformation {
 
     private static final double SERIOUS_COUNTS = 2;
 
@@ -30,19 +30,19 @@ public final class Foresight {
     private final Visit visit;
     private final List<TestReading> tests;
     private final JointModel joint;
-    private final LoadBuilder builder;
+    private final WeightedFindings builder;
 
-    private Foresight(Weighing weighing, Visit visit, List<TestReading> tests) {
+    private ExpectedInformation(Weighing weighing, Visit visit, List<TestReading> tests) {
         this.weighing = weighing;
         this.visit = visit;
         this.tests = tests;
         joint = weighing.jointModel(visit, tests);
-        builder = new LoadBuilder(weighing.catalogue(), weighing.evidence(), weighing.settings(), visit);
+        builder = new WeightedFindings(weighing.catalogue(), weighing.evidence(), weighing.settings(), visit);
     }
 
     /** From what a visit has found so far. */
-    public static Foresight of(Weighing weighing, Visit visit, List<TestReading> tests) {
-        return new Foresight(weighing, visit, tests);
+    public static ExpectedInformation of(Weighing weighing, Visit visit, List<TestReading> tests) {
+        return new ExpectedInformation(weighing, visit, tests);
     }
 
     /**
@@ -94,7 +94,7 @@ public final class Foresight {
     private Map<ConditionId, TestValue.Change> changes(TestId test) {
         Map<ConditionId, TestValue.Change> changes = new LinkedHashMap<>();
         List<Condition> conditions = weighing.ranked(visit);
-        Map<ConditionId, Load> loads = builder.open(test, conditions);
+        Map<ConditionId, WeightedFinding> loads = builder.open(test, conditions);
         for (JointModel.Ahead ahead : loads.isEmpty() ? List.<JointModel.Ahead>of() : joint.ahead(loads)) {
             for (Condition condition : conditions) {
                 double[] after = ahead.after().get(condition.id());

@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /** What a set of tests takes. */
-final class Clock {
+final class PlanDuration {
 
     private final double changeSeconds;
     private final Optional<String> position;
@@ -19,7 +19,7 @@ final class Clock {
      * @param changeSeconds for a change of position
      * @param position in which the patient is; empty where it is not known
      */
-    Clock(double changeSeconds, Optional<String> position) {
+    PlanDuration(double changeSeconds, Optional<String> position) {
         this.changeSeconds = changeSeconds;
         this.position = position;
     }

@@ -13,7 +13,7 @@ import lexicor.core.catalogue.ClusterId;
  * @param misfit sum of squared standardised differences at the best fit
  * @param contradicts whether no single correlation makes the levels agree (misfit beyond the 95 % point of chi-squared)
  */
-public record RhoLesson(
+public record CorrelationFit(
         ClusterId cluster,
         String name,
         double median,
@@ -32,7 +32,7 @@ public record RhoLesson(
      */
     public record Level(String name, double published, double fitted, double independent) {}
 
-    public RhoLesson {
+    public CorrelationFit {
         levels = List.copyOf(levels);
     }
 }

@@ -1,7 +1,7 @@
 package lexicor.core.catalogue;
 
 /** Where the patient is seen, which decides where the odds start. */
-public enum Setting {
+public enum CareSetting {
     FIRST_CONTACT,
     SPECIALIST
 }
