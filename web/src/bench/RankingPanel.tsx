@@ -67,7 +67,10 @@ export function RankingPanel({
     .sort((a, b) => b.now - a.now);
   const near = open.filter((standing) => standing.before >= FAR);
   const heads = families(weighed);
-  const full = heads.length >= FULL;
+  const lines = heads
+    .slice(0, MOST_WEIGHED)
+    .reduce((sum, family) => sum + Math.min(MOST_INNER, innerOf(family).length), 0);
+  const full = 2 * heads.length + lines >= 2 * FULL - 1;
   const shownOpen = (near.length > 0 ? near : open).slice(
     0,
     full ? 0 : heads.length > 0 ? MOST_OTHERS : MOST_WEIGHED + MOST_OTHERS,

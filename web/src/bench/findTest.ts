@@ -73,8 +73,15 @@ export class TestFinder<T extends Named> {
       near.length > 0
         ? near
         : this.#index.search(asked, { fuzzy: (term) => (term.length > 3 ? FORGIVEN : false), combineWith: "OR" });
-    const score = (id: string, points: number) =>
-      points * (this.#region !== undefined && this.#tests.get(id)?.region === this.#region ? 1.5 : 1);
+    const wanted = bare(asked);
+    const whole = (test: T | undefined) =>
+      test !== undefined &&
+      [test.name, test.shortName, test.usualName ?? "", ...test.aliases].some((name) => bare(name) === wanted);
+    const score = (id: string, points: number) => {
+      const test = this.#tests.get(id);
+      const here = this.#region !== undefined && test?.region === this.#region ? 1.5 : 1;
+      return points * here * (whole(test) ? 10 : 1);
+    };
     return [...loose]
       .sort((one, other) => score(String(other.id), other.score) - score(String(one.id), one.score))
       .slice(0, MOST)
@@ -82,17 +89,18 @@ export class TestFinder<T extends Named> {
   }
 }
 
-/** The name that was typed where several tests go by it, or can be by the end of the word at hand. */
-export function sharedName(names: readonly Shared[], typed: string): Shared | undefined {
-  const asked = wordsOf(typed)
+/** A name without "test", "sign" and the ending of a possessive. */
+function bare(name: string): string {
+  return wordsOf(name.replace(/['’]s\b/g, ""))
     .filter((word) => !["test", "sign"].includes(word))
     .join(" ");
-  const own = (shared: Shared) =>
-    wordsOf(shared.name)
-      .filter((word) => !["test", "sign"].includes(word))
-      .join(" ");
+}
+
+/** The name that was typed where several tests go by it, or can be by the end of the word at hand. */
+export function sharedName(names: readonly Shared[], typed: string): Shared | undefined {
+  const asked = bare(typed);
   return asked.length < 3
     ? undefined
-    : (names.find((shared) => own(shared) === asked) ??
-        (asked.length > 3 ? names.find((shared) => own(shared).startsWith(asked)) : undefined));
+    : (names.find((shared) => bare(shared.name) === asked) ??
+        (asked.length > 3 ? names.find((shared) => bare(shared.name).startsWith(asked)) : undefined));
 }

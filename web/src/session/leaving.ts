@@ -1,7 +1,7 @@
 import { closeQueues } from "../examination/queues";
 import { api } from "../shared/api/client";
 import { gate } from "../shared/api/gate";
-import { forgetAll } from "../shared/offline/memory";
+import { forgetAll, forgetPicked } from "../shared/offline/memory";
 import { closePageKey } from "../shared/offline/pageKey";
 
 /** How the session of a browser changes for all its tabs at once. */
@@ -13,6 +13,7 @@ const channel = typeof BroadcastChannel === "undefined" ? undefined : new Broadc
 function cover(): void {
   gate.close();
   closePageKey();
+  forgetPicked();
   void forgetAll();
 }
 

@@ -72,7 +72,6 @@ async function forget(name: string): Promise<void> {
 
 /** Forgets every copy: somebody signed out, the page was locked, or room is needed. What waits to be sent stays, sealed. */
 export async function forgetAll(): Promise<void> {
-  forgetPicked();
   await database()
     .then((kept) => kept.clear("copies"))
     .catch(() => undefined);
@@ -97,7 +96,8 @@ export function keepPicked(name: string, values: Record<string, string>): void {
   }
 }
 
-function forgetPicked(): void {
+/** Forgets what was chosen in this tab: somebody signed out, or the page was locked. */
+export function forgetPicked(): void {
   try {
     Object.keys(window.sessionStorage)
       .filter((key) => key.startsWith(PICKED))

@@ -197,7 +197,7 @@ class AccessibilityJourneyTest {
             page.navigate(Suite.server().address() + "/library");
             clean(page, "library", page.getByText("Painful arc", new Page.GetByTextOptions().setExact(true)));
             page.navigate(Suite.server().address() + "/library?find=kim");
-            clean(page, "a shared name", page.getByText("is the name of 3 tests"));
+            clean(page, "a shared name", page.getByText("is the name of 4 tests"));
             page.navigate(Suite.server().address() + "/library/tests/sh-active-compression");
             clean(page, "test sheet", page.getByText("If positive").first());
             page.navigate(Suite.server().address() + "/library/conditions/slap");

@@ -73,7 +73,9 @@ class BenchJourneyTest extends TabletJourney {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note"))
                 .click();
         assertThat(main()).containsText("Look: nothing found");
-        assertThat(main()).containsText("Greater tuberosity tenderness, right: tender, familiar; left: not tender");
+        assertThat(main())
+                .containsText(
+                        "Greater tuberosity tenderness (GT tenderness), right: tender, familiar; left: not tender");
         assertThat(main()).containsText("Reach behind the back, right: left out, no time");
     }
 

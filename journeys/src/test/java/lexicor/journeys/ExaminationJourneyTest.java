@@ -234,7 +234,7 @@ class ExaminationJourneyTest {
         page.mouse().move(box.x + 10, box.y + 20);
         page.mouse().down();
         page.mouse()
-                .move(box.x + 10 + 9 * 20, box.y + 20, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(20));
+                .move(box.x + 10 - 9 * 14, box.y + 20, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(20));
         page.mouse().up();
         bench.settled();
         assertThat(table.getByLabel("Flexion, passive, right, in °")).hasValue("100");

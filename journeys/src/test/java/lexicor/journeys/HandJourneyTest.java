@@ -75,7 +75,7 @@ class HandJourneyTest extends TabletJourney {
                 .isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note"))
                 .click();
-        assertThat(main()).containsText("Press into the ulnar soft spot, right: tender, familiar");
+        assertThat(main()).containsText("Press into the ulnar soft spot (fovea sign), right: tender, familiar");
     }
 
     @Test

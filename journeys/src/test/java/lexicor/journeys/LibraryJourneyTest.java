@@ -80,7 +80,7 @@ class LibraryJourneyTest {
         page.keyboard().press("Enter");
         Locator question =
                 page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Tests called crank test"));
-        assertThat(question).containsText("is the name of 2 tests. Which one?");
+        assertThat(question).containsText("is the name of 4 tests. Which one?");
         question.getByRole(
                         AriaRole.LINK, new Locator.GetByRoleOptions().setName(Pattern.compile("asks for apprehension")))
                 .click();

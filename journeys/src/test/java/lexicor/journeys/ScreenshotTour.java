@@ -76,7 +76,7 @@ class ScreenshotTour {
                 new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
             Page page = context.newPage();
             open(page, "/library?find=crank");
-            assertThat(page.getByText("is the name of 2 tests")).isVisible();
+            assertThat(page.getByText("is the name of 4 tests")).isVisible();
             take(page, "library");
             open(page, "/library/tests/sh-active-compression?for=acj&before=12");
             assertThat(page.getByText("If positive").first()).isVisible();
