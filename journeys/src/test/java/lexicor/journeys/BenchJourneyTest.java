@@ -76,7 +76,7 @@ class BenchJourneyTest extends TabletJourney {
         assertThat(main())
                 .containsText(
                         "Greater tuberosity tenderness (GT tenderness), right: tender, familiar; left: not tender");
-        assertThat(main()).containsText("Reach behind the back, right: left out, no time");
+        assertThat(main()).containsText("Reach behind the back (hand behind back), right: left out, no time");
     }
 
     @Test
