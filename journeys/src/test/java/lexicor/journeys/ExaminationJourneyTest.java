@@ -231,10 +231,10 @@ class ExaminationJourneyTest {
         assertThat(table.getByRole(AriaRole.ROW, new Locator.GetByRoleOptions().setName("External rotation, passive")))
                 .containsText("-50°");
         var box = table.getByLabel("Flexion, passive, right, in °").boundingBox();
-        page.mouse().move(box.x + 10, box.y + 20);
+        page.mouse().move(box.x + 40, box.y + 20);
         page.mouse().down();
         page.mouse()
-                .move(box.x + 10 - 9 * 14, box.y + 20, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(20));
+                .move(box.x + 40 - 9 * 14, box.y + 20, new com.microsoft.playwright.Mouse.MoveOptions().setSteps(20));
         page.mouse().up();
         bench.settled();
         assertThat(table.getByLabel("Flexion, passive, right, in °")).hasValue("100");
