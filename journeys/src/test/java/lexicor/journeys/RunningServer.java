@@ -17,7 +17,7 @@ import java.util.regex.Pattern;
 final class RunningServer implements AutoCloseable {
 
     private static final Pattern READY = Pattern.compile("Lexicor is ready at (http://localhost:\\d+)");
-    private static final Duration PATIENCE = Duration.ofSeconds(120);
+    private static final Duration PATIENCE = Duration.ofSeconds(300);
 
     private static final Pattern FIRST_CODE = Pattern.compile("to make the first account: ([A-Z2-7-]+)");
 
