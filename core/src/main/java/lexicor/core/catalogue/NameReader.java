@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import lexicor.core.source.CsvTable;
 
 /** Reads what the field calls the tests; a fault names file, line and what is allowed. */
 final class NameReader {

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lexicor.core.source.CsvTable;
 import lexicor.core.source.Place;
 import org.apache.commons.csv.CSVRecord;
 

@@ -1,7 +1,5 @@
 package lexicor.core.evidence;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,9 +7,8 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import lexicor.core.source.CsvTable;
 import lexicor.core.source.SourceException;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
 /** Reads the ledger of accuracy records (RFC 4180, header row) and names file, line, column and what is allowed. */
@@ -54,32 +51,16 @@ public final class LedgerReader {
 
     private Map<RecordId, AccuracyRecord> read(String csv) {
         Map<RecordId, AccuracyRecord> records = new LinkedHashMap<>();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setHeader()
-                .setSkipHeaderRecord(true)
-                .get();
-        try (CSVParser parser = CSVParser.parse(csv, format)) {
-            if (!parser.getHeaderNames().equals(COLUMNS)) {
-                throw new SourceException(
-                        file, 1, "the columns are " + parser.getHeaderNames() + "; allowed: " + COLUMNS);
+        CsvTable.read(file, csv, COLUMNS, (row, place) -> {
+            AccuracyRecord record = record(row, place.line());
+            if (records.put(record.id(), record) != null) {
+                throw place.fault("record '" + record.id() + "' stands here twice");
             }
-            for (CSVRecord row : parser) {
-                AccuracyRecord record = record(row, (int) parser.getCurrentLineNumber());
-                if (records.put(record.id(), record) != null) {
-                    throw new SourceException(file, record.line(), "record '" + record.id() + "' stands here twice");
-                }
-            }
-        } catch (IOException fault) {
-            throw new UncheckedIOException(fault);
-        }
+        });
         return Collections.unmodifiableMap(records);
     }
 
     private AccuracyRecord record(CSVRecord row, int line) {
-        if (row.size() != COLUMNS.size()) {
-            throw new SourceException(file, line, "there are " + row.size() + " columns; allowed: " + COLUMNS.size());
-        }
         OptionalInt with = size(row, line, "n_with");
         OptionalInt without = size(row, line, "n_without");
         OptionalInt total = size(row, line, "n_total");

@@ -1,7 +1,5 @@
 package lexicor.core.story;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -16,11 +14,10 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.source.CsvTable;
 import lexicor.core.source.Fingerprint;
 import lexicor.core.source.SourceException;
 import lexicor.core.source.SourceNode;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
 /** Reads what a story does to the starts; a fault names file, line, field and what is allowed. */
@@ -186,33 +183,15 @@ public final class StoryReader {
 
     private Map<ConditionId, List<StoryRow>> rows(String text) {
         Map<ConditionId, List<StoryRow>> rows = new LinkedHashMap<>();
-        try (CSVParser parser = CSVParser.parse(
-                text,
-                CSVFormat.RFC4180
-                        .builder()
-                        .setHeader()
-                        .setSkipHeaderRecord(true)
-                        .get())) {
-            if (!parser.getHeaderNames().equals(COLUMNS)) {
-                throw new SourceException(
-                        ROWS, 1, "the columns are " + parser.getHeaderNames() + "; allowed: " + COLUMNS);
-            }
-            for (CSVRecord record : parser) {
-                StoryRow row = row(record, (int) parser.getCurrentLineNumber());
-                rows.computeIfAbsent(row.condition(), condition -> new ArrayList<>())
-                        .add(row);
-            }
-        } catch (IOException fault) {
-            throw new UncheckedIOException(fault);
-        }
+        CsvTable.read(ROWS, text, COLUMNS, (record, place) -> {
+            StoryRow row = row(record, place.line());
+            rows.computeIfAbsent(row.condition(), condition -> new ArrayList<>())
+                    .add(row);
+        });
         return rows;
     }
 
     private StoryRow row(CSVRecord record, int line) {
-        if (record.size() != COLUMNS.size()) {
-            throw new SourceException(
-                    ROWS, line, "there are " + record.size() + " columns; allowed: " + COLUMNS.size());
-        }
         ConditionId condition = catalogue.conditions().keySet().stream()
                 .filter(id -> id.value().equals(record.get("condition")))
                 .findFirst()

@@ -1,17 +1,15 @@
-package lexicor.core.catalogue;
+package lexicor.core.source;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.function.BiConsumer;
-import lexicor.core.source.Place;
-import lexicor.core.source.SourceException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 
-/** Content that is a table: fixed columns, one entry a row. */
-final class CsvTable {
+/** Content that is a table (RFC 4180, header row): fixed columns, one entry a row. */
+public final class CsvTable {
 
     private CsvTable() {}
 
@@ -20,7 +18,7 @@ final class CsvTable {
      *
      * @throws SourceException where columns are missing or not known, or a row has more or fewer
      */
-    static void read(String file, String csv, List<String> columns, BiConsumer<CSVRecord, Place> row) {
+    public static void read(String file, String csv, List<String> columns, BiConsumer<CSVRecord, Place> row) {
         try (CSVParser parser = CSVParser.parse(
                 csv,
                 CSVFormat.RFC4180
