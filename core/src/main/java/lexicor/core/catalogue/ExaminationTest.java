@@ -3,7 +3,7 @@ package lexicor.core.catalogue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /**
@@ -84,14 +84,11 @@ public record ExaminationTest(
                 .findFirst();
     }
 
-    /** What a full range comes to, for the parts that can be judged by eye. */
-    public Map<String, Double> fullRanges() {
-        return parts.stream()
-                .filter(PartDefinition.Measure.class::isInstance)
-                .map(PartDefinition.Measure.class::cast)
-                .filter(measure -> measure.usual().isPresent())
-                .collect(Collectors.toUnmodifiableMap(
-                        PartDefinition.Measure::key, measure -> measure.usual().getAsDouble()));
+    /** What a full range of a part comes to; empty where it is not judged by eye. */
+    public OptionalDouble fullRange(String part) {
+        return part(part).orElse(null) instanceof PartDefinition.Measure measure
+                ? measure.usual()
+                : OptionalDouble.empty();
     }
 
     /** A way that an attempt names; empty for the usual one. */

@@ -1,9 +1,9 @@
 package lexicor.core.examination;
 
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -18,14 +18,18 @@ import lexicor.core.catalogue.Schools;
  * @param full what a full range comes to, by part, for what was judged by eye
  */
 record RecordedAnswers(
-        Attempt attempt, Optional<Attempt> other, Schools schools, String position, Map<String, Double> full)
+        Attempt attempt,
+        Optional<Attempt> other,
+        Schools schools,
+        String position,
+        Function<String, OptionalDouble> full)
         implements Answers {
 
     RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools) {
-        this(attempt, other, schools, Map.of());
+        this(attempt, other, schools, part -> OptionalDouble.empty());
     }
 
-    RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools, Map<String, Double> full) {
+    RecordedAnswers(Attempt attempt, Optional<Attempt> other, Schools schools, Function<String, OptionalDouble> full) {
         this(attempt, other, schools, "", full);
     }
 
@@ -62,7 +66,8 @@ record RecordedAnswers(
     /** A range judged by eye: full, or the same as on the other side; without a number where it is short. */
     private OptionalDouble byEye(Asked side, String part) {
         Set<String> said = choices(side, part);
-        if (!full.containsKey(part) || said.isEmpty() || said.contains(PartDefinition.Measure.SHORT)) {
+        OptionalDouble usual = full.apply(part);
+        if (usual.isEmpty() || said.isEmpty() || said.contains(PartDefinition.Measure.SHORT)) {
             return OptionalDouble.empty();
         }
         Asked across = side == Asked.THIS ? Asked.OTHER : Asked.THIS;
@@ -74,9 +79,10 @@ record RecordedAnswers(
                 .mapToDouble(Part.Measured::value)
                 .findFirst();
         boolean same = said.contains(PartDefinition.Measure.AS_OTHER);
-        return same && choices(across, part).contains(PartDefinition.Measure.SHORT)
-                ? OptionalDouble.empty()
-                : same && there.isPresent() ? there : OptionalDouble.of(full.get(part));
+        if (same && choices(across, part).contains(PartDefinition.Measure.SHORT)) {
+            return OptionalDouble.empty();
+        }
+        return same && there.isPresent() ? there : usual;
     }
 
     private <P extends Part> Stream<P> parts(Asked side, String key, Class<P> kind, Predicate<P> wanted) {

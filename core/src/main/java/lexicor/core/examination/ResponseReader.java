@@ -110,7 +110,7 @@ public final class ResponseReader {
             OtherSide otherSide,
             ConditionReading condition,
             Criterion criterion) {
-        Answers answers = new RecordedAnswers(attempt, other, schools, test.fullRanges());
+        Answers answers = new RecordedAnswers(attempt, other, schools, test::fullRange);
         List<Gate> closed = Stream.of(test.gates(), criterion.gates(), condition.gates())
                 .flatMap(List::stream)
                 .filter(gate -> gate.closed(answers))

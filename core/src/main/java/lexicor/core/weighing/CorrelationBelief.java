@@ -1,6 +1,8 @@
 package lexicor.core.weighing;
 
 import java.util.Arrays;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.distribution.continuous.BetaDistribution;
 
 /**
@@ -17,6 +19,9 @@ final class CorrelationBelief {
 
     /** How many observations an assumption is worth. */
     private static final double FIRMNESS = 5;
+
+    /** Assumptions by their correlation: the same few are asked for with every finding. */
+    private static final Map<Double, CorrelationBelief> ASSUMED = new ConcurrentHashMap<>();
 
     private final double[] weights;
 
@@ -44,7 +49,7 @@ final class CorrelationBelief {
 
     /** An assumption; at 0 it is held without doubt. */
     static CorrelationBelief assumed(double rho) {
-        return rho == 0 ? fixed(0) : ofLog(logPrior(rho));
+        return rho == 0 ? fixed(0) : ASSUMED.computeIfAbsent(rho, known -> ofLog(logPrior(known)));
     }
 
     /** Held without doubt. */

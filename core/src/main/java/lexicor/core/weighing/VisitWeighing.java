@@ -54,6 +54,9 @@ final class VisitWeighing {
     private final Lens lens;
     private final List<ClusterCount> clusters;
     private final Map<Condition, Seen> seen = new LinkedHashMap<>();
+    /** Whether the hands have found anything that is added up. */
+    private final boolean tested;
+
     private JointModel model;
     private Joined joined;
 
@@ -83,6 +86,11 @@ final class VisitWeighing {
                     condition,
                     new Seen(findings, lenses, lenses.through(lens.forChance()).combination()));
         }
+        tested = seen.values().stream().anyMatch(VisitWeighing::byHands);
+    }
+
+    private static boolean byHands(Seen each) {
+        return each.combination().loads().anyMatch(load -> !load.tests().isEmpty());
     }
 
     /** The joint model of the visit, with what was found: points only. */
@@ -177,20 +185,10 @@ final class VisitWeighing {
     Chance chance(Condition condition) {
         double now = joint().now(condition.id());
         double start = joint().start(condition.id());
-        boolean tested = seen.values().stream()
-                .flatMap(each -> each.combination().loads())
-                .anyMatch(load -> !load.tests().isEmpty());
         boolean moved = Math.abs(Decibans.of(
                         LogOdds.ofChance(now).value() - LogOdds.ofChance(start).value()))
                 >= Standing.MOVES;
-        return new Chance(
-                now,
-                tested
-                        && (moved
-                                || seen.get(condition)
-                                        .combination()
-                                        .loads()
-                                        .anyMatch(load -> !load.tests().isEmpty())));
+        return new Chance(now, tested && (moved || byHands(seen.get(condition))));
     }
 
     /** Whether a condition is unlikely by definition. */

@@ -5,6 +5,8 @@ import static lexicor.server.library.OrNull.orNull;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Conduct;
@@ -28,6 +30,7 @@ class BenchCards {
     private final Catalogue catalogue;
     private final StopRules stops;
     private final Pathways pathways;
+    private final Map<TestId, RegionJson.TestJson> cards = new ConcurrentHashMap<>();
 
     BenchCards(Catalogue catalogue, Pathways pathways) {
         this.pathways = pathways;
@@ -116,7 +119,12 @@ class BenchCards {
         return tests.stream().map(TestId::value).toList();
     }
 
+    /** The card of a test; content never changes, so it is written once for all regions. */
     RegionJson.TestJson test(ExaminationTest test) {
+        return cards.computeIfAbsent(test.id(), id -> written(test));
+    }
+
+    private RegionJson.TestJson written(ExaminationTest test) {
         CueCard card = test.card();
         Conduct conduct = test.conduct();
         List<RegionJson.OptionJson> watch = card.watch().stream()
