@@ -1,6 +1,6 @@
 import { useEffect, useId, useMemo, useRef, useState } from "react";
 import type { Schemas } from "../shared/api/client";
-import { capital } from "../shared/format";
+import { alsoCalled } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { sharedName, TestFinder, type Shared } from "./findTest";
 
@@ -115,10 +115,8 @@ export function AddTest({ tests, shared, region, inOrder, onGo }: AddTestProps) 
 
 /** What else the test is called, and where it stands. */
 function Where({ test, region, inOrder }: { test: Schemas["TestJson"]; region: string; inOrder: boolean }) {
-  const said = [
-    test.usualName && test.usualName !== test.shortName ? capital(test.usualName) : "",
-    inOrder ? "in the order" : "",
-    test.region === region ? "" : test.region,
-  ].filter((each) => each !== "");
+  const said = [alsoCalled(test), inOrder ? "in the order" : "", test.region === region ? "" : test.region].filter(
+    (each) => each !== "",
+  );
   return said.length === 0 ? null : <span className="block text-note text-soft">{said.join(", ")}</span>;
 }

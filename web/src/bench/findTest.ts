@@ -1,5 +1,5 @@
-import MiniSearch from "minisearch";
-import { plainWords } from "../shared/format";
+import MiniSearch, { type SearchResult } from "minisearch";
+import { searchWords } from "../shared/format";
 
 const MOST = 6;
 
@@ -23,11 +23,6 @@ export interface Shared {
   meant: readonly { value: string; label: string }[];
 }
 
-const wordsOf = (text: string) =>
-  plainWords(text)
-    .split(/[^a-z0-9°]+/)
-    .filter((word) => word !== "");
-
 /**
  * Finds tests by every name they go by, as one types, in any spelling: by the beginnings of words first, then by words that are
  * nearly right. Those of the region come before others that fit as well.
@@ -43,7 +38,7 @@ export class TestFinder<T extends Named> {
     this.#region = region;
     this.#index = new MiniSearch({
       fields: ["own", "aliases", "misspelt"],
-      tokenize: wordsOf,
+      tokenize: searchWords,
       processTerm: (term) => term,
       searchOptions: { prefix: true, combineWith: "AND", boost: { own: 3, aliases: 2 } },
     });
@@ -62,17 +57,15 @@ export class TestFinder<T extends Named> {
 
   /** The best first; nothing before two letters. */
   find(typed: string): T[] {
-    const asked = wordsOf(typed).join(" ");
+    const asked = searchWords(typed).join(" ");
     if (asked.length < 2) {
       return [];
     }
-    const exact = this.#index.search(asked);
-    const near =
-      exact.length > 0 ? exact : this.#index.search(asked, { fuzzy: (term) => (term.length > 3 ? FORGIVEN : false) });
-    const loose =
-      near.length > 0
-        ? near
-        : this.#index.search(asked, { fuzzy: (term) => (term.length > 3 ? FORGIVEN : false), combineWith: "OR" });
+    const fuzzy = (term: string) => (term.length > 3 ? FORGIVEN : false);
+    let hits: SearchResult[] = [];
+    for (const options of [{}, { fuzzy }, { fuzzy, combineWith: "OR" as const }]) {
+      hits = hits.length > 0 ? hits : this.#index.search(asked, options);
+    }
     const wanted = bare(asked);
     const whole = (test: T | undefined) =>
       test !== undefined &&
@@ -82,7 +75,7 @@ export class TestFinder<T extends Named> {
       const here = this.#region !== undefined && test?.region === this.#region ? 1.5 : 1;
       return points * here * (whole(test) ? 10 : 1);
     };
-    return [...loose]
+    return hits
       .sort((one, other) => score(String(other.id), other.score) - score(String(one.id), one.score))
       .slice(0, MOST)
       .flatMap((hit) => this.#tests.get(String(hit.id)) ?? []);
@@ -91,7 +84,7 @@ export class TestFinder<T extends Named> {
 
 /** A name without "test", "sign" and the ending of a possessive. */
 function bare(name: string): string {
-  return wordsOf(name.replace(/['’]s\b/g, ""))
+  return searchWords(name.replace(/['’]s\b/g, ""))
     .filter((word) => !["test", "sign"].includes(word))
     .join(" ");
 }

@@ -205,7 +205,7 @@ export function useBench(live: LiveExamination): Bench {
   const later = [...rows.slice(at + 1), ...rows.slice(0, at)].find(untouched);
   const sectionOf = (item: OrderItem) => order.find((section) => section.items.includes(item));
   const school = known?.variant?.value;
-  const way = here && here.variant !== USUAL ? here.variant : here ? USUAL : (picked.of(test.id) ?? school ?? USUAL);
+  const way = here?.variant ?? picked.of(test.id) ?? school ?? USUAL;
   const variant = known?.variant && way === known.variant.value ? known.variant : undefined;
   const missing =
     asked || test.provocation < PROVOKES || latest ? [] : region.first.filter((id) => !done(id) && !isLocked(id));

@@ -34,7 +34,7 @@ export function ConcludeView() {
         {live.readOnly ? (
           <Concluded
             conclusion={conclusion}
-            named={new Map([...live.region.conditions.map((each) => [each.value, each.label] as const)])}
+            named={new Map(live.region.conditions.map((each) => [each.value, each.label]))}
             testName={(id) => live.region.tests.find((test) => test.id === id)?.shortName ?? id}
           />
         ) : (

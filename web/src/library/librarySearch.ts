@@ -1,6 +1,6 @@
 import MiniSearch from "minisearch";
 import type { Schemas } from "../shared/api/client";
-import { plainWords } from "../shared/format";
+import { plainWords, searchWords } from "../shared/format";
 
 type Library = Schemas["LibraryJson"];
 
@@ -33,11 +33,8 @@ export class LibrarySearch {
     this.#sharedNames = library.sharedNames;
     this.#index = new MiniSearch<Entry>({
       fields: ["name", "aliases", "about"],
-      processTerm: (term) => (term.length > 0 ? plainWords(term) : null),
-      tokenize: (text) =>
-        plainWords(text)
-          .split(/[^a-z0-9]+/)
-          .filter((word) => word.length > 0),
+      processTerm: (term) => term,
+      tokenize: searchWords,
       searchOptions: {
         boost: { name: 3, aliases: 2.5 },
         prefix: true,
@@ -88,9 +85,7 @@ export class LibrarySearch {
 
   /** A name that several tests go by, where the words mean it: all of its first word, and nothing that is not in it. */
   sharedName(words: string): Library["sharedNames"][number] | undefined {
-    const asked = plainWords(words)
-      .split(/[^a-z0-9]+/)
-      .filter((word) => word.length > 0);
+    const asked = searchWords(words);
     return asked.length === 0
       ? undefined
       : this.#sharedNames.find((shared) => {

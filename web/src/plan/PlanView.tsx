@@ -4,7 +4,7 @@ import { move, tell } from "../examination/commands";
 import { useLive } from "../examination/ExaminationFrame";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { affected, capital } from "../shared/format";
+import { affected, alsoCalled } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { BudgetCurve } from "./BudgetCurve";
@@ -91,12 +91,7 @@ export function PlanView() {
   const tests = new Map(region.tests.map((test) => [test.id, test]));
   const called = (id: string) => {
     const test = tests.get(id);
-    return (
-      test && {
-        name: test.shortName,
-        also: test.usualName && test.usualName !== test.shortName ? capital(test.usualName) : "",
-      }
-    );
+    return test && { name: test.shortName, also: alsoCalled(test) };
   };
   const change = live.readOnly
     ? {}

@@ -113,3 +113,15 @@ export function plainWords(text: string): string {
     .replace(/[\u0300-\u036f'’]/g, "")
     .toLowerCase();
 }
+
+/** The words of a text, plain, for searching; degrees stay. */
+export function searchWords(text: string): string[] {
+  return plainWords(text)
+    .split(/[^a-z0-9°]+/)
+    .filter((word) => word !== "");
+}
+
+/** What else a test is called, beside its short name; empty where it has no other name. */
+export function alsoCalled(test: { shortName: string; usualName?: string | null | undefined }): string {
+  return test.usualName && test.usualName !== test.shortName ? capital(test.usualName) : "";
+}
