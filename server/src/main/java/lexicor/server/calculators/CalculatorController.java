@@ -4,10 +4,13 @@ import jakarta.validation.Valid;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import lexicor.core.differential.Differential;
 import lexicor.core.evidence.TwoByTwo;
 import lexicor.core.synthesis.Pooling;
 import lexicor.core.synthesis.Synthesis;
+import lexicor.core.tracking.MeasurementError;
+import lexicor.core.tracking.Trend;
 import lexicor.core.weighing.CountedTest;
 import lexicor.core.weighing.PostTest;
 import lexicor.core.weighing.SingleTest;
@@ -124,6 +127,57 @@ class CalculatorController {
         } catch (ArithmeticException farTooMany) {
             throw new BadInput(
                     "conditions", "have too many states to count; allowed: fewer conditions directly within one");
+        }
+    }
+
+    /** How two examiners of the same patients agree. */
+    @PostMapping("/agreement")
+    AgreementAnswer agreement(@Valid @RequestBody AgreementQuestion question) {
+        return AgreementAnswer.of(named("table", question::read));
+    }
+
+    /** Accuracy where only some patients were followed up to the truth. */
+    @PostMapping("/verification")
+    VerificationAnswer verification(@Valid @RequestBody VerificationQuestion question) {
+        return VerificationAnswer.of(named("verified", question::read));
+    }
+
+    /** Whether a change is beyond the noise of a measure, or how a measure goes over time. */
+    @PostMapping("/change")
+    ChangeAnswer change(@Valid @RequestBody ChangeQuestion question) {
+        if (question.overTime()) {
+            if (question.days() == null || question.millimetres() == null) {
+                throw new BadInput(
+                        question.days() == null ? "days" : "millimetres", "is missing; allowed: one number a visit");
+            }
+            return ChangeAnswer.of(
+                    named("days", () -> Trend.of(numbers(question.days()), numbers(question.millimetres()))));
+        }
+        double reliability = required("reliability", question.reliability());
+        double sd = required("sd", question.sd());
+        double change = required("change", question.change());
+        return ChangeAnswer.of(named("reliability", () -> MeasurementError.of(reliability, sd)), change);
+    }
+
+    private static double required(String field, Double value) {
+        if (value == null || !Double.isFinite(value)) {
+            throw new BadInput(
+                    field,
+                    "is missing; allowed: reliability, sd and change as numbers, or days and millimetres as lists");
+        }
+        return value;
+    }
+
+    private static double[] numbers(List<Double> values) {
+        return values.stream().mapToDouble(Double::doubleValue).toArray();
+    }
+
+    /** What the mathematics refuses, as a fault of a field. */
+    private static <T> T named(String field, Supplier<T> read) {
+        try {
+            return read.get();
+        } catch (IllegalArgumentException refused) {
+            throw new BadInput(field, refused.getMessage());
         }
     }
 

@@ -80,6 +80,45 @@ class CalculatorApiTest {
     }
 
     @Test
+    void agreement_of_two_examiners() throws Exception {
+        JsonNode answer = json(post("agreement", "{\"table\":[[20,5],[10,15]]}"), 200);
+        assertThat(answer.get("observed").asDouble()).isCloseTo(0.7, EXACT);
+        assertThat(answer.get("expected").asDouble()).isCloseTo(0.5, EXACT);
+        assertThat(answer.at("/kappa/estimate").asDouble()).isCloseTo(0.4, EXACT);
+        assertThat(answer.at("/kappa/lower").asDouble()).isCloseTo(0.15109229047666106, EXACT);
+        assertThat(answer.at("/kappa/upper").asDouble()).isCloseTo(0.6489077095233388, EXACT);
+        assertThat(answer.get("pabak").asDouble()).isCloseTo(0.4, EXACT);
+        JsonNode open = json(post("agreement", "{\"table\":[[9,0],[0,0]]}"), 200);
+        assertThat(open.get("kappa").isNull()).isTrue();
+        assertThat(open.get("negativeAgreement").isNull()).isTrue();
+    }
+
+    @Test
+    void accuracy_where_not_everybody_was_followed_up() throws Exception {
+        JsonNode answer = json(post("verification", """
+                {"verified":{"tp":40,"fp":10,"fn":5,"tn":60},"unverified":{"positive":20,"negative":90}}"""), 200);
+        double present = 0.8 * 70;
+        double missed = 5.0 / 65 * 155;
+        assertThat(answer.at("/sensitivity/estimate").asDouble()).isCloseTo(present / (present + missed), EXACT);
+        assertThat(answer.at("/uncorrected/sensitivity").asDouble()).isCloseTo(40.0 / 45, EXACT);
+        assertThat(answer.get("prevalence").asDouble()).isCloseTo((present + missed) / 225, EXACT);
+    }
+
+    @Test
+    void a_change_and_its_noise_or_a_course_of_visits() throws Exception {
+        JsonNode noise = json(post("change", "{\"reliability\":0.91,\"sd\":10,\"change\":9}"), 200);
+        assertThat(noise.get("sem").asDouble()).isCloseTo(3, EXACT);
+        assertThat(noise.get("mdc95").asDouble()).isCloseTo(1.96 * Math.sqrt(2) * 3, EXACT);
+        assertThat(noise.get("beyondNoise").asBoolean()).isTrue();
+        assertThat(noise.has("slope")).isFalse();
+        JsonNode course =
+                json(post("change", "{\"days\":[0,7,7,14,21,28,35],\"millimetres\":[12,12,15,15,18,17,22]}"), 200);
+        assertThat(course.get("slope").asDouble()).isCloseTo(0.26785714285714285, EXACT);
+        assertThat(course.get("lower").asDouble()).isCloseTo(0.09523809523809523, EXACT);
+        assertThat(course.get("upper").asDouble()).isCloseTo(0.42857142857142855, EXACT);
+    }
+
+    @Test
     void no_groups_leave_the_prior() throws Exception {
         assertThat(json(post("post-test", "{\"prior\":0.3,\"groups\":[]}"), 200)
                         .get("postTest")
@@ -106,6 +145,15 @@ class CalculatorApiTest {
             interval  | {"prior":0.3,"draws":1000,"tests":[]} | seed                                | a whole number
             interval  | {"prior":0.3,"draws":1000,"seed":1,"tests":[{"tp":0,"fp":1,"fn":0,"tn":1,"positive":true}]} | tests[0].tp | at least one patient with
             interval  | {"prior":0.3,"draws":1000,"seed":1,"tests":[{"tp":1,"fp":-1,"fn":0,"tn":1,"positive":true}]} | tests[0].fp | 0 to 1000000000
+            agreement | {"table":[[1,2]]}                     | table                               | two rows of two counts
+            agreement | {"table":[[0,0],[0,0]]}               | table                               | at least one patient
+            agreement | {"table":[[1,-2],[3,4]]}              | table[0][1]                         | 0 to 1000000
+            verification | {"verified":{"tp":0,"fp":0,"fn":1,"tn":2},"unverified":{"positive":3,"negative":4}} | verified | at least one
+            verification | {"verified":{"tp":1,"fp":0,"fn":1},"unverified":{"positive":3,"negative":4}} | verified.tn | 0 to 1000000
+            change    | {"reliability":1.4,"sd":3,"change":2} | reliability                         | 0 to 1
+            change    | {"reliability":0.4,"change":2}        | sd                                  | reliability, sd and change
+            change    | {"days":[0,7]}                        | millimetres                         | one number a visit
+            change    | {"days":[7,7],"millimetres":[1,2]}    | days                                | at least two days
             post-test | {"prior":0.3,"groups":[{"rho":2,"tests":[]}]}    | groups[0].rho            | 0 to 0.95
             post-test | {"prior":0.3,"groups":[{"rho":0,"tests":[{"sensitivity":1.2,"specificity":0.5,"positive":true}]}]} | groups[0].tests[0].sensitivity | 0 to 1
             post-test | {"prior":0.3,"groups":[{"rho":0,"tests":[{"sensitivity":0.2,"specificity":1,"positive":true}]}]}   | groups[0].tests[0].specificity | below 1

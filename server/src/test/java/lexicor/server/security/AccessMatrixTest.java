@@ -47,6 +47,9 @@ class AccessMatrixTest {
                 "POST /api/calculate/pool",
                 "POST /api/calculate/synthesis",
                 "POST /api/calculate/joint",
+                "POST /api/calculate/agreement",
+                "POST /api/calculate/verification",
+                "POST /api/calculate/change",
                 "GET /v3/api-docs",
                 "GET /v3/api-docs.yaml",
                 "GET /actuator/health");
@@ -58,6 +61,7 @@ class AccessMatrixTest {
                 "POST /api/session/second-factor/confirmed",
                 "POST /api/session/second-factor/ended",
                 "GET /api/settings",
+                "PUT /api/settings/own/{name}",
                 "GET /api/routines",
                 "GET /api/library",
                 "GET /api/library/regions/{region}",
