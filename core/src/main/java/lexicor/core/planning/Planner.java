@@ -35,9 +35,13 @@ public final class Planner {
 
     private static final double FRIGHTENED_FOR = 0.1;
 
+    /** Share of what a test tells that counts where neither the region's routine nor anybody here does it. */
+    private static final double UNUSUAL = 0.7;
+
     private final Catalogue catalogue;
     private final Situation situation;
     private final Optional<String> position;
+    private final Set<TestId> customary;
     private final JointInformation nothing;
     private final PlanDuration clock;
     private final Purposes purposes;
@@ -50,6 +54,8 @@ public final class Planner {
                 .position()
                 .or(() -> Optional.of(
                         catalogue.routine(situation.visit().region()).beginsIn()));
+        this.customary =
+                Set.copyOf(catalogue.routine(situation.visit().region()).order());
         this.nothing = JointInformation.of(weighing, situation.visit(), situation.found(), situation.doable());
         this.clock = new PlanDuration(catalogue.effort().changePosition(), position);
         this.purposes = new Purposes(
@@ -96,13 +102,20 @@ public final class Planner {
         choice.add(purposes.always());
         choice.add(purposes.lookedFor());
         choice.addWithinShare(purposes.defining());
-        choice.add(purposes.serious());
+        choice.add(purposes.serious().stream()
+                .filter(reason -> !purposes.waitsForScreen(reason.test()))
+                .toList());
         purposes.spread().stream()
+                .filter(reason -> !purposes.waitsForScreen(reason.test()))
                 .filter(reason -> !purposes.served(reason, choice.reasons.keySet()))
                 .forEach(reason -> choice.add(List.of(reason)));
-        choice.addWithinShare(purposes.measures());
+        choice.add(purposes.telling());
+        choice.addWithinShare(purposes.neededMeasures());
         choice.select();
-        List.of(purposes.measures(), purposes.defining(), provoking ? purposes.pictured() : gentle(purposes.pictured()))
+        List<Reason> pictured = purposes.pictured().stream()
+                .filter(reason -> !purposes.waitsForScreen(reason.test()))
+                .toList();
+        List.of(purposes.measures(), purposes.defining(), provoking ? pictured : gentle(pictured))
                 .forEach(choice::add);
         WorkOrder order = choice.order();
         while (seconds(order) > seconds
@@ -142,6 +155,7 @@ public final class Planner {
                 .orElse(0);
         List<TestId> better = situation.doable().stream()
                 .filter(test -> !planned.contains(test)
+                        && !purposes.waitsForScreen(test)
                         && rest.gain(test) >= catalogue.effort().leastBits()
                         && rest.gain(test) / candidate(test).seconds() > best)
                 .sorted(Comparator.comparingDouble((TestId test) ->
@@ -182,7 +196,10 @@ public final class Planner {
     private Selection.Candidate candidate(TestId id) {
         ExaminationTest test = catalogue.test(id);
         return new Selection.Candidate(
-                id, situation.learnt().getOrDefault(id, RoutineCheck.usual(test)), test.positions());
+                id,
+                situation.learnt().getOrDefault(id, RoutineCheck.usual(test)),
+                test.positions(),
+                customary.contains(id) || situation.learnt().containsKey(id) ? 1 : UNUSUAL);
     }
 
     private Plan plan(WorkOrder order, Map<TestId, Reason> reasons) {
@@ -262,7 +279,8 @@ public final class Planner {
             List<Selection.Candidate> begun =
                     reasons.keySet().stream().map(Planner.this::candidate).toList();
             List<Selection.Candidate> candidates = situation.doable().stream()
-                    .filter(test -> !reasons.containsKey(test) && !frightensForLittle(test))
+                    .filter(test ->
+                            !reasons.containsKey(test) && !frightensForLittle(test) && !purposes.waitsForScreen(test))
                     .map(Planner.this::candidate)
                     .toList();
             Selection.of(

@@ -6,11 +6,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.weighing.JointInformation;
@@ -24,6 +27,12 @@ final class Purposes {
 
     /** Of how many of the likeliest conditions a plan speaks, whatever tells most. */
     private static final int LIKELIEST = 3;
+
+    /** Of how many conditions it speaks at most for their own sake. */
+    private static final int MOST_SPREAD = 6;
+
+    /** How many times its odds a condition is up for the story to point at it. */
+    private static final double RAISED = 2;
 
     private final Catalogue catalogue;
     private final Situation situation;
@@ -44,6 +53,30 @@ final class Purposes {
                 .toList());
     }
 
+    /**
+     * Whether a test is about conditions of other regions alone that a screen asks for first, and that are not likely:
+     * until the screen is answered, further tests about them are not worth the time.
+     */
+    boolean waitsForScreen(TestId test) {
+        Set<ConditionId> screened = always().stream()
+                .flatMap(reason -> catalogue.test(reason.test()).reads().stream())
+                .map(ConditionReading::condition)
+                .filter(condition -> !catalogue
+                        .condition(condition)
+                        .region()
+                        .equals(situation.visit().region()))
+                .collect(Collectors.toSet());
+        List<Standing> about = inPlay(standing -> reads(test, standing), least());
+        double likely = situation.visit().assumptions().thresholds().test();
+        return always().stream().noneMatch(reason -> reason.test().equals(test))
+                && catalogue.test(test).reads().stream().anyMatch(reading -> screened.contains(reading.condition()))
+                && about.stream()
+                        .allMatch(standing ->
+                                screened.contains(standing.condition().id())
+                                        && standing.now() < likely
+                                        && !raisedByStory(standing));
+    }
+
     /** Measures that provoking would spoil; none where nothing provokes. */
     List<Reason> measures() {
         boolean provokes = situation.doable().stream()
@@ -53,6 +86,18 @@ final class Purposes {
                         .map(test -> Reason.of(test, Why.MEASURE))
                         .toList())
                 : List.of();
+    }
+
+    /** Of those, the ones that a condition in play is read from. */
+    List<Reason> neededMeasures() {
+        return measures().stream()
+                .filter(reason -> !inPlay(standing -> reads(reason.test(), standing), least())
+                        .isEmpty())
+                .toList();
+    }
+
+    private boolean reads(TestId test, Standing standing) {
+        return catalogue.test(test).readingFor(standing.condition().id()).isPresent();
     }
 
     /** Tests that the story or a finding asks for. */
@@ -86,8 +131,34 @@ final class Purposes {
                 .toList();
     }
 
-    /** The same for the likeliest conditions, one of each family. */
+    /** The same for the likeliest conditions and for those that the story has raised, one of each family. */
     List<Reason> spread() {
+        List<Standing> families = families();
+        return bestFor(
+                Stream.concat(
+                                families.stream().limit(LIKELIEST),
+                                families.stream().skip(LIKELIEST).filter(this::raisedByStory))
+                        .limit(MOST_SPREAD)
+                        .toList(),
+                Why.SPREAD);
+    }
+
+    /** The test that tells most about each of the likeliest conditions, whatever its time. */
+    List<Reason> telling() {
+        return families().stream()
+                .limit(LIKELIEST)
+                .map(standing -> standing.condition().id())
+                .flatMap(condition -> situation.doable().stream()
+                        .filter(test -> nothing.gain(test, condition)
+                                >= catalogue.effort().leastBits())
+                        .max(Comparator.comparingDouble(test -> nothing.gain(test, condition)))
+                        .map(test -> Reason.of(test, Why.SPREAD, condition))
+                        .stream())
+                .toList();
+    }
+
+    /** The likeliest condition of each family that a test can tell anything about, the likeliest family first. */
+    private List<Standing> families() {
         Map<ConditionId, Standing> families = new LinkedHashMap<>();
         inPlay(standing -> true, least()).stream()
                 .filter(standing -> situation.doable().stream()
@@ -95,7 +166,17 @@ final class Purposes {
                                 test -> nothing.gain(test, standing.condition().id()) > 0))
                 .forEach(standing ->
                         families.putIfAbsent(nothing.family(standing.condition().id()), standing));
-        return bestFor(families.values().stream().limit(LIKELIEST).toList(), Why.SPREAD);
+        return List.copyOf(families.values());
+    }
+
+    /** Whether what was told, or found since, has at least doubled the odds with which a condition starts. */
+    private boolean raisedByStory(Standing standing) {
+        double start = standing.condition().start().get(situation.visit().setting());
+        return odds(standing.now()) >= RAISED * odds(start);
+    }
+
+    private static double odds(double chance) {
+        return chance / (1 - chance);
     }
 
     /** Whether some tests already tell something worth having about what a further one is in for. */

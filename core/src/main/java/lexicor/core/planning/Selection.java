@@ -31,10 +31,20 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
      *
      * @param seconds for both sides where both are done, above 0
      * @param positions the patient's positions in which it can be done; at least one
+     * @param custom share of what it tells that counts against other tests, above 0 and up to 1: less where it is
+     *     hardly ever done here, so that of two that tell about the same the known one wins
      */
-    public record Candidate(TestId test, double seconds, List<String> positions) {
+    public record Candidate(TestId test, double seconds, List<String> positions, double custom) {
+
+        /** A test that is done here as others are. */
+        public Candidate(TestId test, double seconds, List<String> positions) {
+            this(test, seconds, positions, 1);
+        }
 
         public Candidate {
+            if (!(custom > 0 && custom <= 1)) {
+                throw new IllegalArgumentException("custom is " + custom + "; allowed: above 0, up to 1");
+            }
             if (!(seconds > 0)) {
                 throw new IllegalArgumentException(test + " takes " + seconds + " s; allowed: more than 0");
             }
@@ -126,7 +136,11 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
         Optional<TestId> bestSingle() {
             return candidates.keySet().stream()
                     .filter(test -> seconds(Set.of(test)) <= budget && nothing.gain(test) >= leastBits)
-                    .max(Comparator.comparingDouble(nothing::gain));
+                    .max(Comparator.comparingDouble(test -> counted(test, nothing.gain(test))));
+        }
+
+        private double counted(TestId test, double gain) {
+            return gain * candidates.get(test).custom();
         }
 
         /** A set with, again and again, the test that tells most for its time. */
@@ -152,7 +166,7 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
                     continue;
                 }
                 double gain = so.gain(test);
-                double rate = gain / Math.max(1, seconds(with) - took);
+                double rate = counted(test, gain) / Math.max(1, seconds(with) - took);
                 if (gain >= leastBits && rate > most) {
                     most = rate;
                     best = test;
@@ -184,7 +198,7 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
                     Set<TestId> with = with(without, in);
                     if (!set.contains(in)
                             && seconds(with) <= budget
-                            && rest.bits() + rest.gain(in) > now + NEXT_TO_NOTHING
+                            && counted(in, rest.gain(in)) > counted(out, now - rest.bits()) + NEXT_TO_NOTHING
                             && bits(with) > now + NEXT_TO_NOTHING) {
                         set.remove(out);
                         set.add(in);

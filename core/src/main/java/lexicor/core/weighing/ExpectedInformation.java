@@ -13,6 +13,7 @@ import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.examination.TestReading;
 
@@ -78,9 +79,26 @@ public final class ExpectedInformation {
                 .filter(TestValue.Change::live)
                 .forEach(change -> byFamily.merge(
                         family(change.condition()),
-                        change.bits() * (change.condition().serious().isPresent() ? SERIOUS_COUNTS : 1),
+                        change.bits()
+                                * counts(
+                                        change.condition(),
+                                        change.now(),
+                                        visit.assumptions().thresholds()),
                         Math::max));
         return byFamily.values().stream().mapToDouble(Double::doubleValue).sum();
+    }
+
+    /**
+     * How much a bit about a condition is worth to the patient: a serious one counts double, and one that is less
+     * likely than would be acted on counts in proportion, since ruling out what nobody expects changes nothing.
+     *
+     * @param now its chance, 0..1
+     * @return above 0, up to 2
+     */
+    static double counts(Condition condition, double now, Thresholds thresholds) {
+        return condition.serious().isPresent()
+                ? SERIOUS_COUNTS * Math.min(1, now / thresholds.serious())
+                : Math.min(1, now / thresholds.test());
     }
 
     private ConditionId family(Condition condition) {

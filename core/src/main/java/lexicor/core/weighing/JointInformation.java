@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.dependence.FactorQuadrature;
@@ -30,8 +29,6 @@ public final class JointInformation {
 
     /** Answers that are followed apart for one condition. */
     static final int MOST = 128;
-
-    private static final double SERIOUS_COUNTS = 2;
 
     private final CareSetting setting;
     private final Map<ConditionId, Outlook> outlooks;
@@ -217,8 +214,10 @@ public final class JointInformation {
     }
 
     private double counts(ConditionId id) {
-        Condition condition = setting.models().get(id).condition();
-        return condition.serious().isPresent() ? SERIOUS_COUNTS : 1;
+        return ExpectedInformation.counts(
+                setting.models().get(id).condition(),
+                outlooks.get(id).now(),
+                setting.visit().assumptions().thresholds());
     }
 
     /** What a test would add to those added already. */

@@ -3,6 +3,7 @@ package lexicor.core.planning;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,7 @@ import java.util.Set;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
+import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Stage;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
@@ -37,7 +39,18 @@ class PlanTest {
     }
 
     private static Planner planner(String region, Set<TestId> doable, TestReading... found) {
-        Visit visit = Visit.usual(CATALOGUE, region, CareSetting.FIRST_CONTACT);
+        return planner(Visit.usual(CATALOGUE, region, CareSetting.FIRST_CONTACT), doable, found);
+    }
+
+    /** A visit whose story puts a condition at a chance. */
+    private static Visit told(String region, String condition, double chance) {
+        Visit usual = Visit.usual(CATALOGUE, region, CareSetting.FIRST_CONTACT);
+        Map<ConditionId, Visit.Start> starts = new HashMap<>(usual.starts());
+        starts.put(ConditionId.of(condition), new Visit.Start(chance, 0.3));
+        return new Visit(usual.region(), usual.setting(), starts, usual.clues(), usual.schools(), usual.assumptions());
+    }
+
+    private static Planner planner(Visit visit, Set<TestId> doable, TestReading... found) {
         return Planner.of(
                 CATALOGUE,
                 WEIGHING,
@@ -93,7 +106,7 @@ class PlanTest {
                         || CATALOGUE.test(test).provocation() >= 3)
                 .toList();
         assertThat(unstable).isSorted().contains(true);
-        List<TestId> hand = plan("hand", 15, doable("hand")).steps().stream()
+        List<TestId> hand = plan("hand", 40, doable("hand")).steps().stream()
                 .map(Plan.Step::test)
                 .toList();
         assertThat(hand.indexOf(TestId.of("ha-grip"))).isGreaterThanOrEqualTo(0);
@@ -171,15 +184,35 @@ class PlanTest {
     }
 
     @Test
+    void grip_that_no_condition_in_play_is_read_from_gives_way_to_what_tells_more() {
+        assertThat(plan("hand", 10, doable("hand")).steps().stream().map(Plan.Step::test))
+                .doesNotContain(id("ha-grip"), id("ha-pinch"));
+    }
+
+    @Test
+    void the_neck_is_screened_and_no_more_until_the_screen_or_the_story_points_there() {
+        List<TestId> shoulder = plan("shoulder", 20, doable("shoulder")).steps().stream()
+                .map(Plan.Step::test)
+                .toList();
+        assertThat(shoulder).contains(id("nk-screen"));
+        assertThat(shoulder.stream().filter(test -> test.value().startsWith("nk-")))
+                .containsExactly(id("nk-screen"));
+        assertThat(planner(told("shoulder", "cervical-radiculopathy", 0.3), doable("shoulder"))
+                        .plan(1200)
+                        .tests())
+                .contains(id("nk-spurling-a"));
+    }
+
+    @Test
     void seconds_learnt_take_the_place_of_the_catalogues() {
         Visit visit = Visit.usual(CATALOGUE, "elbow", CareSetting.FIRST_CONTACT);
         Situation slow = new Situation(
                 visit,
                 List.of(),
                 WEIGHING.weigh(visit, List.of(), 1),
-                List.of(id("el-hook")),
+                List.of(id("el-tinel-cubital")),
                 Optional.empty(),
-                Map.of(id("el-hook"), 95.0),
+                Map.of(id("el-tinel-cubital"), 95.0),
                 false,
                 Situation.Looking.usual());
         assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(600).seconds()).isEqualTo(95);
@@ -257,7 +290,7 @@ class PlanTest {
                 .as("a plan that was just made leaves out nothing better")
                 .isEmpty();
         assertThat(planner("shoulder", doable)
-                        .again(List.of(id("sh-pec"), id("sh-arc")), Set.of())
+                        .again(List.of(id("sh-pec"), id("sh-sulcus")), Set.of())
                         .better())
                 .as("a poor one does")
                 .isNotEmpty();

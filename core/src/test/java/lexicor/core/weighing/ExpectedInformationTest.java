@@ -10,9 +10,11 @@ import java.util.Optional;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
+import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.Reading;
@@ -198,5 +200,21 @@ class ExpectedInformationTest {
 
     private static double entropy(double chance) {
         return -(chance * Math.log(chance) + (1 - chance) * Math.log(1 - chance)) / Math.log(2);
+    }
+
+    @Test
+    void a_bit_about_what_nobody_expects_is_worth_less_and_one_about_what_is_serious_double() {
+        Thresholds thresholds = CATALOGUE.thresholds();
+        Condition acj = CATALOGUE.condition(ConditionId.of("acj"));
+        Condition neck = CATALOGUE.condition(ConditionId.of("cervical-radiculopathy"));
+        assertThat(ExpectedInformation.counts(acj, thresholds.test(), thresholds))
+                .isEqualTo(1);
+        assertThat(ExpectedInformation.counts(acj, 0.9, thresholds)).isEqualTo(1);
+        assertThat(ExpectedInformation.counts(acj, thresholds.test() / 5, thresholds))
+                .isCloseTo(0.2, within(1e-12));
+        assertThat(ExpectedInformation.counts(neck, thresholds.serious(), thresholds))
+                .isEqualTo(2);
+        assertThat(ExpectedInformation.counts(neck, thresholds.serious() / 4, thresholds))
+                .isCloseTo(0.5, within(1e-12));
     }
 }
