@@ -1,4 +1,8 @@
 package lexicor.core.catalogue;
 
-/** A condition in which a test is provoked too although it does not speak for it, and why. */
-public record AlsoIn(ConditionId condition, String because) {}
+import lexicor.core.source.Place;
+
+/**
+ * A condition in which a test is provoked too although it does not speak for it, why, and where the content says so.
+ */
+public record AlsoIn(ConditionId condition, String because, Place place) {}

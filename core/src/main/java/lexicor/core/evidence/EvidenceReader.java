@@ -20,6 +20,9 @@ import lexicor.core.source.SourceNode;
 /** Reads ledger and ties, and checks both against the catalogue: every record is tied, and every reading is of use. */
 public final class EvidenceReader {
 
+    /** The file of the ledger that ships. */
+    public static final String LEDGER = "evidence.csv";
+
     private static final String HOME = "/lexicor/evidence/";
     private static final List<String> TIES = List.of(
             "ties-shoulder.yaml", "ties-neck.yaml", "ties-hand.yaml", "ties-wrist-hand.yaml", "ties-elbow.yaml");
@@ -44,7 +47,7 @@ public final class EvidenceReader {
 
     /** The evidence that ships with the product. */
     public static Evidence shipped(Catalogue catalogue) {
-        return read(catalogue, "evidence.csv", SourceNode.resourceText(HOME + "evidence.csv"), shippedTies());
+        return read(catalogue, LEDGER, SourceNode.resourceText(HOME + LEDGER), shippedTies());
     }
 
     /** Evidence from given texts; the file names are used in messages. {@code ties} has the texts by file. */

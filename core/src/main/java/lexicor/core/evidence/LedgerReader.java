@@ -74,6 +74,11 @@ public final class LedgerReader {
                     "n_total is " + total.getAsInt() + "; allowed: n_with + n_without = "
                             + (with.getAsInt() + without.getAsInt()));
         }
+        if (with.isPresent() && total.isPresent() && with.getAsInt() > total.getAsInt()
+                || without.isPresent() && total.isPresent() && without.getAsInt() > total.getAsInt()) {
+            throw new SourceException(
+                    file, line, "n_total is " + total.getAsInt() + "; allowed: not less than n_with or n_without");
+        }
         return new AccuracyRecord(
                 id(row, line),
                 AccuracyRecord.Kind.valueOf(oneOf(row, line, "kind", Set.of("test", "cluster", "history"))
@@ -87,8 +92,8 @@ public final class LedgerReader {
                 number(row, line, "specificity", 0, 1),
                 number(row, line, "lr_positive", 0, 10_000),
                 number(row, line, "lr_negative", 0, 10_000),
-                with,
-                without,
+                orTheRest(with, without, total),
+                orTheRest(without, with, total),
                 total,
                 row.get("design"),
                 oneOf(row, line, "originator", Set.of("yes", "no")).equals("yes"),
@@ -99,6 +104,13 @@ public final class LedgerReader {
                 row.get("review_state"),
                 row.get("note"),
                 line);
+    }
+
+    /** A group's size, or what the other group leaves of all patients. */
+    private static OptionalInt orTheRest(OptionalInt size, OptionalInt other, OptionalInt total) {
+        return size.isEmpty() && other.isPresent() && total.isPresent()
+                ? OptionalInt.of(total.getAsInt() - other.getAsInt())
+                : size;
     }
 
     private RecordId id(CSVRecord row, int line) {

@@ -54,11 +54,16 @@ public sealed interface Weighable {
         if (sensitivity == 0 || specificity == 0) {
             return new No("a sensitivity or specificity of 0 points to a broken comparison group");
         }
-        int with = record.sizesKnown() ? record.with().getAsInt() : UNKNOWN_SIZE;
-        int without = record.sizesKnown() ? record.without().getAsInt() : UNKNOWN_SIZE;
+        int with = record.sizesKnown() ? record.with().getAsInt() : assumedSize(record);
+        int without = record.sizesKnown() ? record.without().getAsInt() : assumedSize(record);
         if (with == 0 || without == 0) {
             return new No("there was no comparison group");
         }
         return new Yes(TwoByTwo.of(sensitivity, specificity, with, without), with + without, record.sizesKnown());
+    }
+
+    /** The size taken for each group where none was published: never more patients than there were in all. */
+    static int assumedSize(AccuracyRecord record) {
+        return Math.min(UNKNOWN_SIZE, record.total().orElse(2 * UNKNOWN_SIZE) / 2);
     }
 }

@@ -203,7 +203,7 @@ class ExaminationApiTest {
                         "Painful arc, right: familiar pain, worst 90°",
                         "Counts for subacromial pain and full-thickness cuff tear: familiar pain, worst at 90°.",
                         "Not read for subacromial pain, full-thickness cuff tear and any cuff tear: the patient guarded.",
-                        "Subacromial pain: before 65, now 85 in 100",
+                        "Subacromial pain: before 65, now 84 in 100",
                         "- Not done: empty can\n",
                         "the conclusion is the therapist's");
     }

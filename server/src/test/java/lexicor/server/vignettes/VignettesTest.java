@@ -22,7 +22,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Invented stories with what a competent examiner expects of the ranking, the plan, what is closed, the readings and
- * the words. The number of stories that hold in full is written down and may only rise.
+ * the words. The number of stories that hold in full is written down and may only rise. With
+ * {@code -Dlexicor.stories=id,id} only those are told, and all of them are to hold.
  */
 @ServerTest
 class VignettesTest {
@@ -47,6 +48,11 @@ class VignettesTest {
             JsonMapper.shared().readTree(cases).forEach(stories::add);
             JsonMapper.shared().readTree(more).forEach(stories::add);
         }
+        List<String> chosen = List.of(System.getProperty("lexicor.stories", "").split(","));
+        if (!chosen.contains("")) {
+            stories.removeIf(story -> !chosen.contains(story.get("id").asString()));
+            least = stories.size();
+        }
         Map<String, List<String>> plans = new HashMap<>();
         List<String> failed = new ArrayList<>();
         List<Runnable> later = new ArrayList<>();
@@ -67,9 +73,9 @@ class VignettesTest {
             });
         }
         later.forEach(Runnable::run);
-        System.out.printf("%d of %d stories hold%n", held[0], stories.size());
+        System.out.printf("%d of %d stories hold; not: %s%n", held[0], stories.size(), failed);
         assertThat(held[0])
-                .as("what does not hold:\n%s", String.join("\n", failed))
+                .as("what does not hold:\n%s\nplanned: %s", String.join("\n", failed), chosen.contains("") ? "" : plans)
                 .isGreaterThanOrEqualTo(least);
     }
 
