@@ -6,7 +6,7 @@ import { keys } from "../shared/api/keys";
 import { capital } from "../shared/format";
 import { onMoved } from "../shared/live/moved";
 import { remembering } from "../shared/offline/memory";
-import { useSettings } from "../shared/useSettings";
+import { settingOf, useSettings } from "../shared/useSettings";
 import type { CommandQueue, QueueState } from "./commandQueue";
 import { inForce, type Command, type InForce } from "./history";
 import { merged, queueOf } from "./queues";
@@ -83,7 +83,7 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
     enabled: regionName !== "",
     staleTime: Infinity,
   });
-  const usualFirst = useSettings()?.listed.find((each) => each.name === "test-names")?.value === "the usual name";
+  const usualFirst = settingOf(useSettings(), "test-names") === "the usual name";
   const named = useMemo(
     () => (usualFirst && region.data ? { ...region.data, tests: region.data.tests.map(usualNameFirst) } : region.data),
     [usualFirst, region.data],

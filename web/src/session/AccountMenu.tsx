@@ -1,6 +1,8 @@
 import { useId, useRef, useState, useSyncExternalStore } from "react";
 import { Link } from "react-router";
 import { onQueues, waitingCount } from "../examination/queues";
+import { capital } from "../shared/format";
+import { useChooseForMe, useSettings } from "../shared/useSettings";
 import { chooseTheme, theme, THEMES } from "../shared/theme";
 import { Button } from "../shared/ui/Button";
 import { leave } from "./leaving";
@@ -15,6 +17,8 @@ export function AccountMenu() {
   const [chosen, setChosen] = useState(theme);
   const menu = useRef<HTMLDivElement>(null);
   const waiting = useSyncExternalStore(onQueues, waitingCount);
+  const settings = useSettings();
+  const chooseForMe = useChooseForMe();
   const close = () => menu.current?.hidePopover();
   return (
     <>
@@ -55,6 +59,34 @@ export function AccountMenu() {
             </Button>
           ))}
         </div>
+        {settings?.listed
+          .filter((listed) => listed.personal)
+          .map((listed) => (
+            <div
+              key={listed.name}
+              role="group"
+              aria-label={`${listed.label}, for me`}
+              className="border-t border-line px-3 py-2"
+            >
+              <p aria-hidden="true" className="pb-1 text-note text-soft">
+                {listed.label}
+              </p>
+              <div className="flex flex-wrap gap-1">
+                {listed.allowed.map((value) => (
+                  <Button
+                    key={value}
+                    look="choice"
+                    chosen={(listed.own ?? listed.value) === value}
+                    onClick={() => {
+                      chooseForMe.mutate({ name: listed.name, ...(value === listed.value ? {} : { value }) });
+                    }}
+                  >
+                    {capital(value)}
+                  </Button>
+                ))}
+              </div>
+            </div>
+          ))}
         {waiting > 0 && (
           <p className="max-w-64 border-t border-line px-4 py-2 text-note">
             {waiting} {waiting === 1 ? "entry is" : "entries are"} not on the server yet. Signed out, they stay sealed

@@ -1,4 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, dataOf, type Schemas } from "./api/client";
 import { remembering } from "./offline/memory";
 import { keys } from "./api/keys";
@@ -10,4 +10,24 @@ export function useSettings(): Schemas["SettingsJson"] | undefined {
     queryFn: () => remembering("settings", () => dataOf(api.GET("/api/settings"))),
     staleTime: 60_000,
   }).data;
+}
+
+/** The value of a listed setting for the person at the screen: their own where they decided, else the clinic's. */
+export function settingOf(settings: Schemas["SettingsJson"] | undefined, name: string): string | undefined {
+  const listed = settings?.listed.find((each) => each.name === name);
+  return listed?.own ?? listed?.value;
+}
+
+/** Decides a listed setting for the person at the screen alone; without a value the clinic's holds again. */
+export function useChooseForMe() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: ({ name, value }: { name: string; value?: string }) =>
+      dataOf(
+        api.PUT("/api/settings/own/{name}", { params: { path: { name } }, body: value === undefined ? {} : { value } }),
+      ),
+    onSuccess: (settings) => {
+      cache.setQueryData(keys.settings, settings);
+    },
+  });
 }

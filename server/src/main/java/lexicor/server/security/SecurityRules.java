@@ -96,6 +96,8 @@ class SecurityRules {
                         .hasRole(THERAPIST.name())
                         .requestMatchers(HttpMethod.GET, "/api/settings/history")
                         .hasAnyRole(STEWARD.name(), ADMINISTRATOR.name())
+                        .requestMatchers(HttpMethod.PUT, "/api/settings/own/*")
+                        .authenticated()
                         .requestMatchers(HttpMethod.PUT, "/api/settings/**")
                         .hasRole(STEWARD.name())
                         .requestMatchers(HttpMethod.POST, "/api/settings/note-preview")

@@ -79,6 +79,11 @@ class SettingNames {
             this.allowed = allowed;
         }
 
+        /** What each person may decide for themselves. */
+        static List<Listed> personal() {
+            return List.of(SIDE_OF_REACH, TEST_NAMES);
+        }
+
         String settingName() {
             return settingName;
         }

@@ -7,6 +7,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.tracking.NoiseTable;
 import lexicor.core.weighing.Weighing;
 import lexicor.server.audit.Action;
+import lexicor.server.audit.CurrentUser;
 import lexicor.server.audit.Traced;
 import lexicor.server.notes.NoteTemplate;
 import lexicor.server.problems.BadInput;
@@ -27,8 +28,15 @@ class SettingsController {
     private final Catalogue catalogue;
     private final Weighing weighing;
     private final NoiseTable noise;
+    private final PersonalSettings personal;
 
-    SettingsController(ClinicSettings settings, Catalogue catalogue, Weighing weighing, NoiseTable noise) {
+    SettingsController(
+            ClinicSettings settings,
+            PersonalSettings personal,
+            Catalogue catalogue,
+            Weighing weighing,
+            NoiseTable noise) {
+        this.personal = personal;
         this.noise = noise;
         this.settings = settings;
         this.catalogue = catalogue;
@@ -37,15 +45,25 @@ class SettingsController {
 
     @GetMapping
     SettingsJson now() {
-        return SettingsJson.of(settings.now(), catalogue, weighing.correlations(), noise);
+        return shown(settings.now());
+    }
+
+    private SettingsJson shown(Settings decided) {
+        return SettingsJson.of(decided, catalogue, weighing.correlations(), noise, personal.of(CurrentUser.isHere()));
     }
 
     /** Decides one setting. */
     @PutMapping("/{name}")
     @Traced(action = Action.CHANGED, subject = "setting")
     SettingsJson choose(@PathVariable String name, @Valid @RequestBody SettingsJson.Choice choice) {
-        return SettingsJson.of(
-                settings.choose(name, Optional.ofNullable(choice.value())), catalogue, weighing.correlations(), noise);
+        return shown(settings.choose(name, Optional.ofNullable(choice.value())));
+    }
+
+    /** Decides one setting for the person who asks alone. */
+    @PutMapping("/own/{name}")
+    SettingsJson chooseForMyself(@PathVariable String name, @Valid @RequestBody SettingsJson.Choice choice) {
+        personal.choose(CurrentUser.isHere(), name, Optional.ofNullable(choice.value()));
+        return now();
     }
 
     /** What a layout of a note makes of an invented examination. */

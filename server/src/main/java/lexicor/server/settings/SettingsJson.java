@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
@@ -34,7 +35,13 @@ public record SettingsJson(
 
     private static final int MOST_SHOWN = 100;
 
-    static SettingsJson of(Settings settings, Catalogue catalogue, Correlations correlations, NoiseTable noise) {
+    /** The settings, with what the person who asks decided for themselves. */
+    static SettingsJson of(
+            Settings settings,
+            Catalogue catalogue,
+            Correlations correlations,
+            NoiseTable noise,
+            Map<String, String> own) {
         Thresholds now = settings.thresholds();
         Thresholds shipped = catalogue.thresholds();
         return new SettingsJson(
@@ -61,7 +68,9 @@ public record SettingsJson(
                                 listed.words(),
                                 settings.choice(listed),
                                 listed.shipped(),
-                                listed.allowed()))
+                                listed.allowed(),
+                                SettingNames.Listed.personal().contains(listed),
+                                own.get(listed.settingName())))
                         .toList(),
                 AssumptionsJson.of(settings, catalogue, correlations),
                 Arrays.stream(NoteLength.values())
@@ -173,9 +182,21 @@ public record SettingsJson(
         }
     }
 
-    /** A choice of a list. */
+    /**
+     * A choice of a list.
+     *
+     * @param personal whether each person may decide it for themselves
+     * @param own what the person who asks decided; absent where the clinic's holds
+     */
     @Schema(name = "ListedSettingJson")
-    public record ListedJson(String name, String label, String value, String shipped, List<String> allowed) {}
+    public record ListedJson(
+            String name,
+            String label,
+            String value,
+            String shipped,
+            List<String> allowed,
+            boolean personal,
+            @Schema(nullable = true) String own) {}
 
     /** What a setting is to be; absent for as it ships. */
     @Schema(name = "SettingChoice")

@@ -35,6 +35,7 @@ class AuditTest {
             "beginSecondFactor", // changes nothing
             "now",
             "history", // settings: nothing about a patient, and their own history says who changed what
+            "chooseForMyself", // how the page calls things for one person
             "nextCode"); // a free code
 
     @Autowired

@@ -54,6 +54,30 @@ class SettingsApiTest {
     }
 
     @Test
+    void a_person_decides_for_themselves_how_tests_are_called_and_nobody_else_sees_it() {
+        therapist.put("/api/settings/own/test-names", Map.of("value", "the usual name"), 200);
+        assertThat(listed(therapist, "test-names").get("own").asString()).isEqualTo("the usual name");
+        assertThat(listed(therapist, "test-names").get("value").asString()).isEqualTo("what is done");
+        assertThat(listed(steward, "test-names").has("own")).isFalse();
+        therapist.put("/api/settings/own/test-names", "{}", 200);
+        assertThat(listed(therapist, "test-names").has("own")).isFalse();
+    }
+
+    @Test
+    void what_is_the_clinics_to_decide_is_no_persons() {
+        assertThat(therapist
+                        .put("/api/settings/own/force-unit", Map.of("value", "kilograms"), 400)
+                        .get("detail")
+                        .asString())
+                .contains("'force-unit' is not a person's to decide; allowed: [side-of-reach, test-names]");
+        assertThat(therapist
+                        .put("/api/settings/own/test-names", Map.of("value", "short"), 400)
+                        .get("detail")
+                        .asString())
+                .contains("'short' is no answer; allowed: [what is done, the usual name]");
+    }
+
+    @Test
     void a_layout_of_a_note_is_tried_kept_and_put_back_and_the_list_of_changes_stays_short() {
         JsonNode preview =
                 steward.post("/api/settings/note-preview", Map.of("template", "{{side}} {{region}}. {{caution}}"), 200);
@@ -200,7 +224,11 @@ class SettingsApiTest {
     }
 
     private JsonNode listed(String name) {
-        return steward.get("/api/settings", 200)
+        return listed(steward, name);
+    }
+
+    private static JsonNode listed(Asking person, String name) {
+        return person.get("/api/settings", 200)
                 .get("listed")
                 .valueStream()
                 .filter(each -> each.get("name").asString().equals(name))
