@@ -6,7 +6,7 @@ import { ReplanNote, ReplanQuestion } from "../plan/ReplanPanel";
 import { useLive } from "../examination/ExaminationFrame";
 import { choices } from "../examination/history";
 import { LockNotice } from "../intake/LockNotice";
-import { useSettings } from "../shared/useSettings";
+import { settingOf, useSettings } from "../shared/useSettings";
 import { listed, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { ChoiceRow } from "./ChoiceRow";
@@ -46,7 +46,7 @@ export function BenchView() {
   const [gauge, setGauge] = useState<string>();
   const [single, setSingle] = useSingleKeys();
   const elapsed = useMinutes(live);
-  const reachLeft = useSettings()?.listed.find((each) => each.name === "side-of-reach")?.value === "left";
+  const reachLeft = settingOf(useSettings(), "side-of-reach") === "left";
   const { region, state, weighing } = live;
   const { test, row, here, known, closed, sheet, beat } = bench;
   const names = useMemo(() => new Map(region.tests.map((each) => [each.id, each])), [region]);
@@ -128,8 +128,9 @@ export function BenchView() {
                 ? "Tap the answer, and it is read at once."
                 : "The uninvolved side first, then the involved one.";
   const tableForm =
-    test.parts.filter((part) => part.unit && part.positions.length === 0 && !part.key.startsWith("angle-")).length >
-      3 && !test.parts.some((part) => part.key === "force");
+    test.parts.filter(
+      (part) => part.unit && !part.onDemand && part.positions.length === 0 && !part.key.startsWith("angle-"),
+    ).length > 3 && !test.parts.some((part) => part.key === "force");
   const form = gaugeOpen || tableForm ? (long ? "long" : "name") : long ? "long" : "short";
   const leftOpen =
     bench.order

@@ -7,6 +7,7 @@ import { GaugePanel, GaugeSwitch } from "./GaugePanel";
 import { HoldTimer, useHold, type HoldClock } from "./HoldTimer";
 import { MeasureField } from "./MeasureField";
 import { MeasureTable } from "./MeasureTable";
+import { MoreToRecord } from "./MoreToRecord";
 import { PositionsPanel } from "./PositionsPanel";
 import { InvolvedPanel, WellPanel } from "./ResponsePanels";
 import { SheetPanel } from "./SheetPanel";
@@ -24,8 +25,30 @@ interface RecorderProps {
   onGauge: (open: boolean) => void;
 }
 
-/** Where the answer is recorded: the controls that the test at hand needs, and no others. */
-export function Recorder({ bench, state, examination, tableForm, gaugeOpen, onGauge }: RecorderProps) {
+/** Where the answer is recorded: the controls that the test at hand needs, and what else it can hold when asked for. */
+export function Recorder({ bench: whole, ...rest }: RecorderProps) {
+  const { test, well, here, there } = whole;
+  const bench = { ...whole, test: { ...test, parts: test.parts.filter((part) => !part.onDemand) } };
+  return (
+    <>
+      <MainParts bench={bench} {...rest} />
+      {whole.sheet.length === 0 && (
+        <MoreToRecord
+          key={test.id}
+          test={test}
+          well={well}
+          attempts={well === "LEFT" ? { LEFT: there, RIGHT: here } : { LEFT: here, RIGHT: there }}
+          onRecord={(side, parts) => {
+            whole.record(side, parts);
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+/** The parts that are always shown. */
+function MainParts({ bench, state, examination, tableForm, gaugeOpen, onGauge }: RecorderProps) {
   const { test, well, involved, here, there, known } = bench;
   const attempts = well === "LEFT" ? { LEFT: there, RIGHT: here } : { LEFT: here, RIGHT: there };
   if (bench.sheet.length > 0) {

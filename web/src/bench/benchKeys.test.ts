@@ -12,6 +12,7 @@ const part = (key: string, ...values: string[]): Test["parts"][number] => ({
   positions: [],
   repeats: 1,
   andBack: false,
+  onDemand: false,
 });
 const measured = (key: string): Test["parts"][number] => ({ ...part(key), unit: "°" });
 const test = (...parts: Test["parts"]): Test => ({

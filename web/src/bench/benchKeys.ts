@@ -34,15 +34,16 @@ export const USUAL_NAMES = ["Full stop", "Comma", "Stroke"];
 /** Keys for what was seen. */
 export const QUALITY_KEYS = ["z", "x", "c", "v", "b", "n", "m"];
 
-/** The keys of each part's answers. A list too long for its row has keys for its first answers only. */
+/** The keys of each part's answers. A list too long for its row has keys for its first answers only; what is shown on demand has none. */
 export function answerKeys(test: Test): Record<string, string[]> {
   const keys: Record<string, string[]> = {};
-  const sites = test.parts
+  const shown = test.parts.filter((part) => !part.onDemand);
+  const sites = shown
     .filter((part) => SITED.includes(part.key))
     .map((part, index) => [part.key, SITES[index] ?? []] as const);
   const taken = sites.map(([, row]) => row[0]);
   const rows = ROWS.filter((row) => !taken.includes(row[0]));
-  for (const part of test.parts) {
+  for (const part of shown) {
     if (part.unit || part.key === "quality" || part.positions.length > 0) {
       continue;
     }

@@ -166,6 +166,9 @@ const FINGERS: Record<string, { x: number; y: number; turn: number; length: numb
   little: { x: 79, y: 52, turn: 15, length: 27 },
 };
 
+/** Where the halves of the ring finger begin, across it. */
+const RING_HALVES: Record<string, number> = { "ring-thumb-half": -6.4, "ring-little-half": 0 };
+
 interface FingerMapProps {
   options: Schemas["OptionJson"][];
   chosen: string[];
@@ -218,6 +221,20 @@ export function FingerMap({ options, chosen, side, onChoose }: FingerMapProps) {
                 stroke="var(--color-ink)"
                 strokeWidth={1.4}
               />
+              {value === "ring" &&
+                Object.entries(RING_HALVES)
+                  .filter(([half]) => chosen.includes(half))
+                  .map(([half, x]) => (
+                    <rect
+                      key={half}
+                      x={x}
+                      y={-at.length}
+                      width={6.4}
+                      height={at.length + 4}
+                      rx={3.2}
+                      fill="var(--color-ink)"
+                    />
+                  ))}
             </g>
           ))}
       </g>

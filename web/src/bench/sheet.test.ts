@@ -13,6 +13,7 @@ const part = (key: string, ...values: string[]) => ({
   positions: [],
   repeats: 1,
   andBack: false,
+  onDemand: false,
 });
 const landmark = {
   id: "lunate",

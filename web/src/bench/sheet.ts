@@ -4,7 +4,7 @@ import type { Schemas } from "../shared/api/client";
 
 /** The parts of a test that a sheet asks for: those with a list of answers. */
 export function askedOnSheet(test: Test): Test["parts"] {
-  return test.parts.filter((part) => !part.unit && part.key !== "quality");
+  return test.parts.filter((part) => !part.unit && !part.onDemand && part.key !== "quality");
 }
 
 /** What "nothing" stands for in a part; undefined where it has no such answer. */

@@ -44,6 +44,7 @@ const test: Test = {
       positions: [],
       repeats: 1,
       andBack: false,
+      onDemand: false,
     },
     {
       key: "strength",
@@ -55,6 +56,7 @@ const test: Test = {
       positions: [],
       repeats: 1,
       andBack: false,
+      onDemand: false,
     },
     {
       key: "site",
@@ -66,6 +68,7 @@ const test: Test = {
       positions: [],
       repeats: 1,
       andBack: false,
+      onDemand: false,
     },
     {
       key: "angle",
@@ -78,6 +81,7 @@ const test: Test = {
       positions: [],
       repeats: 1,
       andBack: false,
+      onDemand: false,
     },
     {
       key: "quality",
@@ -89,6 +93,7 @@ const test: Test = {
       positions: [],
       repeats: 1,
       andBack: false,
+      onDemand: false,
     },
   ],
   wellSideParts: ["pain", "strength"],

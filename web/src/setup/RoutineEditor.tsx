@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { AddTest } from "../bench/AddTest";
+import type { Shared } from "../bench/findTest";
 import { moved, withTest } from "../plan/ordering";
 import { minuteWords } from "../plan/words";
 import { api, dataOf, type Schemas } from "../shared/api/client";
@@ -27,6 +28,8 @@ function keyOf(routine: Schemas["RoutineJson"]): string {
 interface RoutineEditorProps {
   routine: Schemas["RoutineJson"];
   tests: readonly Schemas["TestJson"][];
+  /** Names that several tests go by. */
+  shared: readonly Shared[];
   /** Ids of the clinic's own routines of the region. */
   taken: readonly string[];
   /** Told the id under which it was kept; undefined once it was removed. */
@@ -34,7 +37,7 @@ interface RoutineEditorProps {
 }
 
 /** One routine: its tests in order, each to be moved, timed or left out, and what the whole takes and what speaks against it. */
-export function RoutineEditor({ routine, tests, taken, onKept }: RoutineEditorProps) {
+export function RoutineEditor({ routine, tests, shared, taken, onKept }: RoutineEditorProps) {
   const may = useMayChange();
   const cache = useQueryClient();
   const choose = useChoose();
@@ -226,7 +229,7 @@ export function RoutineEditor({ routine, tests, taken, onKept }: RoutineEditorPr
             <div className="-mx-3">
               <AddTest
                 tests={tests.filter((test) => !ids.includes(test.id))}
-                shared={[]}
+                shared={shared}
                 region={routine.region}
                 onGo={putIn}
               />

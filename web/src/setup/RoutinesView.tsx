@@ -89,6 +89,7 @@ export function RoutinesView() {
             key={region + keyOf(routine) + routine.text}
             routine={routine}
             tests={tests.data.tests}
+            shared={tests.data.sharedNames}
             taken={routines.data.filter((each) => each.own).map((each) => each.id)}
             onKept={(id) => {
               setChosen(id === undefined ? undefined : `own ${id}`);

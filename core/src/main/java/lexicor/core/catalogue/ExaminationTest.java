@@ -84,6 +84,12 @@ public record ExaminationTest(
                 .findFirst();
     }
 
+    /** Whether a criterion is about parts alone that are recorded only on demand. */
+    public boolean onDemand(Criterion criterion) {
+        return criterion.positive().parts().stream()
+                .allMatch(key -> part(key).map(part -> part.taken().onDemand()).orElse(false));
+    }
+
     /** What a full range of a part comes to; empty where it is not judged by eye. */
     public OptionalDouble fullRange(String part) {
         return part(part).orElse(null) instanceof PartDefinition.Measure measure

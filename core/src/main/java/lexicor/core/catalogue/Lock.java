@@ -1,6 +1,8 @@
 package lexicor.core.catalogue;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 
 /**
@@ -28,7 +30,18 @@ public record Lock(
      *
      * @param weeks for how long after its date it locks; empty where it locks for as long as it holds
      */
-    public record Fact(String id, String label, OptionalInt weeks) {}
+    public record Fact(String id, String label, OptionalInt weeks) {
+
+        /** The day from which it locks no more; empty where it has no window, or nobody knows when it began. */
+        public Optional<LocalDate> until(Optional<LocalDate> since) {
+            return weeks.isPresent() ? since.map(day -> day.plusWeeks(weeks.getAsInt())) : Optional.empty();
+        }
+
+        /** Whether it no longer locked on a day. */
+        public boolean lapsed(Optional<LocalDate> since, LocalDate day) {
+            return until(since).filter(until -> !until.isAfter(day)).isPresent();
+        }
+    }
 
     public Lock {
         regions = List.copyOf(regions);

@@ -20,10 +20,11 @@ public sealed interface PartDefinition {
      * @param repeats how many goes are recorded, from 1
      * @param andBack whether it is taken again on the way back, such as on lowering the arm; that has the direction
      *     {@link #BACK}, and no rule reads it
+     * @param onDemand whether it is recorded only when somebody wants to: the bench shows it when it is asked for
      */
-    record Taken(List<String> positions, int repeats, boolean andBack) {
+    record Taken(List<String> positions, int repeats, boolean andBack, boolean onDemand) {
 
-        public static final Taken ONCE = new Taken(List.of(), 1, false);
+        public static final Taken ONCE = new Taken(List.of(), 1, false, false);
 
         /** The direction of what is taken on the way back. */
         public static final String BACK = "down";

@@ -61,7 +61,7 @@ final class PartVocabulary {
 
     /** The part a test asks for, narrowed to the options it names. */
     PartDefinition asked(SourceNode node) {
-        node.allowing("part", "options", "label", "positions", "repeats", "and-back", "usual");
+        node.allowing("part", "options", "label", "positions", "repeats", "and-back", "usual", "more");
         PartDefinition part = parts.get(node.text("part"));
         if (part == null) {
             throw node.child("part")
@@ -72,7 +72,8 @@ final class PartVocabulary {
         PartDefinition.Taken taken = new PartDefinition.Taken(
                 node.texts("positions"),
                 node.has("repeats") ? node.whole("repeats", 1, 9) : 1,
-                node.text("and-back", "no").equals("yes"));
+                node.text("and-back", "no").equals("yes"),
+                node.text("more", "no").equals("yes"));
         if (part instanceof PartDefinition.Choice choice) {
             List<PartDefinition.Option> options = choice.options();
             if (node.has("options")) {

@@ -1,8 +1,10 @@
 package lexicor.core.catalogue;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** The vocabulary in which the catalogue says when a finding holds. Every rule is three-valued. */
@@ -12,6 +14,16 @@ public sealed interface Rule {
 
     /** The rules about single parts that this one is made of, with repeats. */
     Stream<Rule> leaves();
+
+    /** The part that a single rule is about; empty for one that is about none. */
+    default Optional<String> about() {
+        return Optional.empty();
+    }
+
+    /** The parts that it reads. */
+    default Set<String> parts() {
+        return leaves().flatMap(leaf -> leaf.about().stream()).collect(Collectors.toUnmodifiableSet());
+    }
 
     /** Whether it needs the other side as a normal to compare with. */
     default boolean comparesSides() {
@@ -96,6 +108,11 @@ public sealed interface Rule {
         public Stream<Rule> leaves() {
             return Stream.of(this);
         }
+
+        @Override
+        public Optional<String> about() {
+            return Optional.of(part);
+        }
     }
 
     /** Something was recorded for a part: never unknown. */
@@ -109,6 +126,11 @@ public sealed interface Rule {
         @Override
         public Stream<Rule> leaves() {
             return Stream.of(this);
+        }
+
+        @Override
+        public Optional<String> about() {
+            return Optional.of(part);
         }
     }
 
@@ -125,6 +147,11 @@ public sealed interface Rule {
         @Override
         public Stream<Rule> leaves() {
             return Stream.of(this);
+        }
+
+        @Override
+        public Optional<String> about() {
+            return Optional.of(part);
         }
     }
 
@@ -155,6 +182,11 @@ public sealed interface Rule {
         public Stream<Rule> leaves() {
             return Stream.of(this);
         }
+
+        @Override
+        public Optional<String> about() {
+            return Optional.of(part);
+        }
     }
 
     /**
@@ -175,6 +207,11 @@ public sealed interface Rule {
         @Override
         public Stream<Rule> leaves() {
             return Stream.of(this);
+        }
+
+        @Override
+        public Optional<String> about() {
+            return Optional.of(part);
         }
     }
 
@@ -201,6 +238,11 @@ public sealed interface Rule {
         @Override
         public Stream<Rule> leaves() {
             return Stream.of(this);
+        }
+
+        @Override
+        public Optional<String> about() {
+            return Optional.of(part);
         }
     }
 

@@ -2,7 +2,6 @@ package lexicor.core.catalogue;
 
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -61,15 +60,13 @@ public final class RuleWords {
             return "in " + at.position().replace('-', ' ') + " " + say(at.rule(), true);
         }
         if (rule instanceof Rule.In in) {
-            if (in.values().equals(Set.of("yes"))) {
-                return other(in.side()) + label(in.part());
-            }
-            return other(in.side()) + label(in.part()) + " “"
-                    + in.values().stream()
-                            .map(value -> option(in.part(), value))
-                            .sorted()
-                            .collect(Collectors.joining("” or “"))
-                    + "”";
+            boolean present = in.values().contains("yes");
+            String named = in.values().stream()
+                    .filter(value -> !value.equals("yes"))
+                    .map(value -> "“" + option(in.part(), value) + "”")
+                    .sorted()
+                    .collect(Collectors.joining(" or "));
+            return other(in.side()) + label(in.part()) + (named.isEmpty() ? "" : (present ? " or " : " ") + named);
         }
         if (rule instanceof Rule.Recorded recorded) {
             return other(recorded.side()) + label(recorded.part()) + " recorded";

@@ -99,7 +99,7 @@ final class TestReader {
         List<AlsoIn> alsoIn = new ArrayList<>();
         for (SourceNode also : node.list("also-in")) {
             also.allowing("condition", "because");
-            alsoIn.add(new AlsoIn(condition(also), also.text("because")));
+            alsoIn.add(new AlsoIn(condition(also), also.text("because"), also.place()));
         }
         List<String> positions = node.texts("positions");
         if (positions.isEmpty()) {

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Answers;
 import lexicor.core.catalogue.ConditionReading;
@@ -29,15 +30,18 @@ public final class ResponseReader {
 
     private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)(?:@([a-z0-9-]+))?}");
 
+    private static final String WAY_GONE = "it was done in a way that the library no longer knows";
     private static final String TWO_ENTRIES = "recorded differently on two devices: choose which one holds";
 
     private static final String NO_NORMAL = "both sides are affected, so neither is a normal to compare with";
 
     private final ExaminationTest test;
+    private final Set<String> variants;
     private final Schools schools;
 
     public ResponseReader(ExaminationTest test, Schools schools) {
         this.test = test;
+        this.variants = Set.copyOf(test.variants());
         this.schools = schools;
     }
 
@@ -73,7 +77,11 @@ public final class ResponseReader {
                 readings,
                 tries.isEmpty()
                         ? Optional.empty()
-                        : test.way(tries.get(tries.size() - 1).variant()));
+                        : test.way(tries.get(tries.size() - 1).variant()),
+                test.criteria().stream()
+                        .filter(test::onDemand)
+                        .map(Criterion::id)
+                        .collect(Collectors.toSet()));
     }
 
     private Reading read(
@@ -110,6 +118,9 @@ public final class ResponseReader {
             OtherSide otherSide,
             ConditionReading condition,
             Criterion criterion) {
+        if (!variants.contains(attempt.variant())) {
+            return reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, WAY_GONE);
+        }
         Answers answers = new RecordedAnswers(attempt, other, schools, test::fullRange);
         List<Gate> closed = Stream.of(test.gates(), criterion.gates(), condition.gates())
                 .flatMap(List::stream)

@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Lock;
 import lexicor.core.catalogue.TestId;
@@ -38,19 +37,14 @@ public final class LockCheck {
             finding.on().filter(date -> date.isAfter(today)).ifPresent(date -> {
                 throw new IllegalArgumentException(finding.fact() + " is on " + date + "; allowed: up to " + today);
             });
-            Optional<LocalDate> until = until(fact, finding);
-            if (until.isEmpty() || until.get().isAfter(today)) {
+            Optional<LocalDate> until = fact.until(finding.on());
+            if (!fact.lapsed(finding.on(), today)) {
                 lock.tests()
                         .forEach(test -> locked.computeIfAbsent(test, id -> new ArrayList<>())
                                 .add(new LockedTest(test, lock, fact, until)));
             }
         }
         return locked;
-    }
-
-    private static Optional<LocalDate> until(Lock.Fact fact, LockFinding finding) {
-        OptionalInt weeks = fact.weeks();
-        return weeks.isPresent() ? finding.on().map(date -> date.plusWeeks(weeks.getAsInt())) : Optional.empty();
     }
 
     private Lock lockOf(String fact) {

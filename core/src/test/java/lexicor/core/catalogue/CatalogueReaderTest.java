@@ -70,7 +70,7 @@ class CatalogueReaderTest {
             tests/shoulder-first.yaml | 'by: [pain-relieved]' | 'by: [any-relieve]'      | criterion 'any-relieve' is not known
             tests/shoulder-first.yaml | 'by: [top-less-palm-up, top-pain]' | 'by: [top-pain]' | criterion 'top-less-palm-up' of 'sh-active-compression' is read for no condition
             tests/wrist-first.yaml | 'position: pronation'   | 'position: pronated'      | position 'pronated' is not one that this test records in
-            tests/wrist-first.yaml | '- side-difference: {part: shift' | '- side-difference: {part: end' | part 'end' is not measured
+            tests/wrist-first.yaml | 'side-difference: {part: shift' | 'side-difference: {part: end' | part 'end' is not measured
             tests/wrist-first.yaml | 'at-context: {position: neutral, rule: {is: {part: end, value: firm}}}' | 'is: {part: end, value: firm}' | part 'end' is recorded by position; allowed: within at-context
             patterns-shoulder.yaml | 'test: sh-hawkins, criterion: pain' | 'test: sh-hawkin, criterion: pain' | test 'sh-hawkin' is not known
             conditions-wrist.yaml | 'only-if: [after-fall]' | 'only-if: [after-fal]'  | clue 'after-fal' is not known

@@ -7,6 +7,9 @@ import static lexicor.core.Responses.history;
 import static lexicor.core.Responses.repeat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
@@ -24,6 +27,21 @@ class RepeatedTestTest {
                 repeat("sh-neer", 1, chosen("pain", "familiar")), repeat("sh-neer", 2, chosen("pain", "none"))));
         assertThat(reading.result()).isEqualTo(Reading.Result.NOT_INTERPRETABLE);
         assertThat(reading.phrase()).contains("not reproducible");
+    }
+
+    @Test
+    void an_answer_of_a_way_that_the_library_no_longer_has_is_not_read_as_the_usual_one() {
+        Attempt gone = new Attempt(
+                UUID.randomUUID(),
+                TestId.of("sh-neer"),
+                "a-way-of-old",
+                Side.RIGHT,
+                1,
+                Set.of(),
+                List.of(chosen("pain", "familiar")));
+        Reading reading = neer(history(gone));
+        assertThat(reading.result()).isEqualTo(Reading.Result.NOT_INTERPRETABLE);
+        assertThat(reading.phrase()).contains("a way that the library no longer knows");
     }
 
     @Test

@@ -1,5 +1,6 @@
 package lexicor.server.examinations;
 
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -15,6 +16,7 @@ import lexicor.core.intake.ContentWords;
 import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.intake.IntakeState;
+import lexicor.core.intake.LockFinding;
 import lexicor.core.intake.SafetyScreen;
 import org.springframework.stereotype.Component;
 
@@ -126,8 +128,10 @@ class IntakeNote {
         };
     }
 
-    /** Red flags, locks and decisions against them, in lines of plain text. */
-    List<String> safety(IntakeState state) {
+    /**
+     * Red flags, locks as they were on the day of the examination, and decisions against them, in lines of plain text.
+     */
+    List<String> safety(IntakeState state, LocalDate day) {
         List<String> safety = new ArrayList<>();
         SafetyScreen screen = state.screen();
         screen.present().forEach(flag -> {
@@ -144,16 +148,27 @@ class IntakeNote {
             safety.add("Red flags not all asked");
         }
         for (Lock lock : catalogue.locks()) {
-            lock.facts().stream()
-                    .filter(fact -> state.facts().stream()
-                            .anyMatch(finding -> finding.fact().equals(fact.id())))
-                    .forEach(fact -> safety.add(fact.label() + ". Locked or lightened: "
-                            + lock.kinds().toLowerCase(Locale.UK)));
+            for (LockFinding told : state.facts()) {
+                lock.facts().stream()
+                        .filter(fact -> fact.id().equals(told.fact()))
+                        .forEach(fact -> safety.add(lockInWords(lock, fact, told, day)));
+            }
         }
         state.overrides()
                 .forEach((test, override) -> safety.add(
                         "Done against a lock: " + catalogue.test(test).name() + ", by " + people.name(override.by())
                                 + " on " + DAY.format(override.at()) + ": " + Typed.oneLine(override.reason())));
         return safety.stream().map(line -> "- " + line).toList();
+    }
+
+    private static String lockInWords(Lock lock, Lock.Fact fact, LockFinding told, LocalDate day) {
+        String since = told.on().map(on -> " (" + DAY.format(on) + ")").orElse("");
+        if (fact.lapsed(told.on(), day)) {
+            return fact.label() + since + ": no longer a reason to lock tests on the day of the examination";
+        }
+        return fact.label() + since + ". Locked or lightened: " + lock.kinds().toLowerCase(Locale.UK)
+                + fact.until(told.on())
+                        .map(until -> ", until " + DAY.format(until))
+                        .orElse("");
     }
 }

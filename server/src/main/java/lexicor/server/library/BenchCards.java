@@ -236,7 +236,8 @@ class BenchCards {
                     List.of(),
                     positions,
                     part.taken().repeats(),
-                    part.taken().andBack());
+                    part.taken().andBack(),
+                    part.taken().onDemand());
         }
         PartDefinition.Measure measure = (PartDefinition.Measure) part;
         return new RegionJson.PartJson(
@@ -257,7 +258,8 @@ class BenchCards {
                         .toList(),
                 positions,
                 part.taken().repeats(),
-                part.taken().andBack());
+                part.taken().andBack(),
+                part.taken().onDemand());
     }
 
     /** A position as it is said. */

@@ -168,6 +168,7 @@ public record RegionJson(
      * @param positions it is taken in; empty where there is but one
      * @param repeats how many goes are recorded
      * @param andBack whether it is taken again on the way back
+     * @param onDemand whether it is shown only when it is asked for
      */
     @Schema(name = "PartDefinitionJson")
     public record PartJson(
@@ -184,7 +185,8 @@ public record RegionJson(
             List<WindowJson> windows,
             List<OptionJson> positions,
             int repeats,
-            boolean andBack) {}
+            boolean andBack,
+            boolean onDemand) {}
 
     /** From and to, both ends included, in the unit of the measure. */
     public record WindowJson(double from, double to) {}

@@ -3,7 +3,9 @@ package lexicor.server.examinations;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
 import lexicor.core.examination.Side;
@@ -11,6 +13,8 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 class IntakeApiTest extends AtTheBench {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK);
 
     @Test
     void a_clue_moves_the_start_and_one_with_published_accuracy_is_weighed_instead() {
@@ -80,6 +84,25 @@ class IntakeApiTest extends AtTheBench {
                         "Lightly, agreed",
                         "Severe osteoporosis. Locked or lightened: overpressure",
                         "flexed int. rotation (severe osteoporosis");
+    }
+
+    @Test
+    void a_lock_whose_time_is_over_is_told_as_over_and_one_in_force_with_its_end() throws Exception {
+        String id = begin();
+        LocalDate longAgo = LocalDate.now().minusWeeks(30);
+        send(
+                id,
+                visit.tell(
+                        Answer.of("facts", "shoulder-repair", "shoulder-dislocation"),
+                        Answer.on("fact-date:shoulder-repair", longAgo),
+                        Answer.on(
+                                "fact-date:shoulder-dislocation",
+                                LocalDate.now().minusWeeks(2))));
+        assertThat(note(id))
+                .contains(
+                        "Shoulder repair or stabilisation (" + DAY.format(longAgo) + "): no longer a reason",
+                        "until " + DAY.format(LocalDate.now().plusWeeks(4)))
+                .doesNotContain("Shoulder repair or stabilisation (" + DAY.format(longAgo) + "). Locked");
     }
 
     @Test
