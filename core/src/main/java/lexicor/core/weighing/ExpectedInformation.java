@@ -89,15 +89,16 @@ public final class ExpectedInformation {
     }
 
     /**
-     * How much a bit about a condition is worth to the patient: a serious one counts double, and one that is less
-     * likely than would be acted on counts in proportion, since ruling out what nobody expects changes nothing.
+     * How much a bit about a condition is worth to the patient. One that is less likely than would be tested for counts
+     * in proportion, since ruling out what nobody expects changes nothing. A serious one counts double from where it
+     * would be referred, and below that never less than one that is likely.
      *
      * @param now its chance, 0..1
      * @return above 0, up to 2
      */
     static double counts(Condition condition, double now, Thresholds thresholds) {
         return condition.serious().isPresent()
-                ? SERIOUS_COUNTS * Math.min(1, now / thresholds.serious())
+                ? Math.max(1, SERIOUS_COUNTS * Math.min(1, now / thresholds.serious()))
                 : Math.min(1, now / thresholds.test());
     }
 

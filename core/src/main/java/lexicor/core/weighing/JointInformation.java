@@ -19,8 +19,8 @@ import lexicor.core.examination.TestReading;
 /**
  * What a set of open tests would tell together: the expected fall of entropy, in bits, over all that they could answer.
  * It is not the sum of what each would tell, since tests of one tissue repeat each other, and one answer makes another
- * less or more telling. As for a single test, the best condition of each family counts, serious ones double, and only
- * conditions in play.
+ * less or more telling. As for a single test, the best condition of each family counts, each by what it is worth
+ * ({@link ExpectedInformation#counts}), and only conditions in play.
  *
  * <p>All answers are followed as long as a condition has at most {@value #MOST} of them; then those that leave the
  * condition alike are taken together, which can only lose information. Immutable.

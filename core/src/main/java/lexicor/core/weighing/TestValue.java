@@ -7,7 +7,7 @@ import lexicor.core.catalogue.TestId;
 /**
  * What a test that is still open could tell.
  *
- * @param bits expected information about the live conditions, the best of each family, serious ones double
+ * @param bits expected information about the live conditions, the best of each family, each by what it is worth
  * @param seconds its own time and the time to change position
  * @param moves whether the patient has to change position
  * @param worthDoing whether it promises at least the least that is worth doing
