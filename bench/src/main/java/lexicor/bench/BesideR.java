@@ -7,8 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
-import lexicor.core.weighing.SingleTest;
-import lexicor.core.weighing.TestGroup;
+import lexicor.core.posttest.SingleTest;
+import lexicor.core.posttest.TestGroup;
 
 /**
  * The chances of answer patterns, in one run with R's multivariate normal: largest difference, and how many times

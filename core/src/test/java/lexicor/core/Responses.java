@@ -6,15 +6,22 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.CatalogueReader;
+import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Attempt;
 import lexicor.core.examination.Command;
 import lexicor.core.examination.History;
 import lexicor.core.examination.Part;
+import lexicor.core.examination.Reading;
 import lexicor.core.examination.Side;
+import lexicor.core.examination.TestReading;
 
 /** Short ways to write down responses in tests. The right side is the one in question. */
 public final class Responses {
+
+    private static final Catalogue CATALOGUE = CatalogueReader.shipped();
 
     private Responses() {}
 
@@ -56,5 +63,20 @@ public final class Responses {
         List<Command> commands = new ArrayList<>();
         Arrays.stream(attempts).forEach(attempt -> commands.add(recorded(attempt)));
         return History.of(commands);
+    }
+
+    /** A test of the shipped catalogue in which everything was positive, or everything negative. */
+    public static TestReading answered(String id, boolean positive) {
+        List<Reading> readings = new ArrayList<>();
+        for (ConditionReading reads : CATALOGUE.test(TestId.of(id)).reads()) {
+            reads.by()
+                    .forEach(criterion -> readings.add(new Reading(
+                            TestId.of(id),
+                            reads.condition(),
+                            criterion,
+                            positive ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE,
+                            id)));
+        }
+        return new TestReading(TestId.of(id), true, readings);
     }
 }

@@ -5,9 +5,9 @@ import java.util.Set;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.findings.WeightedFinding;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
-import lexicor.core.weighing.WeightedFinding;
 
 /**
  * Negatives that are worth a word where little is written: those that weighed against a condition that was in play

@@ -1,2 +1,5 @@
-/** Answers that share normal factors: how far tests of one tissue, and of one body, repeat each other. */
+/**
+ * How findings of one tissue depend on each other: normal distribution, shared factor, and correlations with their
+ * estimation.
+ */
 package lexicor.core.dependence;

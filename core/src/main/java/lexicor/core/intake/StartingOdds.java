@@ -13,9 +13,9 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.evidence.Evidence;
+import lexicor.core.posttest.LogOdds;
 import lexicor.core.story.HeardStory;
 import lexicor.core.story.StoryTable;
-import lexicor.core.weighing.LogOdds;
 
 /**
  * The chance of each condition before the first test: the working estimate of the setting, a tenth of it outside the

@@ -13,7 +13,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.weighing.JointInformation;
+import lexicor.core.nexttest.JointInformation;
 import lexicor.core.weighing.Weighing;
 
 /**

@@ -16,7 +16,7 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.weighing.JointInformation;
+import lexicor.core.nexttest.JointInformation;
 import lexicor.core.weighing.Standing;
 
 /** What open tests are for in a situation, by rules of their own beside what tells most together. */

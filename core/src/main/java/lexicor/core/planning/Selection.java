@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.TestId;
-import lexicor.core.weighing.JointInformation;
+import lexicor.core.nexttest.JointInformation;
 
 /**
  * Which tests tell most together in the time there is. What a set tells is not the sum of what its tests tell, so the

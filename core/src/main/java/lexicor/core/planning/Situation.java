@@ -10,9 +10,9 @@ import java.util.stream.Collectors;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.TestReading;
+import lexicor.core.findings.Visit;
 import lexicor.core.safety.Referral;
 import lexicor.core.weighing.Ranking;
-import lexicor.core.weighing.Visit;
 
 /**
  * What a plan is made from.

@@ -18,6 +18,7 @@ import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
+import lexicor.core.findings.WeighedGroup;
 
 /** Says in plain sentences what a response means, by the criterion that is weighed for each condition. */
 public final class Interpreter {

@@ -11,20 +11,29 @@ import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.dependence.Correlation;
+import lexicor.core.dependence.CorrelationBelief;
+import lexicor.core.dependence.Correlations;
 import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.differential.Differential;
 import lexicor.core.differential.Finding;
 import lexicor.core.differential.Fits;
 import lexicor.core.differential.Forest;
 import lexicor.core.differential.Target;
+import lexicor.core.draws.Sampler;
 import lexicor.core.evidence.Belief;
+import lexicor.core.findings.Visit;
+import lexicor.core.findings.WeighingSettings;
+import lexicor.core.findings.Weight;
+import lexicor.core.findings.WeightedFinding;
+import lexicor.core.posttest.LogOdds;
 import lexicor.core.synthesis.PredictedAccuracy;
 
 /**
  * The joint differential of a visit: what was found, as findings about states of families. An answer of a test is one
  * finding for each family that it speaks about; the conditions of a family for which it reads the same are its targets.
  */
-final class JointModel {
+public final class JointModel {
 
     private final Visit visit;
     private final Correlations correlations;
@@ -167,7 +176,7 @@ final class JointModel {
     }
 
     /** Where a condition stands, 0..1. */
-    double now(ConditionId condition) {
+    public double now(ConditionId condition) {
         return differential.now()[ids.indexOf(condition)];
     }
 
@@ -265,10 +274,10 @@ final class JointModel {
     }
 
     /** Where conditions would stand after either answer of a finding. */
-    record Ahead(double positive, Map<ConditionId, double[]> after) {}
+    public record Ahead(double positive, Map<ConditionId, double[]> after) {}
 
     /** What the answers of an open test would do; one entry for each part that is weighed by itself. */
-    List<Ahead> ahead(Map<ConditionId, WeightedFinding> loads) {
+    public List<Ahead> ahead(Map<ConditionId, WeightedFinding> loads) {
         Map<String, Map<ConditionId, WeightedFinding>> byFamily = new LinkedHashMap<>();
         loads.forEach((condition, load) -> byFamily.computeIfAbsent(key(load, condition), id -> new LinkedHashMap<>())
                 .put(condition, load));

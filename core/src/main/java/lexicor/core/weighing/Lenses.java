@@ -8,6 +8,13 @@ import java.util.Map;
 import java.util.Optional;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.dependence.Correlation;
+import lexicor.core.dependence.Correlations;
+import lexicor.core.findings.ClusterCount;
+import lexicor.core.findings.Combination;
+import lexicor.core.findings.WeightedFinding;
+import lexicor.core.findings.WeightedFindings;
+import lexicor.core.posttest.LogOdds;
 
 /** The findings of one condition through every way of adding up. */
 final class Lenses {

@@ -4,14 +4,19 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import lexicor.core.dependence.Correlation;
 import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.evidence.Belief;
+import lexicor.core.findings.Combination;
+import lexicor.core.findings.FindingGroup;
+import lexicor.core.findings.Weight;
+import lexicor.core.findings.WeightedFinding;
 
 /**
  * Point values of a combination: the chance of all its answers with and without the condition, at the means of what is
  * believed, and what becomes of it when an answer is left out, reversed or added.
  */
-final class PointModel {
+public final class PointModel {
 
     private static final FactorQuadrature.Rule RULE = FactorQuadrature.Rule.FINE;
 
@@ -29,7 +34,7 @@ final class PointModel {
         this.absent = new State(false);
     }
 
-    Combination combination() {
+    public Combination combination() {
         return combination;
     }
 
@@ -44,19 +49,19 @@ final class PointModel {
      * @param correlation of its group; empty where it belongs to none
      * @param share shares of positives with and without the condition
      */
-    Predicted predict(Optional<Correlation> correlation, Weight.Proportions share) {
+    public Predicted predict(Optional<Correlation> correlation, Weight.Proportions share) {
         return new Predicted(present.positiveNext(correlation, share), absent.positiveNext(correlation, share));
     }
 
     /** Chance of a positive with and without the condition, given what was found. */
-    record Predicted(double withCondition, double withoutCondition) {
+    public record Predicted(double withCondition, double withoutCondition) {
 
         /** By a belief alone, whatever else was found. */
-        static Predicted alone(Belief belief) {
+        public static Predicted alone(Belief belief) {
             return new Predicted(belief.sensitivity(), 1 - belief.specificity());
         }
 
-        double likelihoodRatio(boolean positive) {
+        public double likelihoodRatio(boolean positive) {
             return positive ? withCondition / withoutCondition : (1 - withCondition) / (1 - withoutCondition);
         }
     }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.findings.ClusterCount;
 
 /**
  * All conditions of a visit: the informed ones by chance, then those that nothing has informed yet, then those for

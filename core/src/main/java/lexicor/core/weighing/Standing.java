@@ -5,6 +5,10 @@ import java.util.Optional;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.findings.Unweighed;
+import lexicor.core.findings.WeighedGroup;
+import lexicor.core.findings.WeightedFinding;
+import lexicor.core.posttest.Range;
 
 /**
  * Where one condition stands.

@@ -13,9 +13,23 @@ import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.dependence.Correlation;
+import lexicor.core.dependence.Correlations;
+import lexicor.core.draws.Sampler;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
+import lexicor.core.findings.Assumptions;
+import lexicor.core.findings.ClusterCount;
+import lexicor.core.findings.Combination;
+import lexicor.core.findings.Visit;
+import lexicor.core.findings.WeighedGroup;
+import lexicor.core.findings.WeighingSettings;
+import lexicor.core.findings.WeightedFinding;
+import lexicor.core.findings.WeightedFindings;
+import lexicor.core.posttest.Decibans;
+import lexicor.core.posttest.LogOdds;
+import lexicor.core.posttest.Range;
 
 /** One weighing of one visit. */
 final class VisitWeighing {
@@ -43,7 +57,7 @@ final class VisitWeighing {
     private final Catalogue catalogue;
     private final Evidence evidence;
     private final WeighingSettings settings;
-    private final DrawStore store;
+    private final WeighingStore store;
     private final Visit visit;
     private final Map<TestId, TestReading> done = new LinkedHashMap<>();
     private final long seed;
@@ -60,7 +74,7 @@ final class VisitWeighing {
     private JointModel model;
     private Joined joined;
 
-    VisitWeighing(Weighing weighing, DrawStore store, Visit visit, List<TestReading> tests, long seed) {
+    VisitWeighing(Weighing weighing, WeighingStore store, Visit visit, List<TestReading> tests, long seed) {
         this.weighing = weighing;
         this.catalogue = weighing.catalogue();
         this.evidence = weighing.evidence();
@@ -73,7 +87,7 @@ final class VisitWeighing {
         inForce = weighing.correlations().with(assumed.correlations());
         builder = new WeightedFindings(catalogue, evidence, settings, visit);
         patterns = new PatternMatcher(done);
-        sampler = new Sampler(store, settings.draws(), assumed.betweenStudies(), seed);
+        sampler = new Sampler(store.draws(), settings.draws(), assumed.betweenStudies(), seed);
         lens = Lens.of(visit.schools());
         clusters = catalogue.routine(visit.region()).clusters().stream()
                 .map(catalogue::cluster)

@@ -13,12 +13,18 @@ import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.dependence.Correlations;
 import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.differential.Fits;
 import lexicor.core.differential.Forest;
 import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.TestReading;
+import lexicor.core.findings.Visit;
+import lexicor.core.findings.WeighingSettings;
+import lexicor.core.findings.WeightedFinding;
+import lexicor.core.findings.WeightedFindings;
+import lexicor.core.posttest.LogOdds;
 
 /**
  * Weighs readings into a ranking. Findings of one dependency group share a factor, groups are weakly linked, and a
@@ -32,7 +38,7 @@ public final class Weighing {
     private final Evidence evidence;
     private final WeighingSettings settings;
     private final Correlations correlations;
-    private final DrawStore store;
+    private final WeighingStore store;
     private final Map<ConditionId, Boolean> measured = new ConcurrentHashMap<>();
     private final Map<List<ConditionId>, Ground> grounds;
 
@@ -42,7 +48,7 @@ public final class Weighing {
                 evidence,
                 settings,
                 Correlations.of(catalogue, evidence),
-                new DrawStore(),
+                new WeighingStore(),
                 new ConcurrentHashMap<>());
     }
 
@@ -51,7 +57,7 @@ public final class Weighing {
             Evidence evidence,
             WeighingSettings settings,
             Correlations correlations,
-            DrawStore store,
+            WeighingStore store,
             Map<List<ConditionId>, Ground> grounds) {
         this.catalogue = catalogue;
         this.evidence = evidence;
@@ -133,7 +139,7 @@ public final class Weighing {
     }
 
     /** The region's conditions that have a start, then those of other regions that a test has brought in. */
-    List<Condition> ranked(Visit visit) {
+    public List<Condition> ranked(Visit visit) {
         return Stream.concat(catalogue.conditionsOf(visit.region()).stream(), catalogue.conditions().values().stream())
                 .distinct()
                 .filter(condition -> visit.starts().containsKey(condition.id()))
@@ -164,14 +170,14 @@ public final class Weighing {
     private record Ground(Forest forest, Fits fits) {}
 
     /** The joint model of a visit with what was found. */
-    JointModel jointModel(Visit visit, List<TestReading> tests) {
+    public JointModel jointModel(Visit visit, List<TestReading> tests) {
         return new VisitWeighing(this, store, visit, tests, NO_DRAWS).joint();
     }
 
     /**
      * What is weighed for each ranked condition of a visit, chained, with what was found; in the order of the routine.
      */
-    List<Model> models(Visit visit, List<TestReading> tests) {
+    public List<Model> models(Visit visit, List<TestReading> tests) {
         VisitWeighing pass = new VisitWeighing(this, store, visit, tests, NO_DRAWS);
         return ranked(visit).stream().map(pass::model).toList();
     }
@@ -181,28 +187,28 @@ public final class Weighing {
      *
      * @param before log odds before any finding
      */
-    record Model(
+    public record Model(
             Condition condition,
             LogOdds before,
             PointModel points,
             WeightedFindings builder,
             Correlations correlations) {
 
-        double now() {
+        public double now() {
             return LogOdds.chance(before.value() + points.logLikelihoodRatio());
         }
     }
 
     /** The content that is weighed by. */
-    Catalogue catalogue() {
+    public Catalogue catalogue() {
         return catalogue;
     }
 
-    Evidence evidence() {
+    public Evidence evidence() {
         return evidence;
     }
 
-    WeighingSettings settings() {
+    public WeighingSettings settings() {
         return settings;
     }
 

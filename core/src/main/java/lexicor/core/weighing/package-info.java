@@ -1,5 +1,4 @@
 /**
- * From readings to chances: likelihood ratios, clusters, the ranking with its ranges, and what of it came from where.
- * Pure functions; randomness comes only from a seed that is passed in.
+ * How likely each condition stands: the joint differential's points and ranges, ranking, leaders, schools and patterns.
  */
 package lexicor.core.weighing;

@@ -20,10 +20,10 @@ import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
-import lexicor.core.weighing.JointInformation;
-import lexicor.core.weighing.Visit;
+import lexicor.core.findings.Visit;
+import lexicor.core.findings.WeighingSettings;
+import lexicor.core.nexttest.JointInformation;
 import lexicor.core.weighing.Weighing;
-import lexicor.core.weighing.WeighingSettings;
 import org.junit.jupiter.api.Test;
 
 /**

@@ -16,6 +16,8 @@ import lexicor.core.examination.History;
 import lexicor.core.examination.ResponseReader;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
+import lexicor.core.findings.Visit;
+import lexicor.core.findings.WeighingSettings;
 import org.junit.jupiter.api.Test;
 
 /** Shoulders as a therapist meets them, and what the ranking should make of each. */

@@ -1,6 +1,6 @@
 package lexicor.core.weighing;
 
-import static lexicor.core.weighing.ExpectedInformationTest.answered;
+import static lexicor.core.Responses.answered;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -15,6 +15,11 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.TestReading;
+import lexicor.core.findings.Assumptions;
+import lexicor.core.findings.ClusterCount;
+import lexicor.core.findings.Visit;
+import lexicor.core.findings.WeighingSettings;
+import lexicor.core.findings.Weight;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;

@@ -1,6 +1,6 @@
 package lexicor.core.weighing;
 
-import static lexicor.core.weighing.ExpectedInformationTest.answered;
+import static lexicor.core.Responses.answered;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -20,6 +20,12 @@ import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.Reading.Result;
 import lexicor.core.examination.TestReading;
+import lexicor.core.findings.Assumptions;
+import lexicor.core.findings.ClusterCount;
+import lexicor.core.findings.OwnEstimate;
+import lexicor.core.findings.Visit;
+import lexicor.core.findings.WeighingSettings;
+import lexicor.core.findings.WeightedFinding;
 import org.junit.jupiter.api.Test;
 
 class PatternAndFamilyTest {

@@ -1,6 +1,6 @@
 package lexicor.core.weighing;
 
-import static lexicor.core.weighing.ExpectedInformationTest.answered;
+import static lexicor.core.Responses.answered;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -12,6 +12,9 @@ import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.examination.TestReading;
+import lexicor.core.findings.Visit;
+import lexicor.core.findings.WeighingSettings;
+import lexicor.core.posttest.Range;
 import org.junit.jupiter.api.Test;
 
 class RankingOrderTest {

@@ -13,11 +13,13 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import lexicor.core.Responses;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.draws.Draws;
 import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
@@ -27,6 +29,15 @@ import lexicor.core.examination.History;
 import lexicor.core.examination.ResponseReader;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
+import lexicor.core.findings.Assumptions;
+import lexicor.core.findings.Visit;
+import lexicor.core.findings.WeighedGroup;
+import lexicor.core.findings.WeighingSettings;
+import lexicor.core.posttest.LinkedGroups;
+import lexicor.core.posttest.LogOdds;
+import lexicor.core.posttest.Range;
+import lexicor.core.posttest.SingleTest;
+import lexicor.core.posttest.TestGroup;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.Size;
@@ -100,9 +111,8 @@ class WeighingTest {
     @Test
     void tests_of_one_group_count_what_they_share_once() {
         Visit half = NOTED.with(NOTED.assumptions().with(Map.of("ac-loading", 0.5)));
-        List<TestReading> both = List.of(
-                ExpectedInformationTest.answered("sh-ac-resisted-extension", true),
-                ExpectedInformationTest.answered("sh-paxinos", true));
+        List<TestReading> both =
+                List.of(Responses.answered("sh-ac-resisted-extension", true), Responses.answered("sh-paxinos", true));
         Standing standing = WEIGHING.weigh(half, both, 1).of(ACJ);
         TestGroup group = TestGroup.of(
                 0.5, List.of(single("sh-ac-resisted-extension", ACJ, true), single("sh-paxinos", ACJ, true)));
@@ -117,9 +127,8 @@ class WeighingTest {
     @Test
     void groups_are_weakly_linked() {
         Visit half = NOTED.with(NOTED.assumptions().with(Map.of("ac-loading", 0.5)));
-        List<TestReading> tests = List.of(
-                ExpectedInformationTest.answered("sh-ac-resisted-extension", true),
-                ExpectedInformationTest.answered("sh-paxinos", true));
+        List<TestReading> tests =
+                List.of(Responses.answered("sh-ac-resisted-extension", true), Responses.answered("sh-paxinos", true));
         double linked = WEIGHING.weigh(half, tests, 1).of(ACJ).likelihoodRatio();
         Assumptions apart = new Assumptions(
                 0,

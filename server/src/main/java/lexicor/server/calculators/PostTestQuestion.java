@@ -6,7 +6,7 @@ import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
-import lexicor.core.weighing.SingleTest;
+import lexicor.core.posttest.SingleTest;
 import lexicor.server.problems.BadInput;
 
 /** A chance before, and groups of tests with their results. */

@@ -2,7 +2,7 @@ package lexicor.server.examinations;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import lexicor.core.weighing.TestValue;
+import lexicor.core.nexttest.TestValue;
 
 /**
  * What an open test could tell.

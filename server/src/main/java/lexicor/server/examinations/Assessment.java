@@ -11,6 +11,7 @@ import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.examination.TestReading;
+import lexicor.core.findings.Visit;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.StartingOdds;
 import lexicor.core.safety.Known;
@@ -18,7 +19,6 @@ import lexicor.core.safety.Referral;
 import lexicor.core.safety.SafetyRules;
 import lexicor.core.safety.Suspicion;
 import lexicor.core.weighing.Ranking;
-import lexicor.core.weighing.Visit;
 
 /** Where an examination stands, drawn together once: what was told, read, weighed, is suspected and is still open. */
 final class Assessment {

@@ -21,7 +21,7 @@ import lexicor.core.conclusion.Markers;
 import lexicor.core.conclusion.SigningBlocker;
 import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeState;
-import lexicor.core.weighing.Percent;
+import lexicor.core.posttest.Percent;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
 import org.springframework.stereotype.Component;

@@ -2,9 +2,9 @@ package lexicor.server.examinations;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import lexicor.core.weighing.Correlation;
-import lexicor.core.weighing.CorrelationFit;
-import lexicor.core.weighing.DecisiveFinding;
+import lexicor.core.dependence.Correlation;
+import lexicor.core.dependence.CorrelationFit;
+import lexicor.core.nexttest.DecisiveFinding;
 
 /**
  * One condition looked at closely, under correlations that may be set by hand for the look.

@@ -9,14 +9,14 @@ import lexicor.core.catalogue.Thresholds;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeState;
+import lexicor.core.nexttest.SecondOpinion;
+import lexicor.core.nexttest.TestValue;
 import lexicor.core.pathway.Pathway;
 import lexicor.core.pathway.PathwayWalk;
 import lexicor.core.pathway.Pathways;
 import lexicor.core.pathway.Step;
 import lexicor.core.weighing.Ranking;
-import lexicor.core.weighing.SecondOpinion;
 import lexicor.core.weighing.Standing;
-import lexicor.core.weighing.TestValue;
 import org.springframework.stereotype.Component;
 
 /** Says how far a patient has come on each pathway, and what the weighing makes of it. */

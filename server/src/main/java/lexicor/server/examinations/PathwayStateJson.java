@@ -2,8 +2,8 @@ package lexicor.server.examinations;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import lexicor.core.nexttest.SecondOpinion;
 import lexicor.core.pathway.PathwayWalk;
-import lexicor.core.weighing.SecondOpinion;
 
 /**
  * How far a patient has come on a pathway.

@@ -9,10 +9,10 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.nexttest.TestValue;
 import lexicor.core.planning.BudgetCurve;
 import lexicor.core.planning.Plan;
 import lexicor.core.planning.Why;
-import lexicor.core.weighing.TestValue;
 
 /**
  * The tests to do in the time there is, and why each is in or out. Information in bits.

@@ -5,7 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import lexicor.core.weighing.Percent;
+import lexicor.core.posttest.Percent;
 
 /** Compares what was signed with what the same record comes to now. */
 final class Recomputation {

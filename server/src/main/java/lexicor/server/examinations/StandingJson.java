@@ -8,18 +8,18 @@ import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.dependence.Correlation;
 import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.examination.Reading;
-import lexicor.core.weighing.Correlation;
+import lexicor.core.findings.Unweighed;
+import lexicor.core.findings.WeighedGroup;
+import lexicor.core.findings.WeightedFinding;
+import lexicor.core.posttest.NaturalFrequencies;
 import lexicor.core.weighing.Lens;
 import lexicor.core.weighing.LensResult;
-import lexicor.core.weighing.NaturalFrequencies;
 import lexicor.core.weighing.PatternReading;
 import lexicor.core.weighing.Standing;
 import lexicor.core.weighing.Tally;
-import lexicor.core.weighing.Unweighed;
-import lexicor.core.weighing.WeighedGroup;
-import lexicor.core.weighing.WeightedFinding;
 
 /**
  * Where a condition stands. Chances are 0..1, weights in decibans: above 0 for, below against.

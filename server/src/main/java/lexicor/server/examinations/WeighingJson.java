@@ -8,7 +8,7 @@ import lexicor.core.catalogue.Cluster;
 import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.examination.ForceTries;
 import lexicor.core.examination.History;
-import lexicor.core.weighing.ClusterCount;
+import lexicor.core.findings.ClusterCount;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Statement;
 

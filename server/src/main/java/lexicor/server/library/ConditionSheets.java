@@ -13,10 +13,10 @@ import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.findings.WeighingSettings;
 import lexicor.core.intake.IntakeForm;
+import lexicor.core.nexttest.Separation;
 import lexicor.core.story.StoryTable;
-import lexicor.core.weighing.Separation;
-import lexicor.core.weighing.WeighingSettings;
 import lexicor.server.settings.ClinicSettings;
 import org.springframework.stereotype.Component;
 

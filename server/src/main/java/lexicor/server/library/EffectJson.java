@@ -1,7 +1,7 @@
 package lexicor.server.library;
 
-import lexicor.core.weighing.NaturalFrequencies;
-import lexicor.core.weighing.SingleEffect;
+import lexicor.core.draws.SingleEffect;
+import lexicor.core.posttest.NaturalFrequencies;
 
 /** What either answer does to a chosen chance. Chances are 0..1. */
 public record EffectJson(String record, double before, AnswerJson positive, AnswerJson negative) {

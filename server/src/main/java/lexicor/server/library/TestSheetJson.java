@@ -3,7 +3,7 @@ package lexicor.server.library;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import lexicor.core.catalogue.Pose;
-import lexicor.core.weighing.Usefulness;
+import lexicor.core.nexttest.Usefulness;
 
 /** A test in full. {@code pose} is absent where a figure would mislead. */
 public record TestSheetJson(

@@ -29,7 +29,7 @@ import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.RecordUse;
 import lexicor.core.evidence.StudyFigures;
-import lexicor.core.weighing.Usefulness;
+import lexicor.core.nexttest.Usefulness;
 import org.springframework.stereotype.Component;
 
 /** Puts together what the sheet of a test shows. */

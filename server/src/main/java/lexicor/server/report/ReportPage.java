@@ -7,8 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import lexicor.core.posttest.Percent;
 import lexicor.core.source.SourceNode;
-import lexicor.core.weighing.Percent;
 
 /** Lays a report out as a page of XHTML: rails and beam as plain boxes, so that a browser and a PDF draw them alike. */
 final class ReportPage {

@@ -3,10 +3,10 @@ package lexicor.server.settings;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.weighing.Assumptions;
-import lexicor.core.weighing.Correlation;
-import lexicor.core.weighing.Correlations;
-import lexicor.core.weighing.OwnEstimate;
+import lexicor.core.dependence.Correlation;
+import lexicor.core.dependence.Correlations;
+import lexicor.core.findings.Assumptions;
+import lexicor.core.findings.OwnEstimate;
 
 /**
  * What the weighing assumes, each beside what ships.

@@ -8,7 +8,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.evidence.Evidence;
-import lexicor.core.weighing.OwnEstimate;
+import lexicor.core.findings.OwnEstimate;
 
 /** The clinic's own estimates among its settings: named own.TEST.CONDITION, written as positive/negative. */
 final class OwnEstimates {
