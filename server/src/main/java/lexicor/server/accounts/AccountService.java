@@ -13,7 +13,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.AuditLog;
-import lexicor.server.load.DiskRoom;
+import lexicor.server.disk.DiskRoom;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Conflict;
 import lexicor.server.problems.NotFound;

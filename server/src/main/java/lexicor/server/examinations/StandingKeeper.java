@@ -7,7 +7,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
 import lexicor.server.cases.CaseService;
-import lexicor.server.load.DiskRoom;
+import lexicor.server.disk.DiskRoom;
 import lexicor.server.problems.NotFound;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

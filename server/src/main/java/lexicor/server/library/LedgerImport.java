@@ -8,7 +8,7 @@ import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.RecordUse;
 import lexicor.core.source.Fingerprint;
-import lexicor.server.load.DiskRoom;
+import lexicor.server.disk.DiskRoom;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;

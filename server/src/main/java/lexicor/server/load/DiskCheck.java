@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Set;
+import lexicor.server.disk.DiskRoom;
 import lexicor.server.problems.PlainProblem;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;

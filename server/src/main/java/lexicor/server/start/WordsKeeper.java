@@ -7,7 +7,7 @@ import lexicor.core.intake.ContentWords;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.pathway.Pathways;
 import lexicor.core.source.Fingerprint;
-import lexicor.server.load.DiskRoom;
+import lexicor.server.disk.DiskRoom;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.stereotype.Component;
 

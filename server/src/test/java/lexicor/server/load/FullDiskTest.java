@@ -8,6 +8,7 @@ import java.util.UUID;
 import lexicor.server.Asking;
 import lexicor.server.LexicorApplication;
 import lexicor.server.accounts.Role;
+import lexicor.server.disk.DiskRoom;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;

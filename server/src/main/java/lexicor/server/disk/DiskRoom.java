@@ -1,4 +1,4 @@
-package lexicor.server.load;
+package lexicor.server.disk;
 
 import java.io.IOException;
 import java.nio.file.FileStore;
@@ -21,7 +21,7 @@ public class DiskRoom {
 
     private final Path data;
 
-    DiskRoom(@Value("${lexicor.data}") String data) {
+    public DiskRoom(@Value("${lexicor.data}") String data) {
         this.data = Path.of(data);
     }
 

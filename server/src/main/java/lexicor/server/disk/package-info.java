@@ -1,0 +1,2 @@
+/** Whether the disk that holds the record has room. */
+package lexicor.server.disk;
