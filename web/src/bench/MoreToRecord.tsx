@@ -2,7 +2,6 @@ import { useState } from "react";
 import { withChoice, withMeasure, type Test } from "../examination/commands";
 import { choices, measure, otherSide, type Attempt, type Context, type Part, type Side } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
-import { Button } from "../shared/ui/Button";
 import { ChoiceRow } from "./ChoiceRow";
 import { MeasureField } from "./MeasureField";
 
@@ -26,16 +25,17 @@ export function MoreToRecord({ test, well, attempts, onRecord }: MoreToRecordPro
   }
   return (
     <section aria-label="More to record" className="mt-2">
-      <Button
-        look="quiet"
+      <button
+        type="button"
         aria-expanded={open}
+        className="min-h-12 text-left text-read underline decoration-edge underline-offset-4 hover:decoration-ink"
         onClick={() => {
           setOpen(!open);
         }}
       >
-        {open ? "Fold" : `More to record: ${named(parts)}`}
+        {open ? "Fold away" : `More to record: ${named(parts)}`}
         {!open && count > 0 && ` (${String(count)} recorded)`}
-      </Button>
+      </button>
       {open && (
         <div className="mt-1 flex flex-col gap-1 border border-line bg-sheet p-2">
           {parts.map((part) => (
@@ -43,6 +43,7 @@ export function MoreToRecord({ test, well, attempts, onRecord }: MoreToRecordPro
               key={part.key}
               part={part}
               test={test}
+              involved={involved}
               sides={test.wellSideParts.includes(part.key) ? [well, involved] : [involved]}
               attempts={attempts}
               onRecord={onRecord}
@@ -67,10 +68,11 @@ interface Line {
 interface OnDemandPartProps extends Omit<MoreToRecordProps, "well"> {
   part: Test["parts"][number];
   sides: Side[];
+  involved: Side;
 }
 
 /** One such part: a line a side, or a line a position. */
-function OnDemandPart({ part, test, sides, attempts, onRecord }: OnDemandPartProps) {
+function OnDemandPart({ part, test, sides, involved, attempts, onRecord }: OnDemandPartProps) {
   const lines = sides.flatMap<Line>((side) =>
     part.positions.length === 0
       ? [{ side, label: sides.length > 1 ? capital(sideWord(side)) : "", context: NOWHERE }]
@@ -113,7 +115,9 @@ function OnDemandPart({ part, test, sides, attempts, onRecord }: OnDemandPartPro
             <ChoiceRow
               label={`${part.label}, ${sideWord(side)}${label ? `, ${label}` : ""}`}
               bare
-              options={part.unit ? part.byEye : part.options}
+              options={
+                part.unit ? part.byEye.filter((option) => side === involved || option.value === "full") : part.options
+              }
               chosen={choices(attempts[side], part.key, context)}
               keycaps={[]}
               onChoose={choose}

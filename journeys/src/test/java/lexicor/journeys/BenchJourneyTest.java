@@ -393,4 +393,34 @@ class BenchJourneyTest extends TabletJourney {
                 tests.length,
                 positives / (double) tests.length));
     }
+
+    @Test
+    void what_is_rarely_wanted_is_folded_until_it_is_asked_for_and_stands_in_the_note() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "JB-31");
+        bench.stand("Anterior apprehension");
+        assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Uneasy")))
+                .isVisible();
+        bench.stand("Range of motion");
+        Locator more = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("More to record"));
+        Locator unfold = more.getByRole(AriaRole.BUTTON).first();
+        assertThat(unfold).hasAttribute("aria-expanded", "false");
+        unfold.click();
+        more.getByRole(
+                        AriaRole.GROUP,
+                        new Locator.GetByRoleOptions().setName("End feel").setExact(true))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Springy"))
+                .first()
+                .click();
+        bench.settled();
+        page.reload();
+        assertThat(more.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Springy").setPressed(true)))
+                .hasCount(1);
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Note").setExact(true))
+                .click();
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("end feel springy");
+    }
 }

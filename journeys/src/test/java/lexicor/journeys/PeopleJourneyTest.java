@@ -144,6 +144,26 @@ class PeopleJourneyTest {
     }
 
     @Test
+    void each_person_decides_which_name_of_a_test_comes_first() {
+        try (BrowserContext context = Suite.therapist(Suite.tablet())) {
+            Page page = context.newPage();
+            Bench bench = Bench.startExamination(page, Suite.server().address(), "JP-31");
+            bench.stand("Flexed int. rotation");
+            assertThat(bench.title()).containsText("Flexed int");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("R. Tarn"))
+                    .click();
+            Locator names = page.getByRole(
+                    AriaRole.GROUP, new Page.GetByRoleOptions().setName("Tests are called first by, for me"));
+            names.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("The usual name"))
+                    .click();
+            assertThat(bench.title()).containsText("Hawkins");
+            names.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("What is done"))
+                    .click();
+            assertThat(bench.title()).containsText("Flexed int");
+        }
+    }
+
+    @Test
     void a_screen_left_alone_is_covered_and_is_as_it_was_after_signing_in() {
         try (BrowserContext context = Suite.browser().newContext(Suite.tablet())) {
             Page page = context.newPage();

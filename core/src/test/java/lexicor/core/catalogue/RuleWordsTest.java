@@ -13,7 +13,7 @@ class RuleWordsTest {
     @CsvSource(delimiter = '|', textBlock = """
             sh-neer              | pain                | Pain “Familiar pain”
             sh-er-lag-0          | lag-5               | Lag 5 to 120°
-            sh-release           | apprehension-or-pain | Apprehension or “Grabs or pulls away” or Pain “Familiar pain”
+            sh-release           | apprehension-or-pain | Apprehension or “Grabs” or Pain “Familiar pain”
             sh-belly-press       | wrist-angle         | Wrist bend at least 10° beyond the other side
             sh-active-compression | deep-less-palm-up  | Pain “Familiar pain” and Where “Deep” and (Palm up “Gone” or “Less” or Pain 0 to 10 less by 1 the second time)
             sh-rom               | stiff               | (External rotation, passive 0 to 29° or External rotation, passive 0 to 50 % of the other side) and Flexion, passive at least 15° short of the other side
