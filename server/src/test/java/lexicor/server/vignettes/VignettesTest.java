@@ -6,8 +6,10 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Stream;
@@ -33,6 +35,29 @@ class VignettesTest {
 
     private static InputStream resource(String file) {
         return VignettesTest.class.getResourceAsStream("/vignettes/" + file);
+    }
+
+    /** Mean share of tests that plans for two different stories of one region have in common (Jaccard). */
+    private static double shared(List<JsonNode> stories, Map<String, List<String>> plans) {
+        return stories.stream()
+                .flatMap(one -> stories.stream()
+                        .filter(other -> one.get("id")
+                                                .asString()
+                                                .compareTo(other.get("id").asString())
+                                        < 0
+                                && one.get("region").equals(other.get("region")))
+                        .map(other -> shared(
+                                plans.get(one.get("id").asString()),
+                                plans.get(other.get("id").asString()))))
+                .mapToDouble(Double::doubleValue)
+                .average()
+                .orElse(0);
+    }
+
+    private static double shared(List<String> one, List<String> other) {
+        Set<String> all = new HashSet<>(one);
+        all.addAll(other);
+        return all.isEmpty() ? 0 : (double) one.stream().filter(other::contains).count() / all.size();
     }
 
     @Test
@@ -74,6 +99,7 @@ class VignettesTest {
         }
         later.forEach(Runnable::run);
         System.out.printf("%d of %d stories hold; not: %s%n", held[0], stories.size(), failed);
+        System.out.printf("plans of two stories of one region share %.2f of their tests%n", shared(stories, plans));
         assertThat(held[0])
                 .as("what does not hold:\n%s\nplanned: %s", String.join("\n", failed), chosen.contains("") ? "" : plans)
                 .isGreaterThanOrEqualTo(least);
