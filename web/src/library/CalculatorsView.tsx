@@ -1,9 +1,10 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import type { ReactNode } from "react";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { decimal, inHundred } from "../shared/format";
 import { useAddress } from "../shared/useAddress";
+import { Entry, Fault, isCount } from "./CalculatorParts";
+import { PartialFollowUp, SeriesOfVisits, TwoExaminers } from "./OutcomeCalculators";
 import { Part } from "./Sheet";
 
 const CELLS = [
@@ -23,6 +24,9 @@ export function CalculatorsView() {
       <div className="grid gap-x-12 lg:grid-cols-2">
         <TwoByTwo />
         <PostTest />
+        <TwoExaminers />
+        <PartialFollowUp />
+        <SeriesOfVisits />
       </div>
     </main>
   );
@@ -189,33 +193,4 @@ function PostTest() {
       </p>
     </Part>
   );
-}
-
-function Entry({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
-  return (
-    <label className="text-note">
-      {label}
-      <input
-        inputMode="decimal"
-        value={value}
-        maxLength={12}
-        onChange={(event) => {
-          onChange(event.target.value);
-        }}
-        className="mt-1 block min-h-12 w-full rounded border border-edge bg-sheet px-3 text-read"
-      />
-    </label>
-  );
-}
-
-function Fault({ children }: { children: ReactNode }) {
-  return (
-    <p role="alert" className="mt-3 border-l-4 border-for bg-sheet px-3 py-2 text-read">
-      {children}
-    </p>
-  );
-}
-
-function isCount(text: string): boolean {
-  return /^\d{1,10}$/.test(text.trim()) && Number(text) <= 1_000_000_000;
 }

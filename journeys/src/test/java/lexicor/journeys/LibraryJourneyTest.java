@@ -175,6 +175,22 @@ class LibraryJourneyTest {
     }
 
     @Test
+    void examiners_follow_up_and_a_series_of_visits_are_calculated() {
+        go("/library/calculators?both=20&first=5&second=10&neither=15");
+        assertThat(page.getByText(Pattern.compile("Kappa 0\\.4"))).isVisible();
+        assertThat(page.getByText("They agree on 70 % of the patients")).isVisible();
+        page.getByLabel("Positive, had it", new Page.GetByLabelOptions().setExact(true))
+                .fill("0");
+        page.getByLabel("Positive, had it not").fill("0");
+        assertThat(page.getByRole(AriaRole.ALERT))
+                .hasText("At least one positive and one negative have to have been followed up.");
+        page.getByLabel("Day of each visit").fill("0 14 28");
+        assertThat(page.getByRole(AriaRole.ALERT).last()).containsText("3 days and 4 measures");
+        page.getByLabel("Measured, such as millimetres").fill("40 47 54");
+        assertThat(page.getByText(Pattern.compile("0\\.5 a day"))).isVisible();
+    }
+
+    @Test
     void the_calculators_answer_and_name_what_is_wrong() {
         go("/library/calculators?tp=12&fp=10&fn=4&tn=29");
         assertThat(page.getByRole(

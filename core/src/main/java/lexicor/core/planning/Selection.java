@@ -13,9 +13,10 @@ import lexicor.core.nexttest.JointInformation;
 
 /**
  * Which tests tell most together in the time there is. What a set tells is not the sum of what its tests tell, so the
- * best set is sought and not added up: the test with the most further information for its time, again and again, beside
- * the best single test; then swaps of one for another, and additions, as long as any of them tells more. It can end a
- * little short of the best of all sets; how far is measured against every set of small cases.
+ * best set is sought and not added up: the test with the most further information for its time, again and again,
+ * beginning with none and with each of the best single tests; then swaps of one for another, and additions, as long as
+ * any of them tells more. It can end a little short of the best of all sets; how far is measured against every set of
+ * small cases.
  *
  * @param tests beside those begun with, in the order in which they were chosen
  * @param bits expected information of all of them together, with those begun with
@@ -73,13 +74,15 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
             PlanDuration clock) {
         Chooser chooser = new Chooser(so, begun, candidates, budget, leastBits, clock);
         Set<TestId> best = chooser.improved(chooser.greedy(Set.of()));
-        Optional<TestId> single = chooser.bestSingle();
-        if (single.isPresent()) {
-            Set<TestId> other = chooser.improved(chooser.greedy(Set.of(single.get())));
+        for (TestId single : chooser.bestSingles()) {
+            Set<TestId> other = chooser.improved(chooser.greedy(Set.of(single)));
             best = chooser.bits(other) > chooser.bits(best) + NEXT_TO_NOTHING ? other : best;
         }
         return new Selection(List.copyOf(best), chooser.bits(best), chooser.seconds(best));
     }
+
+    /** Single tests that a search begins with, beside the search that begins with none. */
+    private static final int STARTS = 4;
 
     /** Rounds of swaps: the first few bring nearly all that swapping can. */
     private static final int MOST_ROUNDS = 12;
@@ -132,11 +135,14 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
             return found;
         }
 
-        /** The test that tells most by itself, whatever its time; empty where none fits. */
-        Optional<TestId> bestSingle() {
+        /** The tests that tell most by themselves, whatever their time. */
+        List<TestId> bestSingles() {
             return candidates.keySet().stream()
                     .filter(test -> seconds(Set.of(test)) <= budget && nothing.gain(test) >= leastBits)
-                    .max(Comparator.comparingDouble(test -> counted(test, nothing.gain(test))));
+                    .sorted(Comparator.comparingDouble((TestId test) -> counted(test, nothing.gain(test)))
+                            .reversed())
+                    .limit(STARTS)
+                    .toList();
         }
 
         private double counted(TestId test, double gain) {
