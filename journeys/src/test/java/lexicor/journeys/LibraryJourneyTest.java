@@ -187,7 +187,7 @@ class LibraryJourneyTest {
         page.getByLabel("Day of each visit").fill("0 14 28");
         assertThat(page.getByRole(AriaRole.ALERT).last()).containsText("3 days and 4 measures");
         page.getByLabel("Measured, such as millimetres").fill("40 47 54");
-        assertThat(page.getByText(Pattern.compile("0\\.5 a day"))).isVisible();
+        assertThat(page.getByText(Pattern.compile("0\\.50 a day"))).isVisible();
     }
 
     @Test
