@@ -5,6 +5,7 @@ import type { Test } from "../examination/commands";
 import { choices, measure, otherSide, type Attempt, type Side } from "../examination/history";
 import { capital, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { byEyeOn } from "./byEye";
 import { MeasureField } from "./MeasureField";
 import type { Measured } from "./useBench";
 
@@ -90,22 +91,20 @@ export function MeasureTable({ test, well, attempts, onMeasure, onEye }: Measure
                             onMeasure(side, { key: part.key, value, unit: part.unit ?? "" });
                           }}
                         />
-                        {part.byEye
-                          .filter((option) => side === involved || option.value === "full")
-                          .map((option) => (
-                            <Button
-                              key={option.value}
-                              look="choice"
-                              chosen={choices(attempts[side], part.key).includes(option.value)}
-                              className="px-1.5"
-                              aria-label={`${part.label}, ${sideWord(side)}: ${option.label}`}
-                              onClick={() => {
-                                onEye(side, part.key, option.value);
-                              }}
-                            >
-                              {SHORTLY[option.value] ?? option.label}
-                            </Button>
-                          ))}
+                        {byEyeOn(part, side === involved).map((option) => (
+                          <Button
+                            key={option.value}
+                            look="choice"
+                            chosen={choices(attempts[side], part.key).includes(option.value)}
+                            className="px-1.5"
+                            aria-label={`${part.label}, ${sideWord(side)}: ${option.label}`}
+                            onClick={() => {
+                              onEye(side, part.key, option.value);
+                            }}
+                          >
+                            {SHORTLY[option.value] ?? option.label}
+                          </Button>
+                        ))}
                       </span>
                     )}
                   </td>

@@ -1,7 +1,8 @@
 import { useState } from "react";
 import { withChoice, withMeasure, type Test } from "../examination/commands";
 import { choices, measure, otherSide, type Attempt, type Context, type Part, type Side } from "../examination/history";
-import { capital, sideWord } from "../shared/format";
+import { capital, sentence, sideWord } from "../shared/format";
+import { byEyeOn } from "./byEye";
 import { ChoiceRow } from "./ChoiceRow";
 import { MeasureField } from "./MeasureField";
 
@@ -115,9 +116,7 @@ function OnDemandPart({ part, test, sides, involved, attempts, onRecord }: OnDem
             <ChoiceRow
               label={`${part.label}, ${sideWord(side)}${label ? `, ${label}` : ""}`}
               bare
-              options={
-                part.unit ? part.byEye.filter((option) => side === involved || option.value === "full") : part.options
-              }
+              options={part.unit ? byEyeOn(part, side === involved) : part.options}
               chosen={choices(attempts[side], part.key, context)}
               keycaps={[]}
               onChoose={choose}
@@ -131,7 +130,7 @@ function OnDemandPart({ part, test, sides, involved, attempts, onRecord }: OnDem
 
 /** "scars, posture, swelling" */
 function named(parts: Test["parts"]): string {
-  const labels = parts.map((part) => part.label.charAt(0).toLowerCase() + part.label.slice(1));
+  const labels = parts.map((part) => sentence(part.label));
   return labels.length > 4
     ? `${labels.slice(0, 3).join(", ")} and ${String(labels.length - 3)} more`
     : labels.join(", ");

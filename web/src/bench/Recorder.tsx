@@ -1,5 +1,5 @@
 import { withChoice, withMeasure, withWhole, type Test } from "../examination/commands";
-import { choices, measure, type InForce, type Part, type Side } from "../examination/history";
+import { choices, measure, type Attempt, type InForce, type Part, type Side } from "../examination/history";
 import { sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { ChoiceRow } from "./ChoiceRow";
@@ -29,15 +29,16 @@ interface RecorderProps {
 export function Recorder({ bench: whole, ...rest }: RecorderProps) {
   const { test, well, here, there } = whole;
   const bench = { ...whole, test: { ...test, parts: test.parts.filter((part) => !part.onDemand) } };
+  const attempts = well === "LEFT" ? { LEFT: there, RIGHT: here } : { LEFT: here, RIGHT: there };
   return (
     <>
-      <MainParts bench={bench} {...rest} />
+      <MainParts bench={bench} attempts={attempts} {...rest} />
       {whole.sheet.length === 0 && (
         <MoreToRecord
           key={test.id}
           test={test}
           well={well}
-          attempts={well === "LEFT" ? { LEFT: there, RIGHT: here } : { LEFT: here, RIGHT: there }}
+          attempts={attempts}
           onRecord={(side, parts) => {
             whole.record(side, parts);
           }}
@@ -47,10 +48,13 @@ export function Recorder({ bench: whole, ...rest }: RecorderProps) {
   );
 }
 
+interface MainPartsProps extends RecorderProps {
+  attempts: Record<Side, Attempt | undefined>;
+}
+
 /** The parts that are always shown. */
-function MainParts({ bench, state, examination, tableForm, gaugeOpen, onGauge }: RecorderProps) {
-  const { test, well, involved, here, there, known } = bench;
-  const attempts = well === "LEFT" ? { LEFT: there, RIGHT: here } : { LEFT: here, RIGHT: there };
+function MainParts({ bench, attempts, state, examination, tableForm, gaugeOpen, onGauge }: MainPartsProps) {
+  const { test, well, involved, here, known } = bench;
   if (bench.sheet.length > 0) {
     const sheet = {
       tests: bench.sheet,

@@ -1,9 +1,7 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, dataOf, type Schemas } from "../shared/api/client";
-import { keys } from "../shared/api/keys";
 import { decimal, inHundred } from "../shared/format";
 import { useAddress } from "../shared/useAddress";
-import { Entry, Fault, isCount } from "./CalculatorParts";
+import { Counts, Entry, Fault, faultyCounts, useCalculation } from "./CalculatorParts";
 import { PartialFollowUp, SeriesOfVisits, TwoExaminers } from "./OutcomeCalculators";
 import { Part } from "./Sheet";
 
@@ -13,6 +11,8 @@ const CELLS = [
   ["fn", "With it, negative"],
   ["tn", "Without it, negative"],
 ] as const;
+
+const MOST_PATIENTS = 1_000_000_000;
 
 /** Bare arithmetic with figures of one's own. All entries stand in the address, so that a calculation can be passed on. */
 export function CalculatorsView() {
@@ -35,35 +35,25 @@ export function CalculatorsView() {
 function TwoByTwo() {
   const [values, set] = useAddress({ tp: "45", fp: "12", fn: "15", tn: "68" });
   const numbers = CELLS.map(([key]) => Number(values[key]));
-  const faulty = CELLS.filter(([key]) => !isCount(values[key])).map(([, label]) => label);
+  const faulty = faultyCounts(CELLS, values, MOST_PATIENTS);
   const empty = numbers.every((number) => number === 0);
-  const answer = useQuery({
-    queryKey: keys.calculation("accuracy", numbers.join(" ")),
-    queryFn: () =>
-      dataOf(
-        api.POST("/api/calculate/accuracy", {
-          body: { tp: numbers[0] ?? 0, fp: numbers[1] ?? 0, fn: numbers[2] ?? 0, tn: numbers[3] ?? 0 },
-        }),
-      ),
-    enabled: faulty.length === 0 && !empty,
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
+  const answer = useCalculation("accuracy", numbers, faulty.length === 0 && !empty, () =>
+    dataOf(
+      api.POST("/api/calculate/accuracy", {
+        body: { tp: numbers[0] ?? 0, fp: numbers[1] ?? 0, fn: numbers[2] ?? 0, tn: numbers[3] ?? 0 },
+      }),
+    ),
+  );
   return (
     <Part title="From a table of four">
-      <div className="grid max-w-md grid-cols-2 gap-3">
-        {CELLS.map(([key, label]) => (
-          <Entry
-            key={key}
-            label={label}
-            value={values[key]}
-            onChange={(value) => {
-              set({ [key]: value });
-            }}
-          />
-        ))}
-      </div>
-      {faulty.length > 0 && <Fault>{faulty.join(", ")}: a whole number from 0 to 1000000000 is needed.</Fault>}
+      <Counts
+        fields={CELLS}
+        values={values}
+        most={MOST_PATIENTS}
+        onChange={(key, value) => {
+          set({ [key]: value });
+        }}
+      />
       {faulty.length === 0 && empty && <Fault>All four are 0: at least one patient is needed.</Fault>}
       {answer.isError && <Fault>{answer.error.message}</Fault>}
       {answer.data && faulty.length === 0 && !empty && <Statistics answer={answer.data} />}
@@ -126,18 +116,13 @@ function PostTest() {
     prior < 1 &&
     [sensitivity, specificity].every((share) => share >= 0 && share <= 1) &&
     [values.before, values.sens, values.spec].every((text) => text.trim() !== "");
-  const answer = useQuery({
-    queryKey: keys.calculation("post-test", [prior, sensitivity, specificity, positive].join(" ")),
-    queryFn: () =>
-      dataOf(
-        api.POST("/api/calculate/post-test", {
-          body: { prior, groups: [{ rho: 0, tests: [{ sensitivity, specificity, positive }] }] },
-        }),
-      ),
-    enabled: sound,
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
+  const answer = useCalculation("post-test", [prior, sensitivity, specificity, positive], sound, () =>
+    dataOf(
+      api.POST("/api/calculate/post-test", {
+        body: { prior, groups: [{ rho: 0, tests: [{ sensitivity, specificity, positive }] }] },
+      }),
+    ),
+  );
   return (
     <Part title="From a chance before to a chance after">
       <div className="grid max-w-md grid-cols-3 gap-3">

@@ -1,10 +1,10 @@
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { api, dataOf, type Schemas } from "../shared/api/client";
-import { keys } from "../shared/api/keys";
 import { decimal } from "../shared/format";
 import { useAddress } from "../shared/useAddress";
-import { Entry, Fault, isCount } from "./CalculatorParts";
+import { Counts, Entry, Fault, faultyCounts, useCalculation } from "./CalculatorParts";
 import { Part } from "./Sheet";
+
+const MOST_PATIENTS = 1_000_000;
 
 const EXAMINERS = [
   ["both", "Both positive"],
@@ -17,40 +17,30 @@ const EXAMINERS = [
 export function TwoExaminers() {
   const [values, set] = useAddress({ both: "20", first: "5", second: "10", neither: "15" });
   const counts = EXAMINERS.map(([key]) => Number(values[key]));
-  const faulty = EXAMINERS.filter(([key]) => !isSmallCount(values[key])).map(([, label]) => label);
+  const faulty = faultyCounts(EXAMINERS, values, MOST_PATIENTS);
   const empty = counts.every((count) => count === 0);
-  const answer = useQuery({
-    queryKey: keys.calculation("agreement", counts.join(" ")),
-    queryFn: () =>
-      dataOf(
-        api.POST("/api/calculate/agreement", {
-          body: {
-            table: [
-              [counts[0] ?? 0, counts[1] ?? 0],
-              [counts[2] ?? 0, counts[3] ?? 0],
-            ],
-          },
-        }),
-      ),
-    enabled: faulty.length === 0 && !empty,
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
+  const answer = useCalculation("agreement", counts, faulty.length === 0 && !empty, () =>
+    dataOf(
+      api.POST("/api/calculate/agreement", {
+        body: {
+          table: [
+            [counts[0] ?? 0, counts[1] ?? 0],
+            [counts[2] ?? 0, counts[3] ?? 0],
+          ],
+        },
+      }),
+    ),
+  );
   return (
     <Part title="Two examiners of the same patients">
-      <div className="grid max-w-md grid-cols-2 gap-3">
-        {EXAMINERS.map(([key, label]) => (
-          <Entry
-            key={key}
-            label={label}
-            value={values[key]}
-            onChange={(value) => {
-              set({ [key]: value });
-            }}
-          />
-        ))}
-      </div>
-      {faulty.length > 0 && <Fault>{faulty.join(", ")}: a whole number from 0 to 1000000 is needed.</Fault>}
+      <Counts
+        fields={EXAMINERS}
+        values={values}
+        most={MOST_PATIENTS}
+        onChange={(key, value) => {
+          set({ [key]: value });
+        }}
+      />
       {faulty.length === 0 && empty && <Fault>All four are 0: at least one patient is needed.</Fault>}
       {answer.isError && <Fault>{answer.error.message}</Fault>}
       {answer.data && faulty.length === 0 && !empty && (
@@ -89,35 +79,25 @@ export function PartialFollowUp() {
   const [values, set] = useAddress({ ptp: "40", pfp: "10", pfn: "5", ptn: "60", up: "20", un: "90" });
   const counts = FOLLOWED.map(([key]) => Number(values[key]));
   const [tp = 0, fp = 0, fn = 0, tn = 0, positive = 0, negative = 0] = counts;
-  const faulty = FOLLOWED.filter(([key]) => !isSmallCount(values[key])).map(([, label]) => label);
-  const answer = useQuery({
-    queryKey: keys.calculation("verification", counts.join(" ")),
-    queryFn: () =>
-      dataOf(
-        api.POST("/api/calculate/verification", {
-          body: { verified: { tp, fp, fn, tn }, unverified: { positive, negative } },
-        }),
-      ),
-    enabled: faulty.length === 0 && tp + fp > 0 && fn + tn > 0,
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
+  const faulty = faultyCounts(FOLLOWED, values, MOST_PATIENTS);
   const some = tp + fp > 0 && fn + tn > 0;
+  const answer = useCalculation("verification", counts, faulty.length === 0 && some, () =>
+    dataOf(
+      api.POST("/api/calculate/verification", {
+        body: { verified: { tp, fp, fn, tn }, unverified: { positive, negative } },
+      }),
+    ),
+  );
   return (
     <Part title="Where not everybody was followed up">
-      <div className="grid max-w-md grid-cols-2 gap-3">
-        {FOLLOWED.map(([key, label]) => (
-          <Entry
-            key={key}
-            label={label}
-            value={values[key]}
-            onChange={(value) => {
-              set({ [key]: value });
-            }}
-          />
-        ))}
-      </div>
-      {faulty.length > 0 && <Fault>{faulty.join(", ")}: a whole number from 0 to 1000000 is needed.</Fault>}
+      <Counts
+        fields={FOLLOWED}
+        values={values}
+        most={MOST_PATIENTS}
+        onChange={(key, value) => {
+          set({ [key]: value });
+        }}
+      />
       {faulty.length === 0 && !some && (
         <Fault>At least one positive and one negative have to have been followed up.</Fault>
       )}
@@ -154,14 +134,9 @@ export function SeriesOfVisits() {
         : new Set(days).size < 2
           ? "Visits on at least two days are needed."
           : undefined;
-  const answer = useQuery({
-    queryKey: keys.calculation("change", `${values.days} ${values.measured}`),
-    queryFn: () =>
-      dataOf(api.POST("/api/calculate/change", { body: { days: days ?? [], millimetres: measured ?? [] } })),
-    enabled: fault === undefined,
-    placeholderData: keepPreviousData,
-    staleTime: Infinity,
-  });
+  const answer = useCalculation("change", [values.days, values.measured], fault === undefined, () =>
+    dataOf(api.POST("/api/calculate/change", { body: { days: days ?? [], millimetres: measured ?? [] } })),
+  );
   return (
     <Part title="One measure over several visits">
       <div className="grid max-w-md gap-3">
@@ -213,10 +188,6 @@ function limits(estimate: Schemas["Estimate"], write: (value: number) => string)
 
 function estimated(estimate: Schemas["Estimate"] | null | undefined): string {
   return estimate == null ? "unknown" : `${percent(estimate.estimate)} (${limits(estimate, percent)})`;
-}
-
-function isSmallCount(text: string): boolean {
-  return isCount(text) && Number(text) <= 1_000_000;
 }
 
 /** The numbers in a text, with spaces or commas between them; undefined where there is none or something else. */

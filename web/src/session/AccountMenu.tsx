@@ -1,10 +1,10 @@
 import { useId, useRef, useState, useSyncExternalStore } from "react";
 import { Link } from "react-router";
 import { onQueues, waitingCount } from "../examination/queues";
-import { capital } from "../shared/format";
 import { useChooseForMe, useSettings } from "../shared/useSettings";
 import { chooseTheme, theme, THEMES } from "../shared/theme";
 import { Button } from "../shared/ui/Button";
+import { ListedAnswers } from "../shared/ui/ListedAnswers";
 import { leave } from "./leaving";
 import { usePerson } from "./session";
 
@@ -72,18 +72,13 @@ export function AccountMenu() {
                 {listed.label}
               </p>
               <div className="flex flex-wrap gap-1">
-                {listed.allowed.map((value) => (
-                  <Button
-                    key={value}
-                    look="choice"
-                    chosen={(listed.own ?? listed.value) === value}
-                    onClick={() => {
-                      chooseForMe.mutate({ name: listed.name, ...(value === listed.value ? {} : { value }) });
-                    }}
-                  >
-                    {capital(value)}
-                  </Button>
-                ))}
+                <ListedAnswers
+                  listed={listed}
+                  value={listed.own ?? listed.value}
+                  onChoose={(value) => {
+                    chooseForMe.mutate({ name: listed.name, ...(value === listed.value ? {} : { value }) });
+                  }}
+                />
               </div>
             </div>
           ))}

@@ -1,5 +1,4 @@
-import { capital } from "../shared/format";
-import { Button } from "../shared/ui/Button";
+import { ListedAnswers } from "../shared/ui/ListedAnswers";
 import { Waiting } from "../shared/ui/Message";
 import { SetupPart } from "./SetupPart";
 import { useChoose, useMayChange } from "./useChoose";
@@ -23,20 +22,14 @@ export function ScreenView() {
               {listed.label}
             </p>
             <div className="mt-1 flex flex-wrap gap-2">
-              {listed.allowed.map((value) => (
-                <Button
-                  key={value}
-                  look="choice"
-                  chosen={listed.value === value}
-                  disabled={!may}
-                  className="disabled:opacity-100"
-                  onClick={() => {
-                    choose.mutate(value === listed.shipped ? { name: listed.name } : { name: listed.name, value });
-                  }}
-                >
-                  {capital(value)}
-                </Button>
-              ))}
+              <ListedAnswers
+                listed={listed}
+                value={listed.value}
+                disabled={!may}
+                onChoose={(value) => {
+                  choose.mutate(value === listed.shipped ? { name: listed.name } : { name: listed.name, value });
+                }}
+              />
             </div>
           </div>
         ))}

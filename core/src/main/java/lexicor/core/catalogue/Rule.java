@@ -1,7 +1,6 @@
 package lexicor.core.catalogue;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -15,14 +14,11 @@ public sealed interface Rule {
     /** The rules about single parts that this one is made of, with repeats. */
     Stream<Rule> leaves();
 
-    /** The part that a single rule is about; empty for one that is about none. */
-    default Optional<String> about() {
-        return Optional.empty();
-    }
-
     /** The parts that it reads. */
     default Set<String> parts() {
-        return leaves().flatMap(leaf -> leaf.about().stream()).collect(Collectors.toUnmodifiableSet());
+        return leaves().filter(AboutPart.class::isInstance)
+                .map(leaf -> ((AboutPart) leaf).part())
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /** Whether it needs the other side as a normal to compare with. */
@@ -30,6 +26,17 @@ public sealed interface Rule {
         return leaves().anyMatch(leaf -> leaf instanceof SideDifference
                 || leaf instanceof In in && in.side() == Answers.Asked.OTHER
                 || leaf instanceof Window window && window.side() == Answers.Asked.OTHER);
+    }
+
+    /** A single rule, about one part. */
+    sealed interface AboutPart extends Rule {
+
+        String part();
+
+        @Override
+        default Stream<Rule> leaves() {
+            return Stream.of(this);
+        }
     }
 
     /** All of these hold. */
@@ -93,7 +100,7 @@ public sealed interface Rule {
     }
 
     /** A part was answered with one of these choices. */
-    record In(Answers.Asked side, String part, Set<String> values) implements Rule {
+    record In(Answers.Asked side, String part, Set<String> values) implements AboutPart {
         public In {
             values = Set.copyOf(values);
         }
@@ -103,55 +110,25 @@ public sealed interface Rule {
             Set<String> chosen = answers.choices(side, part);
             return chosen.isEmpty() ? Truth.UNKNOWN : Truth.of(chosen.stream().anyMatch(values::contains));
         }
-
-        @Override
-        public Stream<Rule> leaves() {
-            return Stream.of(this);
-        }
-
-        @Override
-        public Optional<String> about() {
-            return Optional.of(part);
-        }
     }
 
     /** Something was recorded for a part: never unknown. */
-    record Recorded(Answers.Asked side, String part) implements Rule {
+    record Recorded(Answers.Asked side, String part) implements AboutPart {
         @Override
         public Truth truth(Answers answers) {
             return Truth.of(!answers.choices(side, part).isEmpty()
                     || answers.measure(side, part).isPresent());
         }
-
-        @Override
-        public Stream<Rule> leaves() {
-            return Stream.of(this);
-        }
-
-        @Override
-        public Optional<String> about() {
-            return Optional.of(part);
-        }
     }
 
     /** A measure lies within [from, to], in the unit of the part. */
-    record Window(Answers.Asked side, String part, double from, double to) implements Rule {
+    record Window(Answers.Asked side, String part, double from, double to) implements AboutPart {
         @Override
         public Truth truth(Answers answers) {
             OptionalDouble measure = answers.measure(side, part);
             return measure.isEmpty()
                     ? Truth.UNKNOWN
                     : Truth.of(measure.getAsDouble() >= from && measure.getAsDouble() <= to);
-        }
-
-        @Override
-        public Stream<Rule> leaves() {
-            return Stream.of(this);
-        }
-
-        @Override
-        public Optional<String> about() {
-            return Optional.of(part);
         }
     }
 
@@ -164,7 +141,7 @@ public sealed interface Rule {
     }
 
     /** A measure differs between the sides by [from, to], as {@code compared} says. */
-    record SideDifference(String part, Compared compared, double from, double to) implements Rule {
+    record SideDifference(String part, Compared compared, double from, double to) implements AboutPart {
         @Override
         public Truth truth(Answers answers) {
             OptionalDouble here = answers.measure(Answers.Asked.THIS, part);
@@ -177,22 +154,12 @@ public sealed interface Rule {
                     : here.getAsDouble() - there.getAsDouble();
             return Truth.of(value >= from && value <= to);
         }
-
-        @Override
-        public Stream<Rule> leaves() {
-            return Stream.of(this);
-        }
-
-        @Override
-        public Optional<String> about() {
-            return Optional.of(part);
-        }
     }
 
     /**
      * A measure in hundredths of another measure of the same side lies within [from, to]; unknown where the other is 0.
      */
-    record Share(String part, String of, double from, double to) implements Rule {
+    record Share(String part, String of, double from, double to) implements AboutPart {
         @Override
         public Truth truth(Answers answers) {
             OptionalDouble measure = answers.measure(Answers.Asked.THIS, part);
@@ -202,16 +169,6 @@ public sealed interface Rule {
             }
             double value = 100 * measure.getAsDouble() / whole.getAsDouble();
             return Truth.of(value >= from && value <= to);
-        }
-
-        @Override
-        public Stream<Rule> leaves() {
-            return Stream.of(this);
-        }
-
-        @Override
-        public Optional<String> about() {
-            return Optional.of(part);
         }
     }
 
@@ -223,7 +180,7 @@ public sealed interface Rule {
     }
 
     /** The second go, less the first, is a change of this kind; smaller than {@code by} is the same. */
-    record Repeated(String part, Change change, double by) implements Rule {
+    record Repeated(String part, Change change, double by) implements AboutPart {
         @Override
         public Truth truth(Answers answers) {
             OptionalDouble first = answers.repeat(part, 1);
@@ -233,16 +190,6 @@ public sealed interface Rule {
             }
             double difference = second.getAsDouble() - first.getAsDouble();
             return Truth.of(change == (difference <= -by ? Change.LESS : difference >= by ? Change.MORE : Change.SAME));
-        }
-
-        @Override
-        public Stream<Rule> leaves() {
-            return Stream.of(this);
-        }
-
-        @Override
-        public Optional<String> about() {
-            return Optional.of(part);
         }
     }
 

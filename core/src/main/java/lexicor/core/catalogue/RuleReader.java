@@ -14,7 +14,7 @@ final class RuleReader {
 
     private static final Pattern NAMED_PART = Pattern.compile("\\{([a-z0-9-]+)(?:@([a-z0-9-]+))?}");
     private static final String VOCABULARY =
-            "all, any, at-context, in, is, not, recorded, repeated, school, share, side-difference, window";
+            "all, any, at-context, in, is, not, recorded, repeated, said, school, share, side-difference, window";
 
     private final List<PartDefinition> parts;
     private final SchoolReader schools;
@@ -40,6 +40,7 @@ final class RuleReader {
             case "is" -> is(body);
             case "in" -> in(body);
             case "recorded" -> recorded(body);
+            case "said" -> said(body);
             case "window" -> window(body);
             case "at-context" -> atContext(body);
             case "side-difference" -> sideDifference(body);
@@ -123,6 +124,12 @@ final class RuleReader {
             throw body.fault("field 'values' is empty; allowed: at least one answer");
         }
         return new Rule.In(side(body), body.text("part"), values);
+    }
+
+    /** One of these was answered; where nothing was, it was not. */
+    private Rule said(SourceNode body) {
+        Rule in = in(body);
+        return new Rule.All(List.of(new Rule.Recorded(side(body), body.text("part")), in));
     }
 
     private Rule recorded(SourceNode body) {

@@ -17,9 +17,6 @@ public final class LedgerWarnings {
     private static final Pattern BY_ITS_INVENTORS = Pattern.compile(
             "originator's (own )?study|developer study|by (its|the) inventors", Pattern.CASE_INSENSITIVE);
 
-    /** Digits to which proportions are published at most. */
-    private static final double FINEST = 0.0005;
-
     private LedgerWarnings() {}
 
     /** Every warning, in the order of the records. */
@@ -71,12 +68,8 @@ public final class LedgerWarnings {
                         counted));
     }
 
-    /** Half a unit of the last digit that was printed, and a little for rounding down. */
+    /** How far a printed share may stand off: a tenth where it has one digit, else a hundredth. */
     private static double printed(double share) {
-        double unit = 0.1;
-        while (unit > FINEST && Math.abs(share / unit - Math.rint(share / unit)) > 1e-6) {
-            unit /= 10;
-        }
-        return Math.max(unit, 0.01);
+        return Math.abs(10 * share - Math.rint(10 * share)) < 1e-6 ? 0.1 : 0.01;
     }
 }

@@ -2,7 +2,6 @@ package lexicor.core.evidence;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.hipparchus.distribution.continuous.NormalDistribution;
 
 /**
  * Counts of a test against a reference standard.
@@ -20,8 +19,6 @@ public record TwoByTwo(long tp, long fp, long fn, long tn) {
 
     /** The largest count that is taken. */
     public static final long MOST = 1_000_000_000L;
-
-    private static final double Z = new NormalDistribution().inverseCumulativeProbability(0.975);
 
     /** @throws IllegalArgumentException if a count is below 0 or above {@link #MOST}, or all four are 0 */
     public TwoByTwo {
@@ -115,7 +112,8 @@ public record TwoByTwo(long tp, long fp, long fn, long tn) {
     }
 
     private static Estimate onLogScale(double estimate, double deviation) {
-        return new Estimate(estimate, estimate * Math.exp(-Z * deviation), estimate * Math.exp(Z * deviation));
+        return new Estimate(
+                estimate, estimate * Math.exp(-Estimate.Z * deviation), estimate * Math.exp(Estimate.Z * deviation));
     }
 
     private static Optional<Estimate> wilson(long hits, long all) {
@@ -124,9 +122,9 @@ public record TwoByTwo(long tp, long fp, long fn, long tn) {
         }
         double n = all;
         double p = hits / n;
-        double z2 = Z * Z;
+        double z2 = Estimate.Z * Estimate.Z;
         double centre = (p + z2 / (2 * n)) / (1 + z2 / n);
-        double half = Z / (1 + z2 / n) * Math.sqrt(p * (1 - p) / n + z2 / (4 * n * n));
+        double half = Estimate.Z / (1 + z2 / n) * Math.sqrt(p * (1 - p) / n + z2 / (4 * n * n));
         double lower = hits == 0 ? 0 : Math.max(0, centre - half);
         double upper = hits == all ? 1 : Math.min(1, centre + half);
         return Optional.of(new Estimate(p, lower, upper));

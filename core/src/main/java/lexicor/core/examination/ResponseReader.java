@@ -20,6 +20,7 @@ import lexicor.core.catalogue.Gate;
 import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Truth;
+import lexicor.core.catalogue.Way;
 
 /**
  * Reads responses. Gates come first: one that voids everything makes the response not interpretable; one that voids
@@ -36,12 +37,10 @@ public final class ResponseReader {
     private static final String NO_NORMAL = "both sides are affected, so neither is a normal to compare with";
 
     private final ExaminationTest test;
-    private final Set<String> variants;
     private final Schools schools;
 
     public ResponseReader(ExaminationTest test, Schools schools) {
         this.test = test;
-        this.variants = Set.copyOf(test.variants());
         this.schools = schools;
     }
 
@@ -78,9 +77,10 @@ public final class ResponseReader {
                 tries.isEmpty()
                         ? Optional.empty()
                         : test.way(tries.get(tries.size() - 1).variant()),
-                test.criteria().stream()
-                        .filter(test::onDemand)
-                        .map(Criterion::id)
+                readings.stream()
+                        .filter(reading -> reading.result() == Reading.Result.NOT_YET_KNOWN)
+                        .map(Reading::criterion)
+                        .filter(id -> test.onDemand(test.criterion(id).orElseThrow()))
                         .collect(Collectors.toSet()));
     }
 
@@ -118,7 +118,7 @@ public final class ResponseReader {
             OtherSide otherSide,
             ConditionReading condition,
             Criterion criterion) {
-        if (!variants.contains(attempt.variant())) {
+        if (!attempt.variant().equals(Way.USUAL) && !test.variants().contains(attempt.variant())) {
             return reading(condition, criterion, Reading.Result.NOT_INTERPRETABLE, WAY_GONE);
         }
         Answers answers = new RecordedAnswers(attempt, other, schools, test::fullRange);

@@ -13,7 +13,7 @@ import lexicor.core.catalogue.Way;
  *
  * @param answered whether anything was recorded on that side
  * @param way how it was done last; empty where that was the usual way
- * @param onDemand criteria by parts that are recorded only when somebody wants to
+ * @param onDemand criteria not yet known that are about parts alone which are recorded only when somebody wants to
  */
 public record TestReading(
         TestId test, boolean answered, List<Reading> readings, Optional<Way> way, Set<CriterionId> onDemand) {

@@ -50,7 +50,7 @@ public record Agreement(int bothPositive, int firstOnly, int secondOnly, int bot
             return Optional.empty();
         }
         double kappa = (observed() - expected) / (1 - expected);
-        double half = Limits.NORMAL_95 * Math.sqrt(variance(kappa));
+        double half = Estimate.Z * Math.sqrt(variance(kappa));
         return Optional.of(new Estimate(kappa, Math.max(-1, kappa - half), Math.min(1, kappa + half)));
     }
 

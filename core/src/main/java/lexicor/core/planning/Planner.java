@@ -102,19 +102,14 @@ public final class Planner {
         choice.add(purposes.always());
         choice.add(purposes.lookedFor());
         choice.addWithinShare(purposes.defining());
-        choice.add(purposes.serious().stream()
-                .filter(reason -> !purposes.waitsForScreen(reason.test()))
-                .toList());
-        purposes.spread().stream()
-                .filter(reason -> !purposes.waitsForScreen(reason.test()))
+        choice.add(ready(purposes.serious()));
+        ready(purposes.spread()).stream()
                 .filter(reason -> !purposes.served(reason, choice.reasons.keySet()))
                 .forEach(reason -> choice.add(List.of(reason)));
         choice.add(purposes.telling());
         choice.addWithinShare(purposes.neededMeasures());
         choice.select();
-        List<Reason> pictured = purposes.pictured().stream()
-                .filter(reason -> !purposes.waitsForScreen(reason.test()))
-                .toList();
+        List<Reason> pictured = ready(purposes.pictured());
         List.of(purposes.measures(), purposes.defining(), provoking ? pictured : gentle(pictured))
                 .forEach(choice::add);
         WorkOrder order = choice.order();
@@ -180,6 +175,13 @@ public final class Planner {
                                         .test(test)
                                         .readingFor(standing.condition().id())
                                         .isPresent());
+    }
+
+    /** Those that do not wait for a screen. */
+    private List<Reason> ready(List<Reason> reasons) {
+        return reasons.stream()
+                .filter(reason -> !purposes.waitsForScreen(reason.test()))
+                .toList();
     }
 
     private List<Reason> gentle(List<Reason> reasons) {

@@ -39,11 +39,18 @@ final class Purposes {
     private final JointInformation nothing;
     private final ToDoubleFunction<TestId> seconds;
 
+    /** The likeliest condition of each family that a test can tell anything about, the likeliest family first. */
+    private final List<Standing> families;
+
+    private final Set<TestId> waiting;
+
     Purposes(Catalogue catalogue, Situation situation, JointInformation nothing, ToDoubleFunction<TestId> seconds) {
         this.catalogue = catalogue;
         this.situation = situation;
         this.nothing = nothing;
         this.seconds = seconds;
+        this.families = families();
+        this.waiting = waiting();
     }
 
     /** What belongs to every examination of the region. */
@@ -58,23 +65,31 @@ final class Purposes {
      * until the screen is answered, further tests about them are not worth the time.
      */
     boolean waitsForScreen(TestId test) {
-        Set<ConditionId> screened = always().stream()
-                .flatMap(reason -> catalogue.test(reason.test()).reads().stream())
+        return waiting.contains(test);
+    }
+
+    private Set<TestId> waiting() {
+        Set<TestId> screens = always().stream().map(Reason::test).collect(Collectors.toSet());
+        Set<ConditionId> screened = screens.stream()
+                .flatMap(screen -> catalogue.test(screen).reads().stream())
                 .map(ConditionReading::condition)
                 .filter(condition -> !catalogue
                         .condition(condition)
                         .region()
                         .equals(situation.visit().region()))
                 .collect(Collectors.toSet());
-        List<Standing> about = inPlay(standing -> reads(test, standing), least());
         double likely = situation.visit().assumptions().thresholds().test();
-        return always().stream().noneMatch(reason -> reason.test().equals(test))
-                && catalogue.test(test).reads().stream().anyMatch(reading -> screened.contains(reading.condition()))
-                && about.stream()
-                        .allMatch(standing ->
-                                screened.contains(standing.condition().id())
-                                        && standing.now() < likely
-                                        && !raisedByStory(standing));
+        List<Standing> ready = inPlay(
+                standing -> !screened.contains(standing.condition().id())
+                        || standing.now() >= likely
+                        || raisedByStory(standing),
+                least());
+        return situation.doable().stream()
+                .filter(test -> !screens.contains(test))
+                .filter(test -> catalogue.test(test).reads().stream()
+                        .anyMatch(reading -> screened.contains(reading.condition())))
+                .filter(test -> ready.stream().noneMatch(standing -> reads(test, standing)))
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /** Measures that provoking would spoil; none where nothing provokes. */
@@ -122,7 +137,8 @@ final class Purposes {
                                                         .applyAsDouble(standing.condition()
                                                                 .id()),
                                 0),
-                        Why.SERIOUS)
+                        Why.SERIOUS,
+                        seconds)
                 .stream()
                 .sorted(Comparator.comparingDouble((Reason reason) ->
                                 nothing.gain(reason.test(), reason.about().orElseThrow())
@@ -133,31 +149,21 @@ final class Purposes {
 
     /** The same for the likeliest conditions and for those that the story has raised, one of each family. */
     List<Reason> spread() {
-        List<Standing> families = families();
         return bestFor(
                 Stream.concat(
                                 families.stream().limit(LIKELIEST),
                                 families.stream().skip(LIKELIEST).filter(this::raisedByStory))
                         .limit(MOST_SPREAD)
                         .toList(),
-                Why.SPREAD);
+                Why.SPREAD,
+                seconds);
     }
 
     /** The test that tells most about each of the likeliest conditions, whatever its time. */
     List<Reason> telling() {
-        return families().stream()
-                .limit(LIKELIEST)
-                .map(standing -> standing.condition().id())
-                .flatMap(condition -> situation.doable().stream()
-                        .filter(test -> nothing.gain(test, condition)
-                                >= catalogue.effort().leastBits())
-                        .max(Comparator.comparingDouble(test -> nothing.gain(test, condition)))
-                        .map(test -> Reason.of(test, Why.SPREAD, condition))
-                        .stream())
-                .toList();
+        return bestFor(families.stream().limit(LIKELIEST).toList(), Why.SPREAD, test -> 1);
     }
 
-    /** The likeliest condition of each family that a test can tell anything about, the likeliest family first. */
     private List<Standing> families() {
         Map<ConditionId, Standing> families = new LinkedHashMap<>();
         inPlay(standing -> true, least()).stream()
@@ -222,19 +228,18 @@ final class Purposes {
         return situation.visit().assumptions().thresholds().setAside();
     }
 
-    private List<Reason> bestFor(List<Standing> standings, Why why) {
+    /** For each condition the test that tells most about it for what it costs; none where no test tells enough. */
+    private List<Reason> bestFor(List<Standing> standings, Why why, ToDoubleFunction<TestId> cost) {
         return standings.stream()
-                .map(Standing::condition)
-                .flatMap(condition -> best(condition.id()).map(test -> Reason.of(test, why, condition.id())).stream())
+                .map(standing -> standing.condition().id())
+                .flatMap(condition -> situation.doable().stream()
+                        .filter(test -> nothing.gain(test, condition)
+                                >= catalogue.effort().leastBits())
+                        .max(Comparator.comparingDouble(
+                                test -> nothing.gain(test, condition) / cost.applyAsDouble(test)))
+                        .map(test -> Reason.of(test, why, condition))
+                        .stream())
                 .toList();
-    }
-
-    /** The test that tells most about a condition for its time; empty where none tells enough. */
-    private Optional<TestId> best(ConditionId condition) {
-        return situation.doable().stream()
-                .filter(test ->
-                        nothing.gain(test, condition) >= catalogue.effort().leastBits())
-                .max(Comparator.comparingDouble(test -> nothing.gain(test, condition) / seconds.applyAsDouble(test)));
     }
 
     private List<Standing> inPlay(Predicate<Standing> wanted, double least) {

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.stream.DoubleStream;
+import lexicor.core.evidence.Estimate;
 
 /**
  * How a measure goes over time, whatever single visits do: the median of the slopes between all pairs of visits
@@ -15,11 +16,6 @@ import java.util.stream.DoubleStream;
  * @param pairs number of pairs of visits on different days
  */
 public record Trend(double slope, double lower, double upper, int pairs) {
-
-    private static final double NORMAL_95 = 1.959963984540054;
-
-    /** Visits from which the limits can exclude anything. */
-    public static final int FEWEST_FOR_LIMITS = 4;
 
     /**
      * The trend of {@code values} over {@code days}, with the limits of Sen (1968, equation 2.6): ranks of the sorted
@@ -41,10 +37,9 @@ public record Trend(double slope, double lower, double upper, int pairs) {
             throw new IllegalArgumentException("all visits are on one day; allowed: at least two days");
         }
         double sigma = Math.sqrt(Math.max(0, varianceOfKendall(days, values)));
-        int last = slopes.length - 1;
-        int upper = (int) Math.min(last, Math.rint((slopes.length + NORMAL_95 * sigma) / 2));
-        int lower = (int) Math.max(0, Math.rint((slopes.length - NORMAL_95 * sigma) / 2) - 1);
-        return new Trend(median(slopes), slopes[Math.min(lower, last)], slopes[Math.max(0, upper)], slopes.length);
+        int upper = (int) Math.min(slopes.length - 1, Math.rint((slopes.length + Estimate.Z * sigma) / 2));
+        int lower = (int) Math.max(0, Math.rint((slopes.length - Estimate.Z * sigma) / 2) - 1);
+        return new Trend(median(slopes), slopes[lower], slopes[upper], slopes.length);
     }
 
     private static double[] slopes(double[] days, double[] values) {

@@ -1,8 +1,9 @@
 package lexicor.server.calculators;
 
+import static lexicor.server.json.OrNull.orNull;
+
 import com.fasterxml.jackson.annotation.JsonInclude;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.OptionalDouble;
 import lexicor.core.evidence.Estimate;
 import lexicor.core.evidence.TwoByTwo;
 
@@ -20,7 +21,6 @@ record AccuracyAnswer(
         boolean corrected) {
 
     static AccuracyAnswer of(TwoByTwo counts) {
-        OptionalDouble youden = counts.youden();
         return new AccuracyAnswer(
                 counts.sensitivity().orElse(null),
                 counts.specificity().orElse(null),
@@ -29,7 +29,7 @@ record AccuracyAnswer(
                 counts.likelihoodRatioPositive().orElse(null),
                 counts.likelihoodRatioNegative().orElse(null),
                 counts.diagnosticOddsRatio().orElse(null),
-                youden.isPresent() ? youden.getAsDouble() : null,
+                orNull(counts.youden()),
                 counts.corrected());
     }
 }

@@ -1,8 +1,9 @@
 package lexicor.server.calculators;
 
+import static lexicor.server.json.OrNull.orNull;
+
 import com.fasterxml.jackson.annotation.JsonInclude;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.OptionalDouble;
 import lexicor.core.evidence.Estimate;
 import lexicor.core.outcomes.Agreement;
 
@@ -24,9 +25,5 @@ record AgreementAnswer(
                 agreement.adjustedKappa(),
                 orNull(agreement.positiveAgreement()),
                 orNull(agreement.negativeAgreement()));
-    }
-
-    private static Double orNull(OptionalDouble value) {
-        return value.isPresent() ? value.getAsDouble() : null;
     }
 }

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import lexicor.core.outcomes.Agreement;
+import lexicor.core.synthesis.StudyRecord;
 
 /** Answers of two examiners: rows by the first, columns by the second, positive before negative. */
 record AgreementQuestion(
@@ -13,13 +14,11 @@ record AgreementQuestion(
         List<
                         @NotNull(message = AgreementQuestion.TABLE)
                                 @Size(min = 2, max = 2, message = AgreementQuestion.TABLE) List<
-                                @NotNull(message = AgreementQuestion.COUNT)
-                                @Min(value = 0, message = AgreementQuestion.COUNT)
-                                @Max(value = 1_000_000, message = AgreementQuestion.COUNT) Integer>>
+                                @NotNull(message = PoolQuestion.COUNT) @Min(value = 0, message = PoolQuestion.COUNT)
+                                @Max(value = StudyRecord.MOST, message = PoolQuestion.COUNT) Integer>>
                 table) {
 
     static final String TABLE = "allowed: two rows of two counts, [[both, first only], [second only, neither]]";
-    static final String COUNT = "allowed: a whole number from 0 to 1000000";
 
     /** @throws IllegalArgumentException if all counts are 0 */
     Agreement read() {

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import lexicor.core.outcomes.PartialVerification;
+import lexicor.core.synthesis.StudyRecord;
 
 /** Patients who were followed up to the truth, and patients who were not. */
 record VerificationQuestion(
@@ -15,30 +16,40 @@ record VerificationQuestion(
         @NotNull(message = "allowed: {positive, negative}") @Valid
         Unverified unverified) {
 
-    static final String COUNT = "allowed: a whole number from 0 to 1000000";
-
     /** Counts of those followed up. */
     @Schema(name = "VerifiedQuestion")
     record Verified(
-            @NotNull(message = COUNT) @Min(value = 0, message = COUNT) @Max(value = 1_000_000, message = COUNT)
+            @NotNull(message = PoolQuestion.COUNT)
+            @Min(value = 0, message = PoolQuestion.COUNT)
+            @Max(value = StudyRecord.MOST, message = PoolQuestion.COUNT)
             Integer tp,
 
-            @NotNull(message = COUNT) @Min(value = 0, message = COUNT) @Max(value = 1_000_000, message = COUNT)
+            @NotNull(message = PoolQuestion.COUNT)
+            @Min(value = 0, message = PoolQuestion.COUNT)
+            @Max(value = StudyRecord.MOST, message = PoolQuestion.COUNT)
             Integer fp,
 
-            @NotNull(message = COUNT) @Min(value = 0, message = COUNT) @Max(value = 1_000_000, message = COUNT)
+            @NotNull(message = PoolQuestion.COUNT)
+            @Min(value = 0, message = PoolQuestion.COUNT)
+            @Max(value = StudyRecord.MOST, message = PoolQuestion.COUNT)
             Integer fn,
 
-            @NotNull(message = COUNT) @Min(value = 0, message = COUNT) @Max(value = 1_000_000, message = COUNT)
+            @NotNull(message = PoolQuestion.COUNT)
+            @Min(value = 0, message = PoolQuestion.COUNT)
+            @Max(value = StudyRecord.MOST, message = PoolQuestion.COUNT)
             Integer tn) {}
 
     /** Counts of the others, by the answer of the test. */
     @Schema(name = "UnverifiedQuestion")
     record Unverified(
-            @NotNull(message = COUNT) @Min(value = 0, message = COUNT) @Max(value = 1_000_000, message = COUNT)
+            @NotNull(message = PoolQuestion.COUNT)
+            @Min(value = 0, message = PoolQuestion.COUNT)
+            @Max(value = StudyRecord.MOST, message = PoolQuestion.COUNT)
             Integer positive,
 
-            @NotNull(message = COUNT) @Min(value = 0, message = COUNT) @Max(value = 1_000_000, message = COUNT)
+            @NotNull(message = PoolQuestion.COUNT)
+            @Min(value = 0, message = PoolQuestion.COUNT)
+            @Max(value = StudyRecord.MOST, message = PoolQuestion.COUNT)
             Integer negative) {}
 
     PartialVerification read() {

@@ -1,9 +1,10 @@
 package lexicor.server.examinations;
 
+import static lexicor.server.json.OrNull.orNull;
+
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
-import java.util.OptionalDouble;
 import lexicor.core.tracking.Change;
 
 /**
@@ -43,10 +44,6 @@ public record AgainJson(
                     orNull(change.least()),
                     change.verdict(),
                     change.because());
-        }
-
-        private static Double orNull(OptionalDouble value) {
-            return value.isPresent() ? value.getAsDouble() : null;
         }
     }
 }

@@ -9,6 +9,8 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
 import lexicor.core.catalogue.CareSetting;
@@ -127,6 +129,11 @@ class ExaminationRow extends AddedOnce {
 
     Instant startedAt() {
         return startedAt;
+    }
+
+    /** The day of the examination where the server stands. */
+    LocalDate day() {
+        return startedAt.atZone(ZoneId.systemDefault()).toLocalDate();
     }
 
     /** Seed of everything drawn for this examination. */

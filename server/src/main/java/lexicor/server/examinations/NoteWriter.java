@@ -97,10 +97,7 @@ class NoteWriter {
         blocks.put(NoteBlock.THERAPIST, examiners(recorded));
         blocks.put(NoteBlock.DRAFT, signature.isPresent() ? "" : DRAFT);
         blocks.put(NoteBlock.TOLD, lines(intakeNote.story(recorded)));
-        blocks.put(
-                NoteBlock.SAFETY,
-                lines(intakeNote.safety(
-                        told, row.startedAt().atZone(ZoneId.systemDefault()).toLocalDate())));
+        blocks.put(NoteBlock.SAFETY, lines(intakeNote.safety(told, row.day())));
         blocks.put(NoteBlock.POSITIVE, shortly.positive(readings));
         blocks.put(NoteBlock.NEGATIVE, shortly.negative(readings, TellingNegatives.of(ranking, thresholds)));
         blocks.put(NoteBlock.UNREAD, shortly.unread(readings));

@@ -1,6 +1,5 @@
 package lexicor.server.examinations;
 
-import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -50,11 +49,7 @@ class VisitIntake {
 
     IntakeState of(ExaminationService.Recorded recorded) {
         ExaminationRow row = recorded.row();
-        return folder.fold(
-                row.region(),
-                IntakeAnswers.of(recorded.history().heard()),
-                person(row),
-                row.startedAt().atZone(ZoneId.systemDefault()).toLocalDate());
+        return folder.fold(row.region(), IntakeAnswers.of(recorded.history().heard()), person(row), row.day());
     }
 
     private static Person person(ExaminationRow row) {

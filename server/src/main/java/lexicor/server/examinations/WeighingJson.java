@@ -1,9 +1,10 @@
 package lexicor.server.examinations;
 
+import static lexicor.server.json.OrNull.orNull;
+
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
-import java.util.OptionalDouble;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.examination.ForceTries;
@@ -189,10 +190,6 @@ public record WeighingJson(
                     orNull(shown.exact()),
                     orNull(shown.published()),
                     shown.how());
-        }
-
-        private static Double orNull(OptionalDouble value) {
-            return value.isPresent() ? value.getAsDouble() : null;
         }
     }
 }

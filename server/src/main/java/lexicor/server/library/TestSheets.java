@@ -1,6 +1,6 @@
 package lexicor.server.library;
 
-import static lexicor.server.library.OrNull.orNull;
+import static lexicor.server.json.OrNull.orNull;
 
 import java.util.ArrayList;
 import java.util.List;

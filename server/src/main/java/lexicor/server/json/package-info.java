@@ -1,0 +1,2 @@
+/** What the JSON of several features shares. */
+package lexicor.server.json;
