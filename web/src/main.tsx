@@ -3,7 +3,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { BrowserRouter } from "react-router";
 import { App } from "./App";
-import { watchConnection } from "./examination/queues";
+import { watchConnection } from "./record/queues";
 import { cache } from "./shared/api/cache";
 import { keepPage } from "./shared/offline/keepPage";
 import { answerOtherTabs } from "./shared/offline/pageKey";

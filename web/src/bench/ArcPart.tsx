@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
-import { useEfforts } from "../devices/useInstrument";
-import { choices, measure, type Attempt, type Context } from "../examination/history";
+import { useEfforts } from "../devices";
+import { type Attempt, choices, type Context, measure } from "../record";
 import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
 import { ArcDial } from "./ArcDial";

@@ -1,11 +1,10 @@
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
-import { remarkOf, withChoice, withRemark } from "../examination/commands";
-import { AgainList } from "../again/AgainList";
-import { ReplanNote, ReplanQuestion } from "../plan/ReplanPanel";
-import { useLive } from "../examination/ExaminationFrame";
-import { choices } from "../examination/history";
-import { LockNotice } from "../intake/LockNotice";
+import { choices, remarkOf, withChoice, withRemark } from "../record";
+import { AgainList } from "../tracking";
+import { ReplanNote, ReplanQuestion } from "../plan";
+import { useLive } from "../examination";
+import { LockNotice } from "../intake";
 import { settingOf, useSettings } from "../shared/useSettings";
 import { listed, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { Test } from "../examination/commands";
+import type { Test } from "../record";
 import { HandFigure } from "../shared/drawings/HandFigure";
 import { PoseFigure } from "../shared/drawings/PoseFigure";
 import type { Schemas } from "../shared/api/client";

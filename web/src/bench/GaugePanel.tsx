@@ -1,10 +1,6 @@
 import { useState } from "react";
-import { EVERY } from "../devices/standIn";
-import type { InstrumentKind, Sample } from "../devices/instrument";
-import { StandInPanel } from "../devices/StandInPanel";
-import { useEfforts, useStatus } from "../devices/useInstrument";
-import type { Test } from "../examination/commands";
-import { measure, otherSide, type Attempt, type Side } from "../examination/history";
+import { EVERY, type InstrumentKind, type Sample, StandInPanel, useEfforts, useStatus } from "../devices";
+import { type Attempt, measure, otherSide, type Side, type Test } from "../record";
 import type { Schemas } from "../shared/api/client";
 import { capital, decimal, force as inWords, KILOGRAM, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";

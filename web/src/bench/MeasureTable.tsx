@@ -1,8 +1,6 @@
 import { useState } from "react";
-import { useEfforts, useStatus } from "../devices/useInstrument";
-import { StandInPanel } from "../devices/StandInPanel";
-import type { Test } from "../examination/commands";
-import { choices, measure, otherSide, type Attempt, type Side } from "../examination/history";
+import { StandInPanel, useEfforts, useStatus } from "../devices";
+import { type Attempt, choices, measure, otherSide, type Side, type Test } from "../record";
 import { capital, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { byEyeOn } from "./byEye";

@@ -1,6 +1,16 @@
 import { useState } from "react";
-import { withChoice, withMeasure, type Test } from "../examination/commands";
-import { choices, measure, otherSide, type Attempt, type Context, type Part, type Side } from "../examination/history";
+import {
+  type Attempt,
+  choices,
+  type Context,
+  measure,
+  otherSide,
+  type Part,
+  type Side,
+  type Test,
+  withChoice,
+  withMeasure,
+} from "../record";
 import { capital, sentence, sideWord } from "../shared/format";
 import { byEyeOn } from "./byEye";
 import { ChoiceRow } from "./ChoiceRow";

@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState, type ReactNode } from "react";
-import { LockGlyph } from "../intake/LockNotice";
+import { LockGlyph } from "../intake";
 import type { Schemas } from "../shared/api/client";
 import { ProgressGlyph, progressWords, type Progress } from "../shared/drawings/ProgressGlyph";
 import { Button } from "../shared/ui/Button";
-import { AddTest } from "./AddTest";
+import { AddTest } from "../shared/tests/AddTest";
 import { ADDED, unplaced, type OrderItem, type OrderSection } from "./order";
 
 interface OrderRailProps {

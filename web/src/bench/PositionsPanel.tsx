@@ -1,5 +1,15 @@
-import { withChoice, withMeasure, type Test } from "../examination/commands";
-import { choices, measure, otherSide, type Attempt, type Context, type Part, type Side } from "../examination/history";
+import {
+  type Attempt,
+  choices,
+  type Context,
+  measure,
+  otherSide,
+  type Part,
+  type Side,
+  type Test,
+  withChoice,
+  withMeasure,
+} from "../record";
 import { capital, sideWord } from "../shared/format";
 import { ChoiceRow } from "./ChoiceRow";
 import { GlideDrawing } from "./drawings";

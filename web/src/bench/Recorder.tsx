@@ -1,5 +1,15 @@
-import { withChoice, withMeasure, withWhole, type Test } from "../examination/commands";
-import { choices, measure, type Attempt, type InForce, type Part, type Side } from "../examination/history";
+import {
+  type Attempt,
+  choices,
+  type InForce,
+  measure,
+  type Part,
+  type Side,
+  type Test,
+  withChoice,
+  withMeasure,
+  withWhole,
+} from "../record";
 import { sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { ChoiceRow } from "./ChoiceRow";

@@ -1,6 +1,16 @@
 import { useState, type ReactNode } from "react";
-import { isArcAngle, nothing, withChoice, withMeasure, type Test } from "../examination/commands";
-import { choices, measure, type Attempt, type Context, type Part } from "../examination/history";
+import {
+  type Attempt,
+  choices,
+  type Context,
+  isArcAngle,
+  measure,
+  nothing,
+  type Part,
+  type Test,
+  withChoice,
+  withMeasure,
+} from "../record";
 import type { Schemas } from "../shared/api/client";
 import { capital, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";

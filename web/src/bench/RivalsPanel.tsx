@@ -1,5 +1,4 @@
-import type { Attempt } from "../examination/history";
-import type { Test } from "../examination/commands";
+import type { Attempt, Test } from "../record";
 import type { Schemas } from "../shared/api/client";
 import { when } from "../shared/format";
 import { Button } from "../shared/ui/Button";

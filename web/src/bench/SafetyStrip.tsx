@@ -1,6 +1,6 @@
 import { Link } from "react-router";
-import type { Answer } from "../examination/history";
-import { StopPanel } from "../intake/StopPanel";
+import type { Answer } from "../record";
+import { StopPanel } from "../intake";
 import type { Schemas } from "../shared/api/client";
 
 /** What the safety screen says to the bench: suspended, or not asked yet. Nothing where all is well. */

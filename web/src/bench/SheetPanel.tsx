@@ -1,8 +1,7 @@
-import type { Test } from "../examination/commands";
-import { choices, latestAttempt, otherSide, type InForce, type Part, type Side } from "../examination/history";
+import { choices, type InForce, latestAttempt, otherSide, type Part, type Side, type Test } from "../record";
 import { capital, sideWord } from "../shared/format";
 import { ProgressGlyph, type Progress } from "../shared/drawings/ProgressGlyph";
-import { LockGlyph } from "../intake/LockNotice";
+import { LockGlyph } from "../intake";
 import { Button } from "../shared/ui/Button";
 import { askedOnSheet, exceptions, normalOf, withException } from "./sheet";
 

@@ -1,4 +1,4 @@
-import type { Test } from "../examination/commands";
+import type { Test } from "../record";
 import { Button } from "../shared/ui/Button";
 
 interface WayRowProps {

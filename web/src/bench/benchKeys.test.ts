@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Test } from "../examination/commands";
+import type { Test } from "../record";
 import { answerKeys, QUALITY_KEYS, USUAL_KEYS } from "./benchKeys";
 
 const part = (key: string, ...values: string[]): Test["parts"][number] => ({

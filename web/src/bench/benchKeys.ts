@@ -1,4 +1,4 @@
-import type { Test } from "../examination/commands";
+import type { Test } from "../record";
 
 /** A key of the bench: what it does, in a few words. */
 export interface BenchKey {

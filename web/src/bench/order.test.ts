@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { Schemas } from "../shared/api/client";
 import { movedBy, NOT_PLANNED, plannedMinutes, rowOf, sections } from "./order";
 import { stopMet, stoppedHere } from "./stops";
-import { inForce } from "../examination/history";
+import { inForce } from "../record";
 
 const test = (id: string, rest: Partial<Schemas["TestJson"]> = {}): Schemas["TestJson"] => ({
   id,

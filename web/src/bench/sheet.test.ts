@@ -1,6 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Test } from "../examination/commands";
-import type { Attempt } from "../examination/history";
+import type { Attempt, Test } from "../record";
 import { askedOnSheet, exceptions, withException } from "./sheet";
 import { dotOf } from "./walk/dotOf";
 

@@ -1,5 +1,4 @@
-import { nothing, withChoice, type Test } from "../examination/commands";
-import type { Attempt, Part } from "../examination/history";
+import { type Attempt, nothing, type Part, type Test, withChoice } from "../record";
 import type { Schemas } from "../shared/api/client";
 
 /** The parts of a test that a sheet asks for: those with a list of answers. */

@@ -1,5 +1,5 @@
 import type { Schemas } from "../shared/api/client";
-import { latestAttempt, type InForce, type Side } from "../examination/history";
+import { type InForce, latestAttempt, type Side } from "../record";
 
 /**
  * Tests that answers of this page have closed, with the reason. Before the server has spoken it is the page that keeps a

@@ -1,33 +1,30 @@
 import { useState } from "react";
 import {
+  type Answer,
+  type Attempt,
   attempt as newAttempt,
+  choices,
+  type Context,
+  latestAttempt,
   leftOut,
   move,
   nextTry,
   nothing,
+  otherSide,
+  type Part,
   record,
   redo,
+  type Side,
   tell,
+  type Test,
   undo,
   withMeasure,
   withWhole,
-  type Test,
-} from "../examination/commands";
-import {
-  choices,
-  latestAttempt,
-  otherSide,
-  type Answer,
-  type Attempt,
-  type Context,
-  type Part,
-  type Side,
-} from "../examination/history";
-import type { LiveExamination } from "../examination/useExamination";
+} from "../record";
+import type { LiveExamination } from "../examination";
 import type { Schemas } from "../shared/api/client";
 import type { Progress } from "../shared/drawings/ProgressGlyph";
-import { placesOf } from "../plan/ordering";
-import { PLAN_ANSWERS, useReplan, type Replan } from "../plan/useReplan";
+import { placesOf, PLAN_ANSWERS, type Replan, useReplan } from "../plan";
 import { movedBy, rowOf, sections, unplaced, type OrderItem, type OrderSection } from "./order";
 import { usePickedWays } from "./usePickedWays";
 import { usePathways } from "./pathways/usePathways";

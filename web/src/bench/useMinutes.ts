@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import type { LiveExamination } from "../examination/useExamination";
+import type { LiveExamination } from "../examination";
 
 /** A gap longer than this is a break: somebody came back to it later. */
 const BREAK = 20 * 60 * 1000;

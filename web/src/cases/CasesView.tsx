@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useDeferredValue, useEffect, useState, useSyncExternalStore } from "react";
 import { Link, useNavigate } from "react-router";
-import { onQueues, waitingCount } from "../examination/queues";
-import { TopBar } from "../session/TopBar";
+import { onQueues, waitingCount } from "../record";
+import { TopBar } from "../session";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { onMoved } from "../shared/live/moved";

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type SyntheticEvent } from "react";
 import { useNavigate } from "react-router";
-import { TopBar } from "../session/TopBar";
+import { TopBar } from "../session";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";

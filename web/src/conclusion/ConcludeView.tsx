@@ -1,6 +1,5 @@
-import { AgainTable } from "../again/AgainTable";
-import { useAgain } from "../again/useAgain";
-import { useLive } from "../examination/ExaminationFrame";
+import { AgainTable, useAgain } from "../tracking";
+import { useLive } from "../examination";
 import { inHundred, rangeInHundred } from "../shared/format";
 import { Waiting } from "../shared/ui/Message";
 import { ConcludeForm } from "./ConcludeForm";

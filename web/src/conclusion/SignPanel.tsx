@@ -1,8 +1,8 @@
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
-import { usePerson } from "../session/session";
-import type { LiveExamination } from "../examination/useExamination";
+import { usePerson } from "../session";
+import type { LiveExamination } from "../examination";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { Button } from "../shared/ui/Button";

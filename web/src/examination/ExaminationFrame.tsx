@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 import { NavLink, Link, Outlet, useOutletContext, useParams } from "react-router";
 import { Refused } from "../shared/api/client";
-import { AccountMenu } from "../session/AccountMenu";
+import { AccountMenu } from "../session";
 import { affected, whoIs } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";

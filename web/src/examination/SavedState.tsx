@@ -1,7 +1,7 @@
 import { useMutation } from "@tanstack/react-query";
 import { api, dataOf, Refused } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
-import { entryWords } from "./entryWords";
+import { entryWords } from "../record";
 import type { LiveExamination } from "./useExamination";
 
 /** Whether everything recorded is on the server, quietly; and plainly where it is not. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../shared/api/client";
-import type { Command } from "./history";
+import type { Command } from "../record";
 import { grown } from "./useExamination";
 
 const command = (number: number): Command => ({

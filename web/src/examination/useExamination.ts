@@ -1,15 +1,13 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useMemo, useState, useSyncExternalStore } from "react";
-import { usePerson } from "../session/session";
+import { usePerson } from "../session";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital } from "../shared/format";
 import { onMoved } from "../shared/live/moved";
 import { remembering } from "../shared/offline/memory";
 import { settingOf, useSettings } from "../shared/useSettings";
-import type { CommandQueue, QueueState } from "./commandQueue";
-import { inForce, type Command, type InForce } from "./history";
-import { merged, queueOf } from "./queues";
+import { type Command, type CommandQueue, inForce, type InForce, merged, queueOf, type QueueState } from "../record";
 
 type Examination = Schemas["ExaminationJson"];
 

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import { Link } from "react-router";
-import { undo } from "../examination/commands";
-import { useLive } from "../examination/ExaminationFrame";
+import { undo } from "../record";
+import { useLive } from "../examination";
 import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import type { Answer } from "../examination/history";
+import type { Answer } from "../record";
 import type { Schemas } from "../shared/api/client";
 import { when } from "../shared/format";
 import { Button } from "../shared/ui/Button";

@@ -1,4 +1,4 @@
-import type { Answer } from "../examination/history";
+import type { Answer } from "../record";
 import type { Schemas } from "../shared/api/client";
 import { LockNotice } from "./LockNotice";
 

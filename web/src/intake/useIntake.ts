@@ -1,7 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { tell } from "../examination/commands";
-import type { Answer } from "../examination/history";
-import type { LiveExamination } from "../examination/useExamination";
+import { type Answer, tell } from "../record";
+import type { LiveExamination } from "../examination";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 

@@ -1,5 +1,5 @@
 import { NavLink, Outlet } from "react-router";
-import { TopBar } from "../session/TopBar";
+import { TopBar } from "../session";
 
 const PLACES = [
   { to: "/library", label: "Tests and conditions" },

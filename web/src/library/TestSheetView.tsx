@@ -1,9 +1,8 @@
 import { useQuery } from "@tanstack/react-query";
 import { useParams } from "react-router";
-import { CueCard } from "../bench/CueCard";
+import { CueCard, LandmarkFigure } from "../bench";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { LandmarkFigure } from "../bench/walk/LandmarkFigure";
 import { HandFigure } from "../shared/drawings/HandFigure";
 import { handWords } from "../shared/drawings/handGeometry";
 import { PoseFigure } from "../shared/drawings/PoseFigure";

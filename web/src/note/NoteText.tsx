@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState, type ReactNode } from "react";
-import type { LiveExamination } from "../examination/useExamination";
+import type { LiveExamination } from "../examination";
 import { api, dataOf } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { Button } from "../shared/ui/Button";

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { useLive } from "../examination/ExaminationFrame";
+import { useLive } from "../examination";
 import { Button } from "../shared/ui/Button";
 import { NoteText } from "./NoteText";
 import { ReportPages } from "./ReportPages";

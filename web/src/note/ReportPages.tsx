@@ -1,5 +1,5 @@
 import { useRef, useState, type ReactNode } from "react";
-import type { LiveExamination } from "../examination/useExamination";
+import type { LiveExamination } from "../examination";
 import { Button } from "../shared/ui/Button";
 
 interface ReportPagesProps {

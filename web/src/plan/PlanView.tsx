@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link, useNavigate } from "react-router";
-import { move, tell } from "../examination/commands";
-import { useLive } from "../examination/ExaminationFrame";
+import { move, tell } from "../record";
+import { useLive } from "../examination";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { affected, alsoCalled } from "../shared/format";

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import type { LiveExamination } from "../examination/useExamination";
+import type { LiveExamination } from "../examination";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { keepPlan, keptPlan, moved, withTest, type Draft } from "./ordering";

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { tell } from "../examination/commands";
-import type { LiveExamination } from "../examination/useExamination";
+import { tell } from "../record";
+import type { LiveExamination } from "../examination";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { withTest } from "./ordering";

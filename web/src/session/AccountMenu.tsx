@@ -1,6 +1,6 @@
 import { useId, useRef, useState, useSyncExternalStore } from "react";
 import { Link } from "react-router";
-import { onQueues, waitingCount } from "../examination/queues";
+import { onQueues, waitingCount } from "../record";
 import { useChooseForMe, useSettings } from "../shared/useSettings";
 import { chooseTheme, theme, THEMES } from "../shared/theme";
 import { Button } from "../shared/ui/Button";

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useEffectEvent, useSyncExternalStore, type ReactNode } from "react";
-import { resumeQueues } from "../examination/queues";
+import { resumeQueues } from "../record";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { gate } from "../shared/api/gate";
 import { keys } from "../shared/api/keys";

@@ -1,4 +1,4 @@
-import { closeQueues } from "../examination/queues";
+import { closeQueues } from "../record";
 import { api } from "../shared/api/client";
 import { gate } from "../shared/api/gate";
 import { forgetAll, forgetPicked } from "../shared/offline/memory";

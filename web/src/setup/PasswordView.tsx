@@ -1,5 +1,5 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { PasswordForm } from "../session/PasswordForm";
+import { PasswordForm } from "../session";
 import { keys } from "../shared/api/keys";
 import { SecondFactor } from "./SecondFactor";
 import { SetupPart } from "./SetupPart";

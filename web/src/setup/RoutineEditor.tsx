@@ -1,9 +1,8 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
-import { AddTest } from "../bench/AddTest";
-import type { Shared } from "../bench/findTest";
-import { moved, withTest } from "../plan/ordering";
-import { minuteWords } from "../plan/words";
+import { AddTest } from "../shared/tests/AddTest";
+import type { Shared } from "../shared/tests/findTest";
+import { minuteWords, moved, withTest } from "../plan";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";

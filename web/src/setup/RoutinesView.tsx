@@ -5,7 +5,7 @@ import { keys } from "../shared/api/keys";
 import { capital, REGIONS } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
-import { minuteWords } from "../plan/words";
+import { minuteWords } from "../plan";
 import { RoutineEditor } from "./RoutineEditor";
 import { SetupPart } from "./SetupPart";
 

@@ -1,6 +1,5 @@
 import { NavLink, Outlet } from "react-router";
-import { usePerson } from "../session/session";
-import { TopBar } from "../session/TopBar";
+import { TopBar, usePerson } from "../session";
 
 /** The setup: its parts at the side, the part in hand beside them. */
 export function SetupFrame() {

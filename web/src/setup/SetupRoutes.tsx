@@ -1,6 +1,6 @@
 import { Navigate, Route, Routes } from "react-router";
 import { NoSuchPage } from "../shared/ui/NoSuchPage";
-import { usePerson } from "../session/session";
+import { usePerson } from "../session";
 import { AccountsView } from "./AccountsView";
 import { AuditView } from "./AuditView";
 import { ChangesView } from "./ChangesView";

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { api, dataOf } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { usePerson } from "../session/session";
+import { usePerson } from "../session";
 
 /** Decides a setting; without a value it is again as it ships. */
 export function useChoose() {

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useSearchParams } from "react-router";
-import { useLive } from "../examination/ExaminationFrame";
+import { useLive } from "../examination";
 import type { Schemas } from "../shared/api/client";
 import { inHundred, rangeInHundred, sentence, settingWords } from "../shared/format";
 import { Button } from "../shared/ui/Button";

@@ -1,5 +1,5 @@
-import { tell } from "../../examination/commands";
-import type { LiveExamination } from "../../examination/useExamination";
+import { tell } from "../../record";
+import type { LiveExamination } from "../../examination";
 import type { Schemas } from "../../shared/api/client";
 
 /** The question by which the record says which pathway is followed. */

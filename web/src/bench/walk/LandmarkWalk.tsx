@@ -1,7 +1,6 @@
 import { useState } from "react";
-import type { Test } from "../../examination/commands";
-import { choices, latestAttempt, otherSide, type InForce, type Part, type Side } from "../../examination/history";
-import { LockGlyph } from "../../intake/LockNotice";
+import { choices, type InForce, latestAttempt, otherSide, type Part, type Side, type Test } from "../../record";
+import { LockGlyph } from "../../intake";
 import type { Schemas } from "../../shared/api/client";
 import { progressWords } from "../../shared/drawings/ProgressGlyph";
 import { capital, sideWord } from "../../shared/format";

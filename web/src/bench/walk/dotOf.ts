@@ -1,5 +1,4 @@
-import type { Test } from "../../examination/commands";
-import { choices, type Attempt } from "../../examination/history";
+import { type Attempt, choices, type Test } from "../../record";
 import { askedOnSheet, normalOf } from "../sheet";
 
 /** How a landmark stands: not felt yet, quiet, the patient's own pain, or another finding. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Test } from "../../examination/commands";
+import type { Test } from "../../record";
 import { onRing, ringSpots, zonesOf } from "./ring";
 
 const landmark = (id: string, zone: string) => ({ id, place: { view: "PALM", zone, x: 0, y: 0 } }) as unknown as Test;

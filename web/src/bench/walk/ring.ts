@@ -1,4 +1,4 @@
-import type { Test } from "../../examination/commands";
+import type { Test } from "../../record";
 
 /** A landmark on the ring: its angle in degrees, 0 at the right, clockwise. */
 export interface RingSpot {

@@ -160,6 +160,7 @@ class PlanJourneyTest extends TabletJourney {
     void results_settle_tests_and_one_that_was_moved_by_hand_is_asked_about() {
         Bench bench = Bench.startExamination(page, Suite.server().address(), "PJ-4");
         goToPlan();
+        System.out.println(rows().allInnerTexts().stream().map(t -> t.replace("\n", "|")).toList());
         Locator distraction = rows().filter(new Locator.FilterOptions().setHasText("Neck distraction"));
         distraction
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Move"))

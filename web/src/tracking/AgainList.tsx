@@ -1,4 +1,4 @@
-import type { LiveExamination } from "../examination/useExamination";
+import type { LiveExamination } from "../examination";
 import { useAgain } from "./useAgain";
 import { together } from "./words";
 

@@ -1,5 +1,5 @@
 import MiniSearch, { type SearchResult } from "minisearch";
-import { searchWords } from "../shared/format";
+import { searchWords } from "../format";
 
 const MOST = 6;
 

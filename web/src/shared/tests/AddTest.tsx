@@ -1,7 +1,7 @@
 import { useEffect, useId, useMemo, useRef, useState } from "react";
-import type { Schemas } from "../shared/api/client";
-import { alsoCalled } from "../shared/format";
-import { Button } from "../shared/ui/Button";
+import type { Schemas } from "../api/client";
+import { alsoCalled } from "../format";
+import { Button } from "../ui/Button";
 import { sharedName, TestFinder, type Shared } from "./findTest";
 
 interface AddTestProps {

@@ -1,0 +1,36 @@
+/** What other features may use of this one. */
+export type { CommandQueue, QueueState } from "./commandQueue";
+export {
+  attempt,
+  isArcAngle,
+  leftOut,
+  move,
+  nextTry,
+  nothing,
+  record,
+  redo,
+  remarkOf,
+  tell,
+  type Test,
+  undo,
+  withChoice,
+  withMeasure,
+  withRemark,
+  withWhole,
+} from "./commands";
+export { entryWords } from "./entryWords";
+export {
+  type Answer,
+  type Attempt,
+  choices,
+  type Command,
+  type Context,
+  inForce,
+  type InForce,
+  latestAttempt,
+  measure,
+  otherSide,
+  type Part,
+  type Side,
+} from "./history";
+export { closeQueues, merged, onQueues, queueOf, resumeQueues, waitingCount } from "./queues";
