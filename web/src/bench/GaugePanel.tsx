@@ -5,7 +5,7 @@ import type { Schemas } from "../shared/api/client";
 import { capital, decimal, force as inWords, KILOGRAM, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { MeasureField } from "./MeasureField";
-import type { Measured } from "./useBench";
+import type { Measured } from "./useRecording";
 
 interface GaugePanelProps {
   test: Test;

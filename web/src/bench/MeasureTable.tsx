@@ -5,7 +5,7 @@ import { capital, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { byEyeOn } from "./byEye";
 import { MeasureField } from "./MeasureField";
-import type { Measured } from "./useBench";
+import type { Measured } from "./useRecording";
 
 interface MeasureTableProps {
   test: Test;
