@@ -47,30 +47,79 @@ class Insights {
         this.assessments = assessments;
     }
 
+    /**
+     * What is the same for every condition of an examination: worked out once, however many are looked at.
+     *
+     * @param values of the open tests, from where one stands
+     */
+    private record Look(
+            Assessment here,
+            Visit visit,
+            Ranking ranking,
+            Set<TestId> open,
+            ExpectedInformation foresight,
+            List<TestValue> values,
+            List<InsightJson.ReversalJson> decisive) {
+
+        List<TestReading> readings() {
+            return here.readings();
+        }
+    }
+
     /** @param chosen correlations set by hand for this look, by dependency group */
     InsightJson of(ExaminationService.Recorded recorded, String conditionId, Map<String, Double> chosen) {
-        Assessment here = assessments.of(recorded);
-        Visit usual = here.visit();
-        Condition condition = usual.starts().keySet().stream()
+        Look look = look(recorded, chosen);
+        return look.visit().starts().keySet().stream()
                 .filter(each -> each.value().equals(conditionId))
-                .map(catalogue::condition)
                 .findFirst()
+                .map(each -> of(look, catalogue.condition(each), recorded))
                 .orElseThrow(() -> new NotFound("Condition '" + conditionId + "' is not ranked in this examination."));
-        Visit visit = usual.with(assumptions(usual.assumptions(), chosen));
+    }
+
+    /** Every condition that something has informed, by its id, in the order of the ranking. */
+    Map<String, InsightJson> informed(ExaminationService.Recorded recorded) {
+        Look look = look(recorded, Map.of());
+        Map<String, InsightJson> informed = new LinkedHashMap<>();
+        look.ranking().standings().stream()
+                .filter(Standing::informed)
+                .map(Standing::condition)
+                .forEach(condition -> informed.put(condition.id().value(), of(look, condition, recorded)));
+        return informed;
+    }
+
+    private Look look(ExaminationService.Recorded recorded, Map<String, Double> chosen) {
+        Assessment here = assessments.of(recorded);
+        Visit visit = here.visit().with(assumptions(here.visit().assumptions(), chosen));
         List<TestReading> readings = here.readings();
-        long seed = recorded.row().seed();
-        Ranking ranking = chosen.isEmpty() ? here.ranking() : weighing.weigh(visit, readings, seed);
-        Standing standing = ranking.of(condition.id());
+        Ranking ranking = chosen.isEmpty()
+                ? here.ranking()
+                : weighing.weigh(visit, readings, recorded.row().seed());
         Set<TestId> open = here.open().of(visit.region(), readings);
         ExpectedInformation foresight = ExpectedInformation.of(weighing, visit, readings);
-        return new InsightJson(
-                StandingJson.of(standing, standing.now(), here, catalogue),
-                dials(visit, readings, standing),
+        return new Look(
+                here,
+                visit,
+                ranking,
+                open,
+                foresight,
+                foresight.values(
+                        open,
+                        recorded.history()
+                                .standsAt()
+                                .map(test -> catalogue.test(test).position())),
                 DecisiveFinding.of(weighing, visit, readings, ranking).stream()
                         .map(InsightJson.ReversalJson::of)
-                        .toList(),
-                rivals(condition, ranking, foresight, open),
-                ahead(condition, foresight, open, recorded));
+                        .toList());
+    }
+
+    private InsightJson of(Look look, Condition condition, ExaminationService.Recorded recorded) {
+        Standing standing = look.ranking().of(condition.id());
+        return new InsightJson(
+                StandingJson.of(standing, standing.now(), look.here(), catalogue),
+                dials(look.visit(), look.readings(), standing),
+                look.decisive(),
+                rivals(condition, look.ranking(), look.foresight(), look.open()),
+                ahead(condition, look.values(), recorded));
     }
 
     private Assumptions assumptions(Assumptions usual, Map<String, Double> chosen) {
@@ -179,20 +228,10 @@ class Insights {
                 inBoth);
     }
 
-    private List<AheadJson> ahead(
-            Condition condition,
-            ExpectedInformation foresight,
-            Set<TestId> open,
-            ExaminationService.Recorded recorded) {
+    private List<AheadJson> ahead(Condition condition, List<TestValue> values, ExaminationService.Recorded recorded) {
         Set<TestId> order =
                 Set.copyOf(catalogue.routine(recorded.row().region()).order());
-        return foresight
-                .values(
-                        open,
-                        recorded.history()
-                                .standsAt()
-                                .map(test -> catalogue.test(test).position()))
-                .stream()
+        return values.stream()
                 .filter(value -> value.changes().stream()
                         .anyMatch(change -> change.condition().equals(condition)))
                 .sorted(Comparator.comparingDouble((TestValue value) -> -bits(value, condition)))

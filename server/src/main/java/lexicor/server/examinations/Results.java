@@ -159,11 +159,6 @@ class Results {
     private Snapshot.Outputs outputs(
             ExaminationService.Recorded recorded, Signature signature, Map<String, String> templates) {
         WeighingJson weighing = appraisal.weigh(recorded);
-        Map<String, InsightJson> looks = new LinkedHashMap<>();
-        weighing.standings().stream()
-                .filter(StandingJson::informed)
-                .forEach(standing ->
-                        looks.put(standing.conditionId(), insights.of(recorded, standing.conditionId(), Map.of())));
         Map<NoteBlock, String> blocks = notes.blocks(recorded, Optional.of(signature));
         Map<String, String> written = new LinkedHashMap<>();
         templates.forEach((length, template) ->
@@ -173,7 +168,7 @@ class Results {
                 weighing,
                 intakeNow(recorded),
                 conclusions.of(recorded),
-                looks,
+                insights.informed(recorded),
                 written,
                 again.orElse(null),
                 reports.of(recorded, Optional.of(signature), weighing, blocks, again));

@@ -5,11 +5,15 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.apache.fontbox.ttf.CmapLookup;
 import org.apache.fontbox.ttf.TTFParser;
 import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
 
 /** The faces that a report is printed with, and which characters they have between them. */
 final class Faces {
@@ -18,6 +22,9 @@ final class Faces {
 
     /** Stands for one or more characters in a row that no face has. */
     private static final String MISSING = "?";
+
+    /** Families of scripts whose letters join: they cannot be written without the face's own substitutions. */
+    private static final Set<String> JOINING = Set.of("Devanagari", "Bengali");
 
     /**
      * A face with the name by which the style calls it. Those after the first two stand in for the scripts that these
@@ -31,6 +38,21 @@ final class Faces {
                 throw new IllegalStateException("the face " + file + " is not packed with the page");
             }
             return face;
+        }
+
+        /**
+         * Loads the face into a document, which closes it. Substitutions of glyphs (GSUB) are read only where the
+         * script needs them: in a Latin text they draw ligatures at most and take longer than all the rest of a page.
+         */
+        PDFont in(PDDocument document) {
+            try {
+                TrueTypeFont font = new TTFParser().parse(new RandomAccessReadBuffer(open()));
+                document.registerTrueTypeFontForClosing(font);
+                font.setEnableGsub(JOINING.contains(family));
+                return PDType0Font.load(document, font, true);
+            } catch (IOException unreadable) {
+                throw new UncheckedIOException(unreadable);
+            }
         }
     }
 

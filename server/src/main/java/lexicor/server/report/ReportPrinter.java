@@ -3,12 +3,16 @@ package lexicor.server.report;
 import com.openhtmltopdf.bidi.support.ICUBidiReorderer;
 import com.openhtmltopdf.bidi.support.ICUBidiSplitter;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PDFontSupplier;
 import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.List;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.font.PDFont;
 import org.springframework.stereotype.Component;
 
 /** Prints reports as PDF with the faces that ship, on two A4 pages at most. */
@@ -58,12 +62,12 @@ public class ReportPrinter {
         builder.useFastMode();
         builder.useUnicodeBidiSplitter(new ICUBidiSplitter.ICUBidiSplitterFactory());
         builder.useUnicodeBidiReorderer(new ICUBidiReorderer());
-        Faces.ALL.forEach(face -> builder.useFont(face::open, face.family(), face.weight(), FontStyle.NORMAL, true));
         builder.withHtmlContent(html, null);
         builder.withProducer("Lexicor");
         ByteArrayOutputStream pdf = new ByteArrayOutputStream();
         builder.toStream(pdf);
-        try (PdfBoxRenderer renderer = builder.buildPdfRenderer()) {
+        try (PDDocument document = new PDDocument();
+                PdfBoxRenderer renderer = with(Faces.ALL, document, builder).buildPdfRenderer()) {
             renderer.layout();
             int pages = renderer.getRootBox().getLayer().getPages().size();
             if (pages <= MOST_PAGES) {
@@ -72,6 +76,32 @@ public class ReportPrinter {
             return new Report(html, pdf.toByteArray(), pages);
         } catch (IOException fault) {
             throw new UncheckedIOException(fault);
+        }
+    }
+
+    private static PdfRendererBuilder with(List<Faces.Face> faces, PDDocument document, PdfRendererBuilder builder) {
+        builder.usePDDocument(document);
+        for (Faces.Face face : faces) {
+            builder.useFont(new LoadedWhenUsed(face, document), face.family(), face.weight(), FontStyle.NORMAL, true);
+        }
+        return builder;
+    }
+
+    /** Loads a face when the first character needs it. */
+    private static final class LoadedWhenUsed extends PDFontSupplier {
+
+        private final Faces.Face face;
+        private final PDDocument document;
+
+        LoadedWhenUsed(Faces.Face face, PDDocument document) {
+            super(null);
+            this.face = face;
+            this.document = document;
+        }
+
+        @Override
+        public PDFont supply() {
+            return face.in(document);
         }
     }
 }
