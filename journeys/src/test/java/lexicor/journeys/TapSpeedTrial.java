@@ -13,7 +13,7 @@ import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
 /** Measures, and does not judge, how long a tap takes to reach the ranking. */
-class RankingSpeedTest {
+class TapSpeedTrial {
 
     private static final int TAPS = 50;
 
