@@ -28,7 +28,7 @@ class ScreenshotTour {
             take(page, "bench");
             open(page, "/");
             page.getByText("SL-0412").click();
-            Bench bench = new Bench(page).settled().stand("Painful arc").settled();
+            new Bench(page).settled().stand("Painful arc").settled();
             take(page, "bench-painful-arc");
             open(page, "/");
             page.getByText("SL-0424").click();

@@ -121,7 +121,7 @@ final class TestReader {
                 conduct.read(node, rules),
                 parts,
                 wellSide(node, parts),
-                nothing(node, parts, rules),
+                nothing(node, rules),
                 usual(node, parts, rules),
                 criteria,
                 gates,
@@ -187,7 +187,7 @@ final class TestReader {
                 .toList();
     }
 
-    private static Map<String, String> nothing(SourceNode node, List<PartDefinition> parts, RuleReader check) {
+    private static Map<String, String> nothing(SourceNode node, RuleReader check) {
         Map<String, String> nothing = new LinkedHashMap<>();
         node.optionalChild("nothing")
                 .ifPresent(answers ->

@@ -2,7 +2,6 @@ package lexicor.core.differential;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -138,7 +137,7 @@ public final class Differential {
                     .forEach(each -> leftOut.add(new LeftOut(finding.id(), each)));
         }
         answered = reduce(all.stream().filter(each -> each.finding().answered()).toList(), leftOut);
-        posterior = posterior(answered, question.ratios());
+        posterior = posterior(answered);
     }
 
     /** The starts as they were made coherent. */
@@ -242,15 +241,11 @@ public final class Differential {
     }
 
     private Posterior posterior(Predicate<String> ids) {
-        List<Ratio> ratios =
-                question.ratios().stream().filter(each -> ids.test(each.id())).toList();
-        return posterior(
-                joined(
-                        answered.entries().stream()
-                                .filter(each -> ids.test(each.finding().id()))
-                                .toList(),
-                        ratios),
-                ratios);
+        return posterior(joined(
+                answered.entries().stream()
+                        .filter(each -> ids.test(each.finding().id()))
+                        .toList(),
+                question.ratios().stream().filter(each -> ids.test(each.id())).toList()));
     }
 
     private static double moved(double after, double before) {
@@ -295,7 +290,7 @@ public final class Differential {
         List<Modelled> entries = new ArrayList<>(answered.entries());
         entries.add(then);
         Reduced reduced = reduce(entries, new LinkedHashSet<>());
-        Posterior after = posterior(reduced, question.ratios());
+        Posterior after = posterior(reduced);
         for (int c = 0; c < reduced.components().size(); c++) {
             if (reduced.components().get(c).entries().stream().anyMatch(each -> each.finding() == then.finding())) {
                 return new Outcome(reduced.components().get(c), after.logEvidence[c], after.now);
@@ -427,7 +422,7 @@ public final class Differential {
         }
     }
 
-    private Posterior posterior(Reduced reduced, Collection<Ratio> ratios) {
+    private Posterior posterior(Reduced reduced) {
         Posterior after = new Posterior(starts, reduced.components().size());
         for (int c = 0; c < reduced.components().size(); c++) {
             Joined component = reduced.components().get(c);

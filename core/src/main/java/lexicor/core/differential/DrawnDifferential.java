@@ -109,7 +109,6 @@ final class DrawnDifferential {
             ShareFit.Result fit = modelled.fit();
             List<Integer> targets = modelled.shares().targets();
             double most = Double.NEGATIVE_INFINITY;
-            double none = 0;
             double[] eta = new double[fit.eta().length];
             for (int k = 0; k < eta.length; k++) {
                 eta[k] = fit.eta()[k];
@@ -118,7 +117,7 @@ final class DrawnDifferential {
                 }
                 most = k == 0 ? most : Math.max(most, eta[k]);
             }
-            none = eta[0];
+            double none = eta[0];
             logs[0] = Shares.logNot(none);
             for (int t = 0; t < targets.size(); t++) {
                 int fitted = fit.targets().indexOf(targets.get(t));

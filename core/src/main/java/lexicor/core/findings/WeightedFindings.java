@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
@@ -139,7 +138,7 @@ public final class WeightedFindings {
     }
 
     /** The weight of a cluster whose level is known; empty before that, or where its figures cannot be weighed. */
-    public Optional<WeightedFinding> level(Condition condition, ClusterCount count) {
+    public Optional<WeightedFinding> level(ClusterCount count) {
         if (!count.barred().isEmpty()) {
             return Optional.empty();
         }
@@ -149,12 +148,11 @@ public final class WeightedFindings {
                             String phrase = count.positives().size() + " of " + count.counted() + " positive, so "
                                     + level.name() + " of "
                                     + count.cluster().components().size();
-                            return level(condition, count, level, figure, phrase);
+                            return level(count, figure, phrase);
                         }));
     }
 
-    private WeightedFinding level(
-            Condition condition, ClusterCount count, Cluster.Level level, LevelFigure figure, String phrase) {
+    private WeightedFinding level(ClusterCount count, LevelFigure figure, String phrase) {
         String caution = caution(figure.series());
         double published = figure instanceof LevelFigure.Shares shares
                 ? shares.belief().likelihoodRatio(shares.positive())

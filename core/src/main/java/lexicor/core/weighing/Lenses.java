@@ -97,7 +97,7 @@ final class Lenses {
     private Optional<Seen> set() {
         record Decided(ClusterCount count, WeightedFinding level) {}
         Optional<Decided> best = clusters.stream()
-                .flatMap(count -> builder.level(condition, count).map(level -> new Decided(count, level)).stream())
+                .flatMap(count -> builder.level(count).map(level -> new Decided(count, level)).stream())
                 .min(Comparator.comparing((Decided decided) ->
                                 decided.level().record().orElseThrow().originator())
                         .thenComparing(decided ->

@@ -179,7 +179,7 @@ class PatternAndFamilyTest {
                         1)
                 .of(ConditionId.of("subacromial-pain"));
         assertThat(with.likelihoodRatio() / without.likelihoodRatio()).isCloseTo(3, within(1e-9));
-        assertThat(with.loads()).filteredOn(WeightedFinding::estimate).singleElement();
+        assertThat(with.loads()).filteredOn(WeightedFinding::estimate).hasSize(1);
         assertThat(without.unweighed())
                 .extracting(finding -> finding.test().value())
                 .contains("sh-palp-acromion");

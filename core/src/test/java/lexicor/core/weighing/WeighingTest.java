@@ -81,7 +81,7 @@ class WeighingTest {
         Ranking ranking = weigh(NOTED, ARC);
         assertThat(ranking.of(SUBACROMIAL).now())
                 .isGreaterThan(ranking.of(SUBACROMIAL).before());
-        assertThat(ranking.of(FULL_TEAR).loads()).singleElement();
+        assertThat(ranking.of(FULL_TEAR).loads()).hasSize(1);
         assertThat(ranking.standings())
                 .filteredOn(standing -> !standing.loads().isEmpty())
                 .extracting(standing -> standing.condition().id())
@@ -168,7 +168,7 @@ class WeighingTest {
         assertThat(standing.held()).hasSize(3);
         assertThat(weigh(visit, ARC, HAWKINS).of(SUBACROMIAL).loads())
                 .as("the strongest stands while no set is decided")
-                .singleElement();
+                .hasSize(1);
     }
 
     @Test

@@ -35,9 +35,11 @@ public class CaseStanding {
     private int total;
 
     /** Number of the last command that is summed up here. */
+    @SuppressWarnings("unused") // a column, read by queries alone
     private long knows;
 
     /** Number of the last command of the examination. */
+    @SuppressWarnings("unused") // a column, read by queries alone
     private long lastNumber;
 
     protected CaseStanding() {

@@ -33,6 +33,7 @@ class AttemptRow {
     @JoinColumn(name = "command_id")
     private CommandRow command;
 
+    @SuppressWarnings("unused") // a column, read by queries alone
     private int ordinal;
 
     @Column(name = "test_id", nullable = false)

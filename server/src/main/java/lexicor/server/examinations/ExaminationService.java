@@ -287,7 +287,9 @@ public class ExaminationService {
 
     /** The examination, held so that nobody else adds to it or signs it until the present work is done. */
     Recorded held(UUID id) {
-        examinations.findForRecording(id).orElseThrow(() -> missing(id));
+        if (examinations.findForRecording(id).isEmpty()) {
+            throw missing(id);
+        }
         return examination(id);
     }
 

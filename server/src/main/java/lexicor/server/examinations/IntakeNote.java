@@ -83,16 +83,16 @@ class IntakeNote {
                 }
             }
         }
-        story.addAll(gone(region, told));
+        story.addAll(gone(told));
         return story;
     }
 
     /** Answers to questions that are no longer asked, or that no longer have this answer, by the words they had. */
-    private List<String> gone(String region, IntakeAnswers told) {
+    private List<String> gone(IntakeAnswers told) {
         List<String> gone = new ArrayList<>();
         for (Answer answer : told.answers()) {
             List<String> values = answer.values().stream()
-                    .filter(value -> isGone(region, answer.question(), value))
+                    .filter(value -> isGone(answer.question(), value))
                     .map(value -> words.answer(answer.question(), value))
                     .toList();
             if (!values.isEmpty()) {
@@ -102,7 +102,7 @@ class IntakeNote {
         return gone;
     }
 
-    private boolean isGone(String region, String question, String value) {
+    private boolean isGone(String question, String value) {
         return switch (question) {
             case "zone" -> form.zones().stream().noneMatch(zone -> zone.id().equals(value));
             case "pain-areas", "tingling-areas" ->

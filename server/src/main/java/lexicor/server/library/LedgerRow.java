@@ -20,7 +20,9 @@ class LedgerRow {
     @Id
     private String id;
 
+    @SuppressWarnings("unused") // a column, read by queries alone
     private int line;
+
     private String kind;
     private String subject;
     private String subjectText;
@@ -49,7 +51,10 @@ class LedgerRow {
     private String transcription;
     private String reviewState;
     private String note;
+
+    @SuppressWarnings("unused") // a column, read by queries alone
     private String tiedTo;
+
     private String tiedCriterion;
     private String series;
     private boolean byInventors;
@@ -59,6 +64,8 @@ class LedgerRow {
     private RecordUse.Use useState;
 
     private String useBecause;
+
+    @SuppressWarnings("unused") // a column, read by queries alone
     private String evidenceRevision;
 
     protected LedgerRow() {
