@@ -21,7 +21,7 @@ import { Wordmark } from "../shared/ui/Wordmark";
 import { FirstAccountForm } from "./FirstAccountForm";
 import { followOtherTabs, tellSignedIn } from "./leaving";
 import { PasswordForm } from "./PasswordForm";
-import { PersonContext, type Person } from "./session";
+import { PersonContext, type Person, usePerson } from "./session";
 import { SignInForm } from "./SignInForm";
 import { useIdleLock } from "./useIdleLock";
 import { useSettings } from "../shared/useSettings";
@@ -158,13 +158,14 @@ function fetchSession(): Promise<Session> {
 
 /** What goes on as long as somebody is here. */
 function Inside() {
+  const therapist = usePerson().roles.includes("THERAPIST");
   const settings = useSettings();
   const minutes = Number(settings?.listed.find((each) => each.name === "idle-minutes")?.value ?? idleMinutes());
   useEffect(() => {
     keepIdleMinutes(minutes);
   }, [minutes]);
   useIdleLock(minutes);
-  useEffect(listen, []);
+  useEffect(() => (therapist ? listen() : undefined), [therapist]);
   return null;
 }
 

@@ -15,6 +15,8 @@ const AGAIN_MS = 5000;
 const listeners = new Set<Listener>();
 const channel = typeof BroadcastChannel === "undefined" ? undefined : new BroadcastChannel(LOCK);
 let begun = false;
+/** Whether somebody is signed in who may be told. */
+let wanted = false;
 
 function tell(moved: Moved | "reconnected"): void {
   listeners.forEach((listener) => {
@@ -33,10 +35,18 @@ export function onMoved(listener: Listener): () => void {
 }
 
 /**
- * Listens to the server from now on. Of all tabs of this browser one holds the line and tells the others, for a browser opens
+ * Listens to the server until the answer is called; for those who may see examinations, as the server refuses others. Of all tabs of this browser one holds the line and tells the others, for a browser opens
  * only a few lines to one server; when that tab is closed, another takes it up.
  */
-export function listen(): void {
+export function listen(): () => void {
+  wanted = true;
+  begin();
+  return () => {
+    wanted = false;
+  };
+}
+
+function begin(): void {
   if (begun || typeof EventSource === "undefined") {
     return;
   }
@@ -49,6 +59,10 @@ export function listen(): void {
 }
 
 function hold(): void {
+  if (!wanted) {
+    setTimeout(hold, AGAIN_MS);
+    return;
+  }
   const source = new EventSource("/api/events");
   const pass = (moved: Moved | "reconnected") => {
     tell(moved);
