@@ -97,6 +97,7 @@ export function CasesView() {
             and not on the server yet. {waiting === 1 ? "It is" : "They are"} sent as soon as it is reached.
           </p>
         )}
+        <CopyWarning />
         {list.isError && (
           <Message
             title="The list could not be fetched"
@@ -144,6 +145,23 @@ export function CasesView() {
       </main>
     </div>
   );
+}
+
+/** Says that planned copies of the record are missing, and nothing otherwise. */
+function CopyWarning() {
+  const age = useQuery({
+    queryKey: keys.backupAge,
+    queryFn: () => dataOf(api.GET("/api/backups/age")),
+    staleTime: 10 * 60_000,
+  });
+  return age.data?.tooOld ? (
+    <p role="status" className="mb-3 border-l-4 border-for pl-3 text-read">
+      <strong>
+        {age.data.lastAt ? `The record was last copied ${when(age.data.lastAt)}` : "The record has never been copied"}
+      </strong>{" "}
+      and should have been since. Please tell whoever looks after the server.
+    </p>
+  ) : null;
 }
 
 function StartLink() {

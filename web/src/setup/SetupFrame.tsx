@@ -18,6 +18,7 @@ export function SetupFrame() {
     ...(administrator
       ? [
           ["accounts", "Accounts"],
+          ["backups", "Backups"],
           ["audit", "Audit"],
         ]
       : []),

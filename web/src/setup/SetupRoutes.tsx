@@ -3,6 +3,7 @@ import { NoSuchPage } from "../shared/ui/NoSuchPage";
 import { usePerson } from "../session";
 import { AccountsView } from "./AccountsView";
 import { AuditView } from "./AuditView";
+import { BackupsView } from "./BackupsView";
 import { ChangesView } from "./ChangesView";
 import { EstimatesView } from "./EstimatesView";
 import { NoiseView } from "./NoiseView";
@@ -38,6 +39,7 @@ export default function SetupRoutes() {
         <Route path="screen" element={<ScreenView />} />
         {(administrator || roles.includes("STEWARD")) && <Route path="changes" element={<ChangesView />} />}
         {administrator && <Route path="accounts" element={<AccountsView />} />}
+        {administrator && <Route path="backups" element={<BackupsView />} />}
         {administrator && <Route path="audit" element={<AuditView />} />}
         <Route path="password" element={<PasswordView />} />
       </Route>

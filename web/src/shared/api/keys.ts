@@ -10,6 +10,8 @@ export const keys = {
   settings: ["settings"] as const,
   settingHistory: ["settings", "history"] as const,
   accounts: ["accounts"] as const,
+  backups: ["backups"] as const,
+  backupAge: ["backups", "age"] as const,
   audit: (author: string, action: string, subject: string) => ["audit", author, action, subject] as const,
   examination: (id: string) => ["examination", id] as const,
   weighing: (id: string, number: number) => ["weighing", id, number] as const,

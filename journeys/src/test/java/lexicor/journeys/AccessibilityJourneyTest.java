@@ -233,6 +233,8 @@ class AccessibilityJourneyTest {
                     "audit",
                     page.getByRole(AriaRole.CELL, new Page.GetByRoleOptions().setName("signed in"))
                             .first());
+            page.navigate(Suite.server().address() + "/setup/backups");
+            clean(page, "backups", page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Copy now")));
             page.navigate(Suite.server().address() + "/setup/changes");
             clean(
                     page,

@@ -82,6 +82,47 @@ class PeopleJourneyTest {
     }
 
     @Test
+    void an_administrator_copies_the_record_changes_the_plan_and_finds_both_in_the_audit() {
+        try (BrowserContext context = Suite.signedIn("J. Gill, administrator", Suite.tablet())) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/setup/backups");
+            Locator last = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The last copy"));
+            assertThat(last).containsText("Not copied yet");
+            last.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Copy now"))
+                    .click();
+            assertThat(last).containsText(Pattern.compile("Last copied .*(kB|MB): \\d+ cases, .*found whole"));
+            assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("So far"))
+                            .getByRole(AriaRole.LISTITEM))
+                    .hasText(Pattern.compile("lexicor-\\d{8}-\\d{6}\\.zip$"));
+            Locator plan = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Taken by itself"));
+            Locator keep = plan.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Keep this plan"));
+            assertThat(keep).isDisabled();
+            page.getByLabel("Kept: the last").fill("0");
+            assertThat(plan).containsText("a whole number from 1 to 100");
+            assertThat(keep).isDisabled();
+            page.getByLabel("Kept: the last").fill("14");
+            page.getByLabel("A copy").selectOption("every 12 hours");
+            keep.click();
+            assertThat(keep).isDisabled();
+            page.reload();
+            assertThat(page.getByLabel("Kept: the last")).hasValue("14");
+            assertThat(page.getByLabel("A copy")).hasValue("12");
+            page.navigate(Suite.server().address() + "/setup/audit");
+            assertThat(page.getByRole(AriaRole.ROW)
+                            .filter(new Locator.FilterOptions().setHasText("copy of the record"))
+                            .first())
+                    .containsText("took out");
+            assertThat(page.getByRole(AriaRole.ROW)
+                            .filter(new Locator.FilterOptions().setHasText("plan of copies"))
+                            .first())
+                    .containsText("changed");
+            page.getByLabel("Person").fill("gill");
+            page.getByRole(AriaRole.COMBOBOX).selectOption("was refused");
+            assertThat(page.getByText("Nothing of this kind.")).isVisible();
+        }
+    }
+
+    @Test
     void an_administrator_makes_an_account_and_its_owner_signs_in_works_and_signs_out() {
         try (BrowserContext context = Suite.signedIn("J. Gill, administrator", Suite.tablet());
                 BrowserContext other = Suite.browser().newContext(Suite.tablet())) {

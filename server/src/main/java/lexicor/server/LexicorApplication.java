@@ -2,10 +2,14 @@ package lexicor.server;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.Optional;
+import lexicor.server.backup.BackupFault;
+import lexicor.server.backup.BackupTool;
 import lexicor.server.start.MonotonicClock;
 import lexicor.server.start.RecordFile;
+import lexicor.server.start.Upgrade;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
@@ -17,18 +21,45 @@ public class LexicorApplication {
     private static final String DATA = "--lexicor.data=";
 
     public static void main(String[] arguments) {
-        Optional<RecordFile.Refusal> refusal = Arrays.stream(arguments)
-                .filter(argument -> argument.startsWith(DATA))
-                .map(argument -> argument.substring(DATA.length()))
-                .findFirst()
-                .flatMap(data -> RecordFile.in(Path.of(data)).refusal());
-        if (refusal.isPresent()) {
-            System.err.println("lexicor: " + refusal.get().line());
-            System.exit(refusal.get().exitCode());
+        if (BackupTool.knows(arguments)) {
+            System.exit(new BackupTool(RecordFile.known(), System.out, System.err).run(arguments));
         }
+        Optional<Path> data = Arrays.stream(arguments)
+                .filter(argument -> argument.startsWith(DATA))
+                .map(argument -> Path.of(argument.substring(DATA.length())))
+                .findFirst();
+        data.flatMap(folder -> RecordFile.in(folder).refusal()).ifPresent(LexicorApplication::refuse);
         // the database closes itself on a full disk: whoever is given a connection gets one that works
         System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
-        SpringApplication.run(LexicorApplication.class, arguments);
+        Optional<Upgrade> upgrade = data.flatMap(Upgrade::of);
+        if (upgrade.isEmpty()) {
+            SpringApplication.run(LexicorApplication.class, arguments);
+        } else {
+            start(upgrade.get(), arguments);
+        }
+    }
+
+    private static void start(Upgrade upgrade, String[] arguments) {
+        Path before;
+        try {
+            before = upgrade.copyAside(Instant.now());
+        } catch (BackupFault fault) {
+            refuse(new RecordFile.Refusal(fault.getMessage() + " The record is as it was.", 8));
+            return;
+        }
+        try {
+            SpringApplication.run(LexicorApplication.class, arguments);
+        } catch (RuntimeException fault) {
+            if (Upgrade.failed(fault)) {
+                refuse(upgrade.putBack(before));
+            }
+            throw fault;
+        }
+    }
+
+    private static void refuse(RecordFile.Refusal refusal) {
+        System.err.println("lexicor: " + refusal.line());
+        System.exit(refusal.exitCode());
     }
 
     @Bean

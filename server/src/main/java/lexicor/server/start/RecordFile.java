@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import lexicor.server.backup.BackupFolder;
 import lexicor.server.disk.DiskRoom;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
@@ -33,7 +34,7 @@ public final class RecordFile {
 
     private RecordFile(Path data) {
         this.file = data.resolve("lexicor.mv.db");
-        this.address = "jdbc:h2:file:" + data.toAbsolutePath().resolve("lexicor") + ";IFEXISTS=TRUE";
+        this.address = "jdbc:h2:file:" + data.toAbsolutePath().resolve("lexicor") + ";IFEXISTS=TRUE;TRACE_LEVEL_FILE=0";
     }
 
     /** The record in a folder, whether or not it is there. */
@@ -58,8 +59,8 @@ public final class RecordFile {
         try {
             if (Files.size(file) == 0) {
                 return Optional.of(new Refusal(
-                        file
-                                + " is empty, so the clinic's record is not in it. Put the last backup in its place; or take the empty file away to begin a new record.",
+                        file + " is empty, so the clinic's record is not in it. Take the empty file away. "
+                                + bringBack(),
                         4));
             }
             if (!Files.isReadable(file) || !Files.isWritable(file)) {
@@ -69,7 +70,7 @@ public final class RecordFile {
         } catch (IOException unreadable) {
             return Optional.of(new Refusal(file + " cannot be looked at: " + unreadable.getMessage() + ".", 6));
         }
-        try (Connection connection = DriverManager.getConnection(address, "lexicor", "")) {
+        try (Connection connection = connect()) {
             return newer(connection);
         } catch (SQLException fault) {
             return Optional.of(refused(fault));
@@ -88,9 +89,41 @@ public final class RecordFile {
             default ->
                 new Refusal(
                         file + " is damaged and cannot be opened (" + fault.getErrorCode()
-                                + "). Keep it aside, and put the last backup in its place.",
+                                + "). Move it aside and keep it. " + bringBack(),
                         4);
         };
+    }
+
+    /** How the last copy is brought back. */
+    private String bringBack() {
+        Path data = file.toAbsolutePath().getParent();
+        return BackupFolder.of(data).copies().stream()
+                .findFirst()
+                .map(copy -> "The last backup is " + copy + "; bring it back with: ./lexicor restore " + copy
+                        + " --data " + data)
+                .orElse("There is no backup in " + data.resolve("backups")
+                        + "; bring back the last backup that you have elsewhere with: ./lexicor restore FILE --data "
+                        + data);
+    }
+
+    /** Number of the last migration that the record has gone through; empty where there is none, or no record. */
+    public OptionalInt schema() {
+        if (!Files.exists(file)) {
+            return OptionalInt.empty();
+        }
+        try (Connection connection = connect()) {
+            return schema(connection);
+        } catch (SQLException fault) {
+            return OptionalInt.empty();
+        }
+    }
+
+    Connection connect() throws SQLException {
+        return DriverManager.getConnection(address, "lexicor", "");
+    }
+
+    Path file() {
+        return file;
     }
 
     private Optional<Refusal> newer(Connection connection) throws SQLException {
@@ -123,7 +156,7 @@ public final class RecordFile {
     }
 
     /** Number of the last migration that this program brings. */
-    static int known() {
+    public static int known() {
         try {
             int last = 0;
             for (Resource migration :

@@ -63,6 +63,7 @@ class AccessMatrixTest {
                 "GET /api/settings",
                 "PUT /api/settings/own/{name}",
                 "GET /api/routines",
+                "GET /api/backups/age",
                 "GET /api/library",
                 "GET /api/library/regions/{region}",
                 "GET /api/library/regions/{region}/intake",
@@ -107,6 +108,9 @@ class AccessMatrixTest {
         allow(
                 Set.of("ADMINISTRATOR"),
                 "GET /api/accounts",
+                "GET /api/backups",
+                "POST /api/backups",
+                "PUT /api/backups/plan",
                 "POST /api/accounts",
                 "PUT /api/accounts/{id}",
                 "GET /api/audit");
