@@ -59,6 +59,8 @@ public sealed interface PartDefinition {
      *
      * @param usual what a full range comes to by the textbooks; empty where it is not judged by eye. It is what "full"
      *     stands for when a rule asks, and where an empty field starts; it is no measurement
+     * @param from choice parts that say of what and from where it is measured: with another answer it is another
+     *     measure
      */
     record Measure(
             String key,
@@ -68,8 +70,13 @@ public sealed interface PartDefinition {
             double most,
             double step,
             OptionalDouble usual,
+            List<String> from,
             Taken taken)
             implements PartDefinition {
+
+        public Measure {
+            from = List.copyOf(from);
+        }
 
         public static final String FULL = "full";
         public static final String AS_OTHER = "as-other";

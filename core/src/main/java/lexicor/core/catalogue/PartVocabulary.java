@@ -17,7 +17,7 @@ final class PartVocabulary {
     static PartVocabulary read(SourceNode root) {
         PartVocabulary vocabulary = new PartVocabulary();
         for (SourceNode node : root.items()) {
-            PartDefinition part = part(node);
+            PartDefinition part = node.has("like") ? vocabulary.like(node) : vocabulary.part(node);
             if (vocabulary.parts.put(part.key(), part) != null) {
                 throw node.fault("part '" + part.key() + "' stands here twice");
             }
@@ -25,7 +25,48 @@ final class PartVocabulary {
         return vocabulary;
     }
 
-    private static PartDefinition part(SourceNode node) {
+    /** A part that takes everything but its name and words, and what it is measured from, from an earlier one. */
+    private PartDefinition like(SourceNode node) {
+        node.allowing("part", "label", "like", "from");
+        PartDefinition other = known(node.child("like"));
+        if (other instanceof PartDefinition.Choice choice) {
+            return new PartDefinition.Choice(
+                    node.text("part"), node.text("label"), choice.many(), choice.options(), choice.taken());
+        }
+        PartDefinition.Measure measure = (PartDefinition.Measure) other;
+        return new PartDefinition.Measure(
+                node.text("part"),
+                node.text("label"),
+                measure.unit(),
+                measure.least(),
+                measure.most(),
+                measure.step(),
+                measure.usual(),
+                from(node),
+                measure.taken());
+    }
+
+    /** The parts that a measure is measured from, each a choice that stands above it. */
+    private List<String> from(SourceNode node) {
+        return node.list("from").stream()
+                .map(key -> {
+                    if (!(known(key) instanceof PartDefinition.Choice choice)) {
+                        throw key.fault("'" + key.asText() + "' is a measure; allowed: a part with options");
+                    }
+                    return choice.key();
+                })
+                .toList();
+    }
+
+    private PartDefinition known(SourceNode key) {
+        PartDefinition part = parts.get(key.asText());
+        if (part == null) {
+            throw key.fault("part '" + key.asText() + "' is not known; allowed: " + String.join(", ", parts.keySet()));
+        }
+        return part;
+    }
+
+    private PartDefinition part(SourceNode node) {
         String key = node.text("part");
         if (node.has("options")) {
             node.allowing("part", "label", "many", "options");
@@ -36,7 +77,7 @@ final class PartVocabulary {
                     options(node.list("options")),
                     PartDefinition.Taken.ONCE);
         }
-        node.allowing("part", "label", "unit", "least", "most", "step");
+        node.allowing("part", "label", "unit", "least", "most", "step", "from");
         double least = node.number("least", -1000, 1000);
         double most = node.number("most", least, 10_000);
         return new PartDefinition.Measure(
@@ -47,6 +88,7 @@ final class PartVocabulary {
                 most,
                 node.number("step", 0.01, most - least),
                 OptionalDouble.empty(),
+                from(node),
                 PartDefinition.Taken.ONCE);
     }
 
@@ -62,12 +104,7 @@ final class PartVocabulary {
     /** The part a test asks for, narrowed to the options it names. */
     PartDefinition asked(SourceNode node) {
         node.allowing("part", "options", "label", "positions", "repeats", "and-back", "usual", "more");
-        PartDefinition part = parts.get(node.text("part"));
-        if (part == null) {
-            throw node.child("part")
-                    .fault("part '" + node.text("part") + "' is not known; allowed: "
-                            + String.join(", ", parts.keySet()));
-        }
+        PartDefinition part = known(node.child("part"));
         String label = node.text("label", part.label());
         PartDefinition.Taken taken = new PartDefinition.Taken(
                 node.texts("positions"),
@@ -95,6 +132,14 @@ final class PartVocabulary {
                 ? OptionalDouble.of(node.number("usual", measure.least(), measure.most()))
                 : OptionalDouble.empty();
         return new PartDefinition.Measure(
-                measure.key(), label, measure.unit(), measure.least(), measure.most(), measure.step(), usual, taken);
+                measure.key(),
+                label,
+                measure.unit(),
+                measure.least(),
+                measure.most(),
+                measure.step(),
+                usual,
+                measure.from(),
+                taken);
     }
 }

@@ -131,6 +131,7 @@ public record ContentWords(Map<String, String> words) {
                                         Double.MAX_VALUE,
                                         1,
                                         OptionalDouble.empty(),
+                                        List.of(),
                                         PartDefinition.Taken.ONCE));
             }
         });

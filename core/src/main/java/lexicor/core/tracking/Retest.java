@@ -138,7 +138,7 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
         return test.parts().stream()
                 .filter(PartDefinition.Choice.class::isInstance)
                 .map(PartDefinition.Choice.class::cast)
-                .filter(Retest::placed)
+                .filter(part -> measure.from().contains(part.key()))
                 .filter(part -> !before.chosen(part).equals(now.chosen(part)))
                 .findFirst()
                 .map(part -> part.label().toLowerCase(Locale.UK) + " " + words(part, now.chosen(part)) + ", last time "
@@ -150,11 +150,6 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
         OptionalDouble held =
                 measure.key().equals("onset") ? visit.value("held-for", Part.Context.PLAIN) : OptionalDouble.empty();
         return held.isEmpty() ? "not measured" : "nothing came on within " + Math.round(held.getAsDouble()) + " s";
-    }
-
-    /** Whether an answer says where or from what something was measured: another makes another measure. */
-    private static boolean placed(PartDefinition.Choice choice) {
-        return choice.key().equals("tracked-nerve") || choice.key().equals("from-landmark");
     }
 
     private static String quality(ExaminationTest test, Set<String> quality) {

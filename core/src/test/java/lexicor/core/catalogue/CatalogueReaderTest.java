@@ -97,6 +97,9 @@ class CatalogueReaderTest {
             shared-names.yaml     | 'name: crank test'       | 'name: cranks'            | 'cranks' explains
             thresholds.yaml       | 'least-bits: 0.01'       | 'least-bits: 2'           | field 'least-bits' is 2.0; allowed: 0.0 to 1.0
             thresholds.yaml       | 'act: 0.75'              | 'act: 0.2'                | field 'act' is 0.2; allowed: 0.25 to 0.999
+            parts.yaml            | 'from: [tracked-nerve, from-landmark]' | 'from: [tracked-nerf]' | part 'tracked-nerf' is not known
+            parts.yaml            | 'from: [tracked-nerve, from-landmark]' | 'from: [angle-worst]' | 'angle-worst' is a measure; allowed: a part with options
+            parts.yaml            | 'like: distance'         | 'like: distanse'          | part 'distanse' is not known
             clusters.yaml         | criterion: weakness  | criterion: weak           | criterion 'weak' is not known; allowed: pain
             clusters.yaml         | from: 3              | from: 2                   | a count of 2 falls into two levels
             clusters.yaml         | to: 2                | to: 1                     | the levels leave out a count

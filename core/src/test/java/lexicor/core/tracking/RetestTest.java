@@ -80,6 +80,41 @@ class RetestTest {
                 .satisfies(change -> assertThat(change.verdict()).isEqualTo(verdict));
     }
 
+    /** Two nerves of one visit, the first measured from another landmark today. */
+    @Test
+    void each_nerve_is_a_measure_of_its_own() {
+        String test = "wr-tinel-track";
+        Part median = chosen("tracked-nerve", "median");
+        Part ulnar = chosen("second-nerve", "ulnar");
+        Part pisiform = chosen("second-landmark", "pisiform");
+        assertThat(compare(
+                                test,
+                                visit(
+                                        test,
+                                        median,
+                                        chosen("from-landmark", "wrist-crease"),
+                                        measured("distance", 40, "mm"),
+                                        ulnar,
+                                        pisiform,
+                                        measured("second-distance", 60, "mm")),
+                                visit(
+                                        test,
+                                        median,
+                                        chosen("from-landmark", "scar"),
+                                        measured("distance", 52, "mm"),
+                                        ulnar,
+                                        pisiform,
+                                        measured("second-distance", 72, "mm")))
+                        .changes())
+                .extracting(Change::label, Change::verdict, Change::because)
+                .containsExactly(
+                        tuple(
+                                "Furthest tingling point",
+                                Change.Verdict.NOT_COMPARABLE,
+                                "measured from scar, last time wrist crease"),
+                        tuple("Second nerve, furthest tingling point", Change.Verdict.BETTER, ""));
+    }
+
     @Test
     void of_several_tries_the_best_or_the_mean_counts() {
         Retest.Visit before = visit("ha-grip", attempted(200, 1), attempted(230, 2), attempted(170, 3));
