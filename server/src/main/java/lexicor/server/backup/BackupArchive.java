@@ -43,6 +43,9 @@ public final class BackupArchive {
     /** The database as it is called in a data folder and in an archive. */
     public static final String RECORD = "lexicor.mv.db";
 
+    /** Begins the name of a folder in which a copy is being made. */
+    static final String WORKING = "lexicor-copying-";
+
     static final String MANIFEST = "manifest.json";
 
     /** Number of this form of archive. */
@@ -304,7 +307,7 @@ public final class BackupArchive {
         Path parent = file.toAbsolutePath().getParent();
         try {
             Files.createDirectories(parent);
-            Path folder = Files.createTempDirectory(parent, "lexicor-copying-");
+            Path folder = Files.createTempDirectory(parent, WORKING);
             try {
                 return work.in(folder);
             } finally {

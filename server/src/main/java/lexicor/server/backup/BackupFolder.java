@@ -4,10 +4,12 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.springframework.util.FileSystemUtils;
 
 /** The folder of copies beside a record. */
 public record BackupFolder(Path path) {
@@ -41,6 +43,27 @@ public record BackupFolder(Path path) {
                 throw new BackupFault("The old copy " + old + " cannot be taken away.", stays);
             }
         });
+    }
+
+    /** Takes away what copies that were broken off have left behind. */
+    void clean(Instant before) {
+        if (!Files.isDirectory(path)) {
+            return;
+        }
+        try (Stream<Path> all = Files.list(path)) {
+            for (Path each : all.filter(BackupFolder::passing).toList()) {
+                if (Files.getLastModifiedTime(each).toInstant().isBefore(before)) {
+                    FileSystemUtils.deleteRecursively(each);
+                }
+            }
+        } catch (IOException stays) {
+            throw new UncheckedIOException(stays);
+        }
+    }
+
+    private static boolean passing(Path each) {
+        String name = each.getFileName().toString();
+        return name.startsWith(BackupArchive.WORKING) || name.matches("copy-.*\\.(asked|copy|fault)");
     }
 
     /** What the command line has asked for. */

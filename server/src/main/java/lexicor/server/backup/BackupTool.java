@@ -104,7 +104,7 @@ public final class BackupTool {
     private static BackupArchive.Taken fromServer(Path data, Path file, Optional<char[]> passphrase) {
         try {
             BackupFolder.Asked asked = BackupFolder.of(data).ask();
-            Path work = Files.createTempDirectory(asked.request().getParent(), "lexicor-copying-");
+            Path work = Files.createTempDirectory(asked.request().getParent(), BackupArchive.WORKING);
             try {
                 await(asked);
                 BackupArchive.Opened opened = BackupArchive.open(asked.copy(), Optional.empty(), work);

@@ -27,6 +27,9 @@ class Backups {
     private static final DateTimeFormatter NAME =
             DateTimeFormatter.ofPattern("'lexicor-'yyyyMMdd-HHmmss'.zip'").withZone(ZoneOffset.UTC);
 
+    /** What a copy leaves lying for longer was broken off. */
+    private static final Duration LONGEST_WORK = Duration.ofHours(6);
+
     private final DataSource record;
     private final BackupRuns runs;
     private final BackupFolder folder;
@@ -122,6 +125,7 @@ class Backups {
     /** Copies when it is due: looked at a minute after the start, then every ten. */
     @Scheduled(initialDelay = 60_000, fixedDelay = 600_000)
     void takeWhenDue() {
+        folder.clean(Instant.now().minus(LONGEST_WORK));
         BackupPlan plan = plan();
         Optional<Instant> last = runs.lastGood().map(BackupRun::at);
         if (byItself
@@ -139,6 +143,7 @@ class Backups {
             try (Connection connection = record.getConnection()) {
                 asked.begun();
                 BackupArchive.write(connection, clock.instant(), asked.copy(), Optional.empty());
+                LOG.info("The record was copied for the command line.");
             } catch (BackupFault | SQLException fault) {
                 asked.failed(fault.getMessage());
             }

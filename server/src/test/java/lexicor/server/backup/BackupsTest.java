@@ -2,13 +2,18 @@ package lexicor.server.backup;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -116,7 +121,7 @@ class BackupsTest {
     }
 
     @Test
-    void a_copy_that_fails_leaves_a_line_with_the_reason_and_the_older_copies() throws java.io.IOException {
+    void a_copy_that_fails_leaves_a_line_with_the_reason_and_the_older_copies() throws IOException {
         backups.take();
         record.setUrl("jdbc:h2:mem:nothing-to-copy");
         Backups failing = new Backups(
@@ -134,16 +139,32 @@ class BackupsTest {
     }
 
     @Test
-    void what_the_command_line_asks_for_is_laid_beside_its_request() throws java.io.IOException, SQLException {
+    void what_the_command_line_asks_for_is_laid_beside_its_request() throws IOException, SQLException {
         BackupFolder.Asked asked = BackupFolder.of(data).ask();
         backups.answerCommandLine();
         assertThat(asked.refusal()).isEmpty();
         assertThat(asked.request()).doesNotExist();
-        assertThat(BackupArchive.verify(asked.copy(), java.util.Optional.empty())
+        assertThat(BackupArchive.verify(asked.copy(), Optional.empty())
                         .contents()
                         .schema())
                 .isEqualTo(9);
         asked.forget();
         assertThat(SmallRecord.names(backups.folder())).isEmpty();
+    }
+
+    @Test
+    void what_a_broken_off_copy_has_left_is_taken_away_and_work_in_hand_is_not() throws IOException {
+        Path folder = Files.createDirectories(backups.folder());
+        Path old = Files.createDirectory(folder.resolve("lexicor-copying-1"));
+        Path within = Files.createFile(old.resolve("lexicor.mv.db"));
+        Path answer = Files.createFile(folder.resolve("copy-1.copy"));
+        Files.createDirectory(folder.resolve("lexicor-copying-2"));
+        FileTime yesterday = FileTime.from(Instant.now().minus(Duration.ofDays(1)));
+        for (Path each : List.of(within, old, answer)) {
+            Files.setLastModifiedTime(each, yesterday);
+        }
+        backups.decide(new BackupPlan(0, 7));
+        backups.takeWhenDue();
+        assertThat(SmallRecord.names(folder)).containsExactly("lexicor-copying-2");
     }
 }
