@@ -118,8 +118,9 @@ function Plan({ backups, onKept }: { backups: Backups; onKept: (fresh: Backups) 
   const number = /^\d+$/.test(kept) ? Number(kept) : 0;
   const valid = number >= 1 && number <= MOST_KEPT;
   const changed = hours !== plan.everyHours || number !== plan.keep;
+  const refused = faultsOf(decide.error);
   const fault = valid
-    ? (faultsOf(decide.error).keep ?? faultsOf(decide.error).everyHours ?? faultsOf(decide.error).other)
+    ? (refused.keep ?? refused.everyHours ?? refused.other)
     : `How many are kept: a whole number from 1 to ${String(MOST_KEPT)}.`;
   const known = INTERVALS.some(([each]) => each === plan.everyHours);
   return (

@@ -35,8 +35,9 @@ export function onMoved(listener: Listener): () => void {
 }
 
 /**
- * Listens to the server until the answer is called; for those who may see examinations, as the server refuses others. Of all tabs of this browser one holds the line and tells the others, for a browser opens
- * only a few lines to one server; when that tab is closed, another takes it up.
+ * Listens to the server until the answer is called; for those who may see examinations, as the server refuses others.
+ * Of all tabs of this browser one holds the line and tells the others, for a browser opens only a few lines to one server;
+ * when that tab is closed, another takes it up.
  */
 export function listen(): () => void {
   wanted = true;

@@ -34,16 +34,18 @@ final class PartVocabulary {
                     node.text("part"), node.text("label"), choice.many(), choice.options(), choice.taken());
         }
         PartDefinition.Measure measure = (PartDefinition.Measure) other;
-        return new PartDefinition.Measure(
-                node.text("part"),
-                node.text("label"),
-                measure.unit(),
-                measure.least(),
-                measure.most(),
-                measure.step(),
-                measure.usual(),
-                from(node),
-                measure.taken());
+        return copy(measure, node.text("part"), node.text("label"), measure.usual(), from(node), measure.taken());
+    }
+
+    /** Another measure of the same unit and range. */
+    private static PartDefinition.Measure copy(
+            PartDefinition.Measure of,
+            String key,
+            String label,
+            OptionalDouble usual,
+            List<String> from,
+            PartDefinition.Taken taken) {
+        return new PartDefinition.Measure(key, label, of.unit(), of.least(), of.most(), of.step(), usual, from, taken);
     }
 
     /** The parts that a measure is measured from, each a choice that stands above it. */
@@ -131,15 +133,6 @@ final class PartVocabulary {
         OptionalDouble usual = node.has("usual")
                 ? OptionalDouble.of(node.number("usual", measure.least(), measure.most()))
                 : OptionalDouble.empty();
-        return new PartDefinition.Measure(
-                measure.key(),
-                label,
-                measure.unit(),
-                measure.least(),
-                measure.most(),
-                measure.step(),
-                usual,
-                measure.from(),
-                taken);
+        return copy(measure, measure.key(), label, usual, measure.from(), taken);
     }
 }

@@ -5,7 +5,6 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.channels.FileChannel;
 import java.nio.file.AtomicMoveNotSupportedException;
-import java.nio.file.DirectoryNotEmptyException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -16,7 +15,6 @@ import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -24,13 +22,13 @@ import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import net.lingala.zip4j.ZipFile;
 import net.lingala.zip4j.exception.ZipException;
 import net.lingala.zip4j.model.FileHeader;
 import net.lingala.zip4j.model.ZipParameters;
 import net.lingala.zip4j.model.enums.AesKeyStrength;
 import net.lingala.zip4j.model.enums.EncryptionMethod;
+import org.springframework.util.FileSystemUtils;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -39,9 +37,6 @@ import tools.jackson.databind.json.JsonMapper;
  * holds and what it sums up to; under a passphrase both are encrypted (AES-256, as common ZIP programs read it).
  */
 public final class BackupArchive {
-
-    /** The database as it is called in a data folder and in an archive. */
-    public static final String RECORD = "lexicor.mv.db";
 
     /** Begins the name of a folder in which a copy is being made. */
     static final String WORKING = "lexicor-copying-";
@@ -97,25 +92,22 @@ public final class BackupArchive {
                         .filter(each -> each.getFileName().endsWith(".mv.db"))
                         .findFirst()
                         .orElseThrow(() -> new BackupFault("The database copied nothing."));
-                extract(zip, database, work.resolve(RECORD), MOST_RECORD);
+                extract(zip, database, work.resolve(RecordDatabase.FILE), MOST_RECORD);
             }
             Files.delete(copied);
-            return pack(work, at, file, passphrase);
+            Path database = work.resolve(RecordDatabase.FILE);
+            return pack(work, new Manifest(FORMAT, at, sum(database), contents(work)), file, passphrase);
         });
     }
 
-    /** Puts an opened copy into another file, as {@link #write} does with a record. */
-    static Taken rewrite(Opened opened, Path file, Optional<char[]> passphrase) {
-        return inFolderBeside(file, work -> {
-            Files.copy(opened.record(), work.resolve(RECORD));
-            return pack(work, opened.manifest().takenAt(), file, passphrase);
-        });
+    /** Puts a copy into another file, encrypted where there is a passphrase, as {@link #write} does with a record. */
+    static Taken repack(Path copy, Path file, Optional<char[]> passphrase) {
+        return inFolderBeside(
+                file, work -> pack(work, open(copy, Optional.empty(), work).manifest(), file, passphrase));
     }
 
     /** Packs the database that lies in a folder, and reads the archive back. */
-    private static Taken pack(Path work, Instant at, Path file, Optional<char[]> passphrase) throws IOException {
-        Path database = work.resolve(RECORD);
-        Manifest manifest = new Manifest(FORMAT, at, sum(database), contents(database));
+    private static Taken pack(Path work, Manifest manifest, Path file, Optional<char[]> passphrase) throws IOException {
         Files.writeString(
                 work.resolve(MANIFEST), JSON.writerWithDefaultPrettyPrinter().writeValueAsString(manifest));
         Path packed = work.resolve("packed.zip");
@@ -126,7 +118,7 @@ public final class BackupArchive {
             how.setAesKeyStrength(AesKeyStrength.KEY_STRENGTH_256);
         });
         try (ZipFile zip = new ZipFile(packed.toFile(), passphrase.orElse(null))) {
-            zip.addFile(database.toFile(), how);
+            zip.addFile(work.resolve(RecordDatabase.FILE).toFile(), how);
             zip.addFile(work.resolve(MANIFEST).toFile(), how);
         }
         try (FileChannel written = FileChannel.open(packed, StandardOpenOption.WRITE)) {
@@ -160,9 +152,10 @@ public final class BackupArchive {
             List<FileHeader> headers = zip.getFileHeaders();
             List<String> names =
                     headers.stream().map(FileHeader::getFileName).sorted().toList();
-            if (!names.equals(List.of(RECORD, MANIFEST))) {
+            if (!names.equals(List.of(RecordDatabase.FILE, MANIFEST))) {
                 throw new BackupFault(file + " is no copy of a record: it holds " + names.size()
-                        + (names.size() == 1 ? " file" : " files") + "; allowed: " + RECORD + " and " + MANIFEST + ".");
+                        + (names.size() == 1 ? " file" : " files") + "; allowed: " + RecordDatabase.FILE + " and "
+                        + MANIFEST + ".");
             }
             if (headers.stream().anyMatch(FileHeader::isEncrypted) && passphrase.isEmpty()) {
                 throw new BackupFault(
@@ -170,9 +163,9 @@ public final class BackupArchive {
             }
             extract(zip, zip.getFileHeader(MANIFEST), into.resolve(MANIFEST), MOST_MANIFEST);
             Manifest manifest = manifest(into.resolve(MANIFEST), file);
-            extract(zip, zip.getFileHeader(RECORD), into.resolve(RECORD), MOST_RECORD);
-            check(file, into.resolve(RECORD), manifest);
-            return new Opened(into.resolve(RECORD), manifest);
+            extract(zip, zip.getFileHeader(RecordDatabase.FILE), into.resolve(RecordDatabase.FILE), MOST_RECORD);
+            check(file, into, manifest);
+            return new Opened(into.resolve(RecordDatabase.FILE), manifest);
         } catch (ZipException fault) {
             throw switch (fault.getType()) {
                 case WRONG_PASSWORD -> new BackupFault("The passphrase is not the one of " + file + ".", fault);
@@ -196,11 +189,11 @@ public final class BackupArchive {
         }
     }
 
-    private static void check(Path file, Path database, Manifest manifest) throws IOException {
-        if (!sum(database).equals(manifest.sha256())) {
+    private static void check(Path file, Path folder, Manifest manifest) throws IOException {
+        if (!sum(folder.resolve(RecordDatabase.FILE)).equals(manifest.sha256())) {
             throw new BackupFault(file + " is damaged: its database is not the one that was copied.");
         }
-        Contents found = contents(database);
+        Contents found = contents(folder);
         if (!found.equals(manifest.contents())) {
             throw new BackupFault(file + " is damaged: it holds " + found.words() + " instead of "
                     + manifest.contents().words() + ".");
@@ -214,7 +207,7 @@ public final class BackupArchive {
             try {
                 return open(file, passphrase, work).manifest();
             } finally {
-                delete(work);
+                FileSystemUtils.deleteRecursively(work);
             }
         } catch (IOException fault) {
             throw new BackupFault("There is no room to unpack the copy: " + fault.getMessage() + ".", fault);
@@ -227,7 +220,7 @@ public final class BackupArchive {
      * @param knows number of the last migration that this program brings; a record of a later one is refused
      */
     public static Manifest restore(Path file, Path folder, Optional<char[]> passphrase, int knows) {
-        Path place = folder.resolve(RECORD);
+        Path place = folder.resolve(RecordDatabase.FILE);
         if (Files.exists(place)) {
             throw new BackupFault(place + " is there already, and nothing was changed. Restore into an empty folder,"
                     + " or move that file aside first.");
@@ -244,11 +237,9 @@ public final class BackupArchive {
         });
     }
 
-    /** What a database file holds, by opening it for reading. */
-    private static Contents contents(Path database) {
-        String name = database.toAbsolutePath().toString().replaceAll("\\.mv\\.db$", "");
-        try (Connection copy = DriverManager.getConnection(
-                "jdbc:h2:file:" + name + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r;TRACE_LEVEL_FILE=0", "lexicor", "")) {
+    /** What the record of a folder holds, by opening it for reading. */
+    private static Contents contents(Path folder) {
+        try (Connection copy = RecordDatabase.openToRead(folder)) {
             return Contents.of(copy);
         } catch (SQLException fault) {
             throw new BackupFault("The copied database does not open: " + fault.getMessage(), fault);
@@ -311,21 +302,11 @@ public final class BackupArchive {
             try {
                 return work.in(folder);
             } finally {
-                delete(folder);
+                FileSystemUtils.deleteRecursively(folder);
             }
         } catch (IOException fault) {
             throw new BackupFault(
                     "The copy could not be written to " + parent + ": " + fault.getMessage() + ".", fault);
-        }
-    }
-
-    private static void delete(Path folder) throws IOException {
-        try (Stream<Path> all = Files.walk(folder)) {
-            for (Path each : all.sorted((one, other) -> other.compareTo(one)).toList()) {
-                Files.deleteIfExists(each);
-            }
-        } catch (DirectoryNotEmptyException inUse) {
-            throw new IOException("the folder " + folder + " is in use", inUse);
         }
     }
 

@@ -5,7 +5,6 @@ import java.io.PrintStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
@@ -16,7 +15,6 @@ import java.util.Optional;
 /** Copies of a record from the command line: {@code backup FILE}, {@code restore FILE}, {@code verify FILE}. */
 public final class BackupTool {
 
-    private static final int IN_USE = 90020;
     private static final Duration PATIENCE = Duration.ofMinutes(30);
     private static final Duration PAUSE = Duration.ofMillis(200);
     private static final int WRONG_CALL = 2;
@@ -77,20 +75,18 @@ public final class BackupTool {
     }
 
     private void backup(Path data, Path file, Optional<char[]> passphrase) {
-        Path record = data.resolve(BackupArchive.RECORD);
+        Path record = data.resolve(RecordDatabase.FILE);
         if (!Files.exists(record)) {
             throw new BackupFault("There is no record in " + data + " (--data DIR names another folder).");
         }
         if (Files.exists(file)) {
             throw new BackupFault(file + " is there already, and was left as it is. Choose another name.");
         }
-        String name = data.toAbsolutePath().resolve("lexicor").toString();
         BackupArchive.Taken taken;
-        try (Connection connection = DriverManager.getConnection(
-                "jdbc:h2:file:" + name + ";IFEXISTS=TRUE;TRACE_LEVEL_FILE=0", "lexicor", "")) {
+        try (Connection connection = RecordDatabase.open(data)) {
             taken = BackupArchive.write(connection, Clock.systemUTC().instant(), file, passphrase);
         } catch (SQLException fault) {
-            if (fault.getErrorCode() != IN_USE) {
+            if (fault.getErrorCode() != RecordDatabase.IN_USE) {
                 throw new BackupFault("The record in " + data + " cannot be opened: " + fault.getMessage(), fault);
             }
             taken = fromServer(data, file, passphrase);
@@ -104,17 +100,11 @@ public final class BackupTool {
     private static BackupArchive.Taken fromServer(Path data, Path file, Optional<char[]> passphrase) {
         try {
             BackupFolder.Asked asked = BackupFolder.of(data).ask();
-            Path work = Files.createTempDirectory(asked.request().getParent(), BackupArchive.WORKING);
             try {
                 await(asked);
-                BackupArchive.Opened opened = BackupArchive.open(asked.copy(), Optional.empty(), work);
-                return BackupArchive.rewrite(opened, file, passphrase);
+                return BackupArchive.repack(asked.copy(), file, passphrase);
             } finally {
                 asked.forget();
-                for (Path each :
-                        List.of(work.resolve(BackupArchive.RECORD), work.resolve(BackupArchive.MANIFEST), work)) {
-                    Files.deleteIfExists(each);
-                }
             }
         } catch (IOException fault) {
             throw new BackupFault("The server could not be asked for a copy: " + fault.getMessage() + ".", fault);

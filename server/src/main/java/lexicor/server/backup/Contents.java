@@ -16,10 +16,8 @@ public record Contents(int schema, long cases, long examinations, long entries, 
     static Contents of(Connection record) throws SQLException {
         try (Statement statement = record.createStatement()) {
             return new Contents(
-                    (int)
-                            number(
-                                    statement,
-                                    "select max(cast(\"version\" as integer)) from \"flyway_schema_history\" where \"success\" and \"version\" is not null"),
+                    RecordDatabase.schema(record)
+                            .orElseThrow(() -> new SQLException("the database has no history of its schema")),
                     rows(statement, "case_file"),
                     rows(statement, "examination"),
                     rows(statement, "command"),

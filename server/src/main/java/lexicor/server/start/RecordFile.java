@@ -5,15 +5,13 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import lexicor.server.backup.BackupFolder;
+import lexicor.server.backup.RecordDatabase;
 import lexicor.server.disk.DiskRoom;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
@@ -22,19 +20,18 @@ import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 public final class RecordFile {
 
     /** Error codes of H2. */
-    private static final int IN_USE = 90020;
-
     private static final int WRONG_KEY = 90049;
+
     private static final int WRONG_PASSWORD = 28000;
 
     private static final Pattern MIGRATION = Pattern.compile("V(\\d+)__.*\\.sql");
 
+    private final Path data;
     private final Path file;
-    private final String address;
 
     private RecordFile(Path data) {
-        this.file = data.resolve("lexicor.mv.db");
-        this.address = "jdbc:h2:file:" + data.toAbsolutePath().resolve("lexicor") + ";IFEXISTS=TRUE;TRACE_LEVEL_FILE=0";
+        this.data = data;
+        this.file = data.resolve(RecordDatabase.FILE);
     }
 
     /** The record in a folder, whether or not it is there. */
@@ -79,7 +76,7 @@ public final class RecordFile {
 
     private Refusal refused(SQLException fault) {
         return switch (fault.getErrorCode()) {
-            case IN_USE ->
+            case RecordDatabase.IN_USE ->
                 new Refusal(
                         file
                                 + " is in use by another server. Stop that one, or start this one with another folder (--data DIR).",
@@ -96,14 +93,15 @@ public final class RecordFile {
 
     /** How the last copy is brought back. */
     private String bringBack() {
-        Path data = file.toAbsolutePath().getParent();
-        return BackupFolder.of(data).copies().stream()
+        Path folder = data.toAbsolutePath();
+        BackupFolder backups = BackupFolder.of(folder);
+        return backups.copies().stream()
                 .findFirst()
                 .map(copy -> "The last backup is " + copy + "; bring it back with: ./lexicor restore " + copy
-                        + " --data " + data)
-                .orElse("There is no backup in " + data.resolve("backups")
+                        + " --data " + folder)
+                .orElse("There is no backup in " + backups.path()
                         + "; bring back the last backup that you have elsewhere with: ./lexicor restore FILE --data "
-                        + data);
+                        + folder);
     }
 
     /** Number of the last migration that the record has gone through; empty where there is none, or no record. */
@@ -112,14 +110,14 @@ public final class RecordFile {
             return OptionalInt.empty();
         }
         try (Connection connection = connect()) {
-            return schema(connection);
+            return RecordDatabase.schema(connection);
         } catch (SQLException fault) {
             return OptionalInt.empty();
         }
     }
 
     Connection connect() throws SQLException {
-        return DriverManager.getConnection(address, "lexicor", "");
+        return RecordDatabase.open(data);
     }
 
     Path file() {
@@ -127,7 +125,7 @@ public final class RecordFile {
     }
 
     private Optional<Refusal> newer(Connection connection) throws SQLException {
-        OptionalInt holds = schema(connection);
+        OptionalInt holds = RecordDatabase.schema(connection);
         int knows = known();
         return holds.isPresent() && holds.getAsInt() > knows
                 ? Optional.of(new Refusal(
@@ -135,24 +133,6 @@ public final class RecordFile {
                                 + knows + "). Start that version, or a later one.",
                         5))
                 : Optional.empty();
-    }
-
-    /** Number of the last migration that the record has gone through; empty where it has no history of them. */
-    private static OptionalInt schema(Connection connection) throws SQLException {
-        try (Statement statement = connection.createStatement()) {
-            try (ResultSet table = statement.executeQuery(
-                    "select count(*) from information_schema.tables where table_name = 'flyway_schema_history'")) {
-                table.next();
-                if (table.getInt(1) == 0) {
-                    return OptionalInt.empty();
-                }
-            }
-            try (ResultSet last = statement.executeQuery(
-                    "select max(cast(\"version\" as integer)) from \"flyway_schema_history\" where \"success\" and \"version\" is not null")) {
-                last.next();
-                return OptionalInt.of(last.getInt(1));
-            }
-        }
     }
 
     /** Number of the last migration that this program brings. */

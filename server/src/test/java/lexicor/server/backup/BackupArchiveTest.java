@@ -141,11 +141,11 @@ class BackupArchiveTest {
     @Test
     void a_folder_with_a_record_is_left_as_it_is() throws SQLException, IOException {
         write(OPEN);
-        byte[] before = Files.readAllBytes(data.resolve(BackupArchive.RECORD));
+        byte[] before = Files.readAllBytes(data.resolve(RecordDatabase.FILE));
         assertThatThrownBy(() -> BackupArchive.restore(file, data, OPEN, KNOWS))
                 .isInstanceOf(BackupFault.class)
                 .hasMessageContaining("there already, and nothing was changed");
-        assertThat(Files.readAllBytes(data.resolve(BackupArchive.RECORD))).isEqualTo(before);
+        assertThat(Files.readAllBytes(data.resolve(RecordDatabase.FILE))).isEqualTo(before);
     }
 
     @Test
