@@ -3,6 +3,7 @@ package lexicor.server.fuzz;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -48,6 +49,25 @@ class FuzzTest {
                     .as("calls that are right are among them")
                     .contains(200, 204, 400, 403);
             assertThat(faults).as("of %d calls", CALLS).isEmpty();
+        }
+    }
+
+    /** The connector turns TRACE away before any filter sees the call, and shows the page of errors in its name. */
+    @Test
+    void a_method_that_the_connector_refuses_is_no_fault_of_the_server_whatever_it_brings() throws IOException {
+        try (ConfigurableApplicationContext server = new SpringApplicationBuilder(LexicorApplication.class)
+                        .run("--server.port=0", "--spring.datasource.url=jdbc:h2:mem:trace;DB_CLOSE_DELAY=-1");
+                RawHttp connection =
+                        new RawHttp(Integer.parseInt(server.getEnvironment().getProperty("local.server.port")))) {
+            for (String type : List.of("application/json", "multipart/form-data", "multipart/form-data; boundary=x")) {
+                String request = "TRACE /api/calculate/agreement HTTP/1.1\r\nHost: localhost\r\nContent-Type: " + type
+                        + "\r\nContent-Length: 4\r\n\r\nnull";
+                assertThat(connection
+                                .send(request.getBytes(StandardCharsets.US_ASCII))
+                                .status())
+                        .as(type)
+                        .isEqualTo(405);
+            }
         }
     }
 }
