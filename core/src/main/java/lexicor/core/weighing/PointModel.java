@@ -11,6 +11,7 @@ import lexicor.core.findings.Combination;
 import lexicor.core.findings.FindingGroup;
 import lexicor.core.findings.Weight;
 import lexicor.core.findings.WeightedFinding;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Point values of a combination: the chance of all its answers with and without the condition, at the means of what is
@@ -50,19 +51,54 @@ public final class PointModel {
      * @param share shares of positives with and without the condition
      */
     public Predicted predict(Optional<Correlation> correlation, Weight.Proportions share) {
-        return new Predicted(present.positiveNext(correlation, share), absent.positiveNext(correlation, share));
+        return new Predicted(present.next(correlation, share), absent.next(correlation, share));
     }
 
-    /** Chance of a positive with and without the condition, given what was found. */
-    public record Predicted(double withCondition, double withoutCondition) {
+    /**
+     * Chance of either answer, each worked out by itself: 1 - p has no digits left where p is all but certain.
+     *
+     * @param positive 0..1
+     * @param negative 0..1
+     */
+    private record Answers(double positive, double negative) {
+
+        static Answers of(double positive) {
+            return new Answers(positive, 1 - positive);
+        }
+
+        double chance(boolean ofPositive) {
+            return ofPositive ? positive : negative;
+        }
+    }
+
+    /** Chance of the answers with and without the condition, given what was found. */
+    public static final class Predicted {
+
+        private final Answers present;
+        private final Answers absent;
+
+        private Predicted(Answers present, Answers absent) {
+            this.present = present;
+            this.absent = absent;
+        }
 
         /** By a belief alone, whatever else was found. */
         public static Predicted alone(Belief belief) {
-            return new Predicted(belief.sensitivity(), 1 - belief.specificity());
+            return new Predicted(Answers.of(belief.sensitivity()), Answers.of(1 - belief.specificity()));
+        }
+
+        /** Chance of a positive, 0..1. */
+        public double withCondition() {
+            return present.positive();
+        }
+
+        /** Chance of a positive, 0..1. */
+        public double withoutCondition() {
+            return absent.positive();
         }
 
         public double likelihoodRatio(boolean positive) {
-            return positive ? withCondition / withoutCondition : (1 - withCondition) / (1 - withoutCondition);
+            return present.chance(positive) / absent.chance(positive);
         }
     }
 
@@ -110,7 +146,7 @@ public final class PointModel {
         }
 
         /** The chance of all bundles but one, times a profile. */
-        private double chance(int without, double[] profile) {
+        private double chance(int without, double @Nullable [] profile) {
             double sum = 0;
             for (int v = 0; v < outer.length; v++) {
                 double value = outer[v] * (profile == null ? 1 : profile[v]);
@@ -124,15 +160,23 @@ public final class PointModel {
             return sum;
         }
 
-        double positiveNext(Optional<Correlation> correlation, Weight.Proportions share) {
+        Answers next(Optional<Correlation> correlation, Weight.Proportions share) {
             int bundle = bundleOf(correlation);
             FactorQuadrature kernel =
                     kernel(correlation.map(known -> known.rho(withCondition)).orElse(link));
-            double[] answer = kernel.answer(share.share(withCondition), true);
+            double known = chance(-1, null);
+            return new Answers(
+                    chance(bundle, kernel, share.share(withCondition), true) / known,
+                    chance(bundle, kernel, share.share(withCondition), false) / known);
+        }
+
+        /** The chance of everything found and an answer more, which joins a bundle or none (-1). */
+        private double chance(int bundle, FactorQuadrature kernel, double share, boolean positive) {
+            double[] answer = kernel.answer(share, positive);
             if (bundle >= 0) {
                 times(answer, products.get(bundle));
             }
-            return chance(bundle, kernel.at(answer)) / chance(-1, null);
+            return chance(bundle, kernel.at(answer));
         }
 
         private int bundleOf(Optional<Correlation> correlation) {

@@ -80,7 +80,7 @@ class PointModelTest {
                 .isCloseTo(expected, within(1e-7 * Math.max(1, Math.abs(expected))));
     }
 
-    @Property(tries = 40)
+    @Property(tries = 200)
     void an_undone_test_shares_the_pattern_out_between_its_answers(
             @ForAll @DoubleRange(min = 0, max = 0.95) double rho, @ForAll long seed) {
         Random random = new Random(seed);
