@@ -16,7 +16,12 @@ class ArchitectureTest {
             .should()
             .onlyDependOnClassesThat()
             .resideInAnyPackage(
-                    "lexicor.core..", "java..", "org.hipparchus..", "org.snakeyaml..", "org.apache.commons.csv..");
+                    "lexicor.core..",
+                    "java..",
+                    "org.hipparchus..",
+                    "org.snakeyaml..",
+                    "org.apache.commons.csv..",
+                    "org.jspecify..");
 
     @ArchTest
     static final ArchRule CONCEPTS_DO_NOT_DEPEND_ON_EACH_OTHER_IN_A_CIRCLE =

@@ -15,6 +15,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.source.Fingerprint;
 import lexicor.core.source.SourceNode;
 
@@ -215,7 +216,7 @@ public final class CatalogueReader {
         known.tests.values().forEach(test -> {
             TestId other = shortNames.put(test.shortName().toLowerCase(Locale.ROOT), test.id());
             if (other != null) {
-                throw places.get(test.id())
+                throw Keyed.at(places, test.id())
                         .fault("short name '" + test.shortName() + "' is that of '" + other
                                 + "' too; allowed: one of its own");
             }
@@ -233,9 +234,9 @@ public final class CatalogueReader {
     }
 
     private void requireKnownTests(ExaminationTest test) {
-        List<SourceNode> after = places.get(test.id()).list("after");
+        List<SourceNode> after = Keyed.at(places, test.id()).list("after");
         after.forEach(item -> known.criterion(item.child("criterion"), known.test(item.child("test"))));
-        places.get(test.id()).list("stops").forEach(stop -> known.tests(stop, "spares"));
+        Keyed.at(places, test.id()).list("stops").forEach(stop -> known.tests(stop, "spares"));
     }
 
     private void pattern(SourceNode node, Pattern pattern) {
@@ -356,7 +357,7 @@ public final class CatalogueReader {
                         && test.reach().isEmpty())
                 .findFirst()
                 .ifPresent(test -> {
-                    throw places.get(test.id())
+                    throw Keyed.at(places, test.id())
                             .fault(
                                     "test '" + test.id()
                                             + "' may hurt and does not say where it takes the arm; allowed: 'reach' with elevation, plane and rotation, or a pose");
@@ -374,7 +375,7 @@ public final class CatalogueReader {
             pattern.against().forEach(finding -> read.add(finding.test() + " " + finding.criterion()));
         }
         for (ExaminationTest test : known.tests.values()) {
-            for (SourceNode criterion : places.get(test.id()).list("criteria")) {
+            for (SourceNode criterion : Keyed.at(places, test.id()).list("criteria")) {
                 if (!read.contains(test.id() + " " + criterion.text("id"))) {
                     throw criterion.fault("criterion '" + criterion.text("id") + "' of '" + test.id()
                             + "' is read for no condition; allowed: a line under 'reads'");

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.source.SourceNode;
 
 /** Reads clusters: every component names what it counts, and every count falls into one level. */
@@ -80,7 +81,10 @@ final class ClusterReader {
             throw node.fault("field 'any-of' is empty; allowed: at least one finding");
         }
         return new Cluster.Component(
-                node.text("name", known.tests.get(findings.get(0).test()).name()), findings, Optional.empty(), block);
+                node.text("name", Keyed.at(known.tests, findings.get(0).test()).name()),
+                findings,
+                Optional.empty(),
+                block);
     }
 
     private static List<Cluster.Level> levels(SourceNode node, int most) {

@@ -4,8 +4,10 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.source.SourceNode;
 
 /** What has been read so far, to resolve references and refuse unknown ones with what is allowed. */
@@ -36,13 +38,13 @@ final class Known {
 
     CriterionId criterion(SourceNode node, TestId test) {
         List<CriterionId> criteria =
-                tests.get(test).criteria().stream().map(Criterion::id).toList();
+                Keyed.at(tests, test).criteria().stream().map(Criterion::id).toList();
         return one(node, named(node, CriterionId::of), criteria, "criterion");
     }
 
     /** A criterion by which the test reads the condition. */
     CriterionId criterion(SourceNode node, TestId test, ConditionId condition) {
-        List<CriterionId> by = tests.get(test)
+        List<CriterionId> by = Keyed.at(tests, test)
                 .readingFor(condition)
                 .map(ConditionReading::by)
                 .orElseThrow(() -> node.fault("test '" + test + "' does not read condition '" + condition + "'"));
@@ -66,7 +68,7 @@ final class Known {
         try {
             return form.apply(node.asText());
         } catch (IllegalArgumentException fault) {
-            throw node.fault(fault.getMessage());
+            throw node.fault(Objects.requireNonNullElse(fault.getMessage(), fault.toString()));
         }
     }
 

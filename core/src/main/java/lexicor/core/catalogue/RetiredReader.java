@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lexicor.core.source.SourceNode;
+import org.jspecify.annotations.Nullable;
 
 /** Reads the list of tests and conditions that were taken out of the content, with what has come in their place. */
 final class RetiredReader {
@@ -55,7 +56,8 @@ final class RetiredReader {
         }
     }
 
-    private static <T> String successor(SourceNode named, T found, java.util.function.Function<T, String> name) {
+    private static <T> String successor(
+            SourceNode named, @Nullable T found, java.util.function.Function<T, String> name) {
         if (found == null) {
             throw named.fault(
                     "successor '" + named.asText() + "' is not in the catalogue; allowed: the id of one that is");

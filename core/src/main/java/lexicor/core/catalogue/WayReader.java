@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.source.CsvTable;
 import lexicor.core.source.Place;
 import org.apache.commons.csv.CSVRecord;
@@ -71,7 +72,7 @@ final class WayReader {
                 record.get("differs"),
                 record.get("capture"),
                 covered,
-                said.isEmpty() ? Optional.empty() : Optional.of(EFFECTS.get(other.group(1))),
+                said.isEmpty() ? Optional.empty() : Optional.of(Keyed.at(EFFECTS, other.group(1))),
                 said.isEmpty() ? "" : other.group(2),
                 place);
     }

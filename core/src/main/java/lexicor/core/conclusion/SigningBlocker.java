@@ -8,6 +8,7 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.History;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.SafetyScreen;
+import lexicor.core.lookup.Keyed;
 
 /**
  * Why an examination cannot be signed yet.
@@ -55,7 +56,7 @@ public record SigningBlocker(Kind kind, String test, String what, String then) {
                         Kind.DONE_UNDER_LOCK,
                         test.value(),
                         known.name() + " was done and is locked: "
-                                + told.locked().get(test).get(0).why(),
+                                + Keyed.at(told.locked(), test).get(0).why(),
                         "Say at the bench why it was done all the same, or take it back."));
             }
         }

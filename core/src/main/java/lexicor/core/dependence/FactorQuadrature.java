@@ -63,7 +63,9 @@ public final class FactorQuadrature {
 
     private final double[] shifts;
     private final double rest;
+    /** By value of the wider factor, then of the group's; empty where the two are the same. */
     private final double[][] weights;
+
     private final int outer;
 
     private FactorQuadrature(double rho, double link, Rule rule) {
@@ -71,7 +73,7 @@ public final class FactorQuadrature {
         rest = Math.sqrt(1 - rho);
         outer = rule.outer();
         if (rho - shared < 1e-9) {
-            weights = null;
+            weights = new double[0][];
             shifts = new double[outer];
             for (int v = 0; v < outer; v++) {
                 shifts[v] = Math.sqrt(rho) * rule.wider(v) / rest;
@@ -134,7 +136,7 @@ public final class FactorQuadrature {
 
     /** The mean over the group's factor at each value of the wider one. */
     public double[] at(double[] product) {
-        if (weights == null) {
+        if (weights.length == 0) {
             return product.clone();
         }
         double[] profile = new double[outer];
@@ -144,7 +146,7 @@ public final class FactorQuadrature {
 
     /** The same into an array of {@link Rule#outer()} numbers. */
     public void into(double[] product, double[] profile) {
-        if (weights == null) {
+        if (weights.length == 0) {
             System.arraycopy(product, 0, profile, 0, outer);
             return;
         }

@@ -67,9 +67,9 @@ final class DrawnDifferential {
         private final double[][] moved;
         private final List<Long> masks = new ArrayList<>();
         private final double[] logs;
-        private double[] share;
-        private double[] quantiles;
-        private double[][] columns;
+        private double[] share = new double[0];
+        private double[] quantiles = new double[0];
+        private double[][] columns = new double[0][];
 
         Entry(Modelled modelled) {
             this.modelled = modelled;
@@ -101,7 +101,7 @@ final class DrawnDifferential {
         }
 
         void draw(int draw) {
-            if (share == null) {
+            if (share.length == 0) {
                 share = new double[masks.size()];
                 quantiles = new double[masks.size()];
                 columns = new double[masks.size()][];
@@ -153,13 +153,13 @@ final class DrawnDifferential {
         private final List<Entry> members;
         private final double[] rhos;
         private final List<List<Integer>> combinations = new ArrayList<>();
-        private double[][] profiles;
+        private double[][] profiles = new double[0][];
 
         Group(List<Entry> members) {
             this.members = members;
             rhos = members.size() > 1
                     ? source.rho(members.get(0).modelled.group().orElseThrow())
-                    : null;
+                    : new double[0];
         }
 
         int place(boolean[] state) {
@@ -174,10 +174,10 @@ final class DrawnDifferential {
         }
 
         void draw(int draw) {
-            if (profiles == null) {
+            if (profiles.length == 0) {
                 profiles = new double[combinations.size()][OUTER.length];
             }
-            FactorQuadrature kernel = FactorQuadrature.of(rhos == null ? link : rhos[draw], link, RULE);
+            FactorQuadrature kernel = FactorQuadrature.of(rhos.length == 0 ? link : rhos[draw], link, RULE);
             for (Entry member : members) {
                 for (int m = 0; m < member.masks.size(); m++) {
                     member.column(m, kernel);

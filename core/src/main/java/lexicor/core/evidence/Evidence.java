@@ -18,6 +18,7 @@ import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Way;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.synthesis.PredictedAccuracy;
 import lexicor.core.synthesis.StudyRecord;
 import lexicor.core.synthesis.Synthesis;
@@ -271,7 +272,7 @@ public final class Evidence {
 
     /** What a record speaks for. Never null. */
     public Tie tie(RecordId id) {
-        return ties.get(record(id).id());
+        return Keyed.at(ties, record(id).id());
     }
 
     /** Every record, in the order of the ledger. */

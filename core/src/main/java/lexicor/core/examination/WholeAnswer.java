@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.PartDefinition;
+import lexicor.core.lookup.Keyed;
 
 /**
  * A whole answer that is given with one tap: "nothing", or one that comes up often.
@@ -67,7 +68,8 @@ public record WholeAnswer(String label, List<Part> parts) {
                         && (part.key().equals("pain")
                                 || !answers.get(part.key())
                                         .equals(test.nothing().get(part.key()))))
-                .map(part -> part.option(answers.get(part.key())).orElseThrow().label())
+                .map(part ->
+                        part.option(Keyed.at(answers, part.key())).orElseThrow().label())
                 .collect(Collectors.joining(", "));
     }
 }

@@ -9,6 +9,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
+import lexicor.core.lookup.Keyed;
 
 /**
  * What a visit brings to the weighing before the first test.
@@ -63,7 +64,7 @@ public record Visit(
             if (condition.onlyIf().isEmpty()) {
                 starts.put(
                         condition.id(),
-                        new Start(condition.start().get(setting), WeighingSettings.USUAL.startDeviation()));
+                        new Start(Keyed.at(condition.start(), setting), WeighingSettings.USUAL.startDeviation()));
             }
         }
         return new Visit(region, setting, starts, Map.of(), catalogue.usualSchools(), Assumptions.usual(catalogue));

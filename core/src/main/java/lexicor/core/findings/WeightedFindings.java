@@ -21,6 +21,7 @@ import lexicor.core.evidence.LevelFigure;
 import lexicor.core.evidence.Series;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.posttest.NaturalFrequencies;
 
 /** Turns readings into weights, or into findings on the table with the reason why they are not weighed. */
@@ -56,7 +57,7 @@ public final class WeightedFindings {
                                 condition,
                                 List.of(),
                                 holds,
-                                catalogue.clues().get(clue).label() + (holds ? "" : ": no"),
+                                Keyed.at(catalogue.clues(), clue).label() + (holds ? "" : ": no"),
                                 inUse))));
         for (TestReading test : done) {
             Optional<ConditionReading> reads = catalogue.test(test.test()).readingFor(condition.id());
@@ -227,7 +228,10 @@ public final class WeightedFindings {
 
     private NaturalFrequencies frequencies(Condition condition, Belief belief, boolean positive) {
         return NaturalFrequencies.of(
-                visit.starts().get(condition.id()).chance(), belief.sensitivity(), belief.specificity(), positive);
+                Keyed.at(visit.starts(), condition.id()).chance(),
+                belief.sensitivity(),
+                belief.specificity(),
+                positive);
     }
 
     private String caution(Series series) {

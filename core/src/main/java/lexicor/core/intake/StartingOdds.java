@@ -13,6 +13,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.evidence.Evidence;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.posttest.LogOdds;
 import lexicor.core.story.HeardStory;
 import lexicor.core.story.StoryTable;
@@ -149,7 +150,7 @@ public final class StartingOdds {
     }
 
     private Start start(Condition condition, Story story) {
-        double estimate = story.estimates().get(condition.id());
+        double estimate = Keyed.at(story.estimates(), condition.id());
         List<Moved> moved = new ArrayList<>();
         if (!story.zone().contains(condition.id())) {
             moved.add(new Moved(
@@ -166,7 +167,7 @@ public final class StartingOdds {
         List<String> weighedLater = story.clues().stream()
                 .filter(clue -> evidence.weighsClue(clue, condition.id()))
                 .sorted()
-                .map(clue -> catalogue.clues().get(clue).label())
+                .map(clue -> Keyed.at(catalogue.clues(), clue).label())
                 .toList();
         return start(
                 condition,
@@ -208,7 +209,7 @@ public final class StartingOdds {
         for (Start narrow : starts) {
             for (ConditionId wider : catalogue.widerThan(narrow.condition().id())) {
                 Start wide = raised.get(wider);
-                double least = raised.get(narrow.condition().id()).chance();
+                double least = Keyed.at(raised, narrow.condition().id()).chance();
                 if (narrow.inactive().isEmpty()
                         && wide != null
                         && wide.ownChance().isEmpty()

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import lexicor.core.catalogue.Pattern;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.story.HeardStory;
 import lexicor.core.story.Weeks;
 
@@ -76,9 +77,9 @@ final class StoryListener {
                 "pain", Set.copyOf(told.values("pain-areas")), "tingling", Set.copyOf(told.values("tingling-areas")));
         form.story().painted().stream()
                 .filter(each -> each.regions().isEmpty() || each.regions().contains(region))
-                .filter(each -> each.holds(areas.get(each.of())))
+                .filter(each -> each.holds(Keyed.at(areas, each.of())))
                 .forEach(each -> clues.put(each.clue(), true));
-        if (areas.get("tingling").contains(IntakeForm.NONE)) {
+        if (Keyed.at(areas, "tingling").contains(IntakeForm.NONE)) {
             clues.put(IntakeFolder.NO_TINGLING, true);
         }
     }

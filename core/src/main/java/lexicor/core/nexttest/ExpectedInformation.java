@@ -20,6 +20,7 @@ import lexicor.core.findings.Visit;
 import lexicor.core.findings.Weight;
 import lexicor.core.findings.WeightedFinding;
 import lexicor.core.findings.WeightedFindings;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.weighing.JointModel;
 import lexicor.core.weighing.PointModel;
 import lexicor.core.weighing.Weighing;
@@ -181,8 +182,8 @@ public final class ExpectedInformation {
             if (first.isPresent()
                     && second.isPresent()
                     && first.get().criterion().equals(second.get().criterion())) {
-                predicted(test, models.get(one))
-                        .ifPresent(a -> predicted(test, models.get(other))
+                predicted(test, Keyed.at(models, one))
+                        .ifPresent(a -> predicted(test, Keyed.at(models, other))
                                 .ifPresent(b -> separations.add(new Separation(test, Separation.between(a, b)))));
             }
         }

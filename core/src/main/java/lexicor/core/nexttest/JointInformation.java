@@ -17,6 +17,7 @@ import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.examination.TestReading;
 import lexicor.core.findings.Combination;
 import lexicor.core.findings.Visit;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.weighing.JointModel;
 import lexicor.core.weighing.Weighing;
 
@@ -57,8 +58,9 @@ public final class JointInformation {
         Map<ConditionId, TestPrediction> splits(TestId test, Collection<ConditionId> conditions) {
             return splits.computeIfAbsent(test, id -> {
                 Map<ConditionId, TestPrediction> all = new LinkedHashMap<>();
-                conditions.forEach(condition -> TestPrediction.of(weighing, visit, models.get(condition), id, rule)
-                        .ifPresent(split -> all.put(condition, split)));
+                conditions.forEach(
+                        condition -> TestPrediction.of(weighing, visit, Keyed.at(models, condition), id, rule)
+                                .ifPresent(split -> all.put(condition, split)));
                 return all;
             });
         }
@@ -219,8 +221,8 @@ public final class JointInformation {
 
     private double counts(ConditionId id) {
         return ExpectedInformation.counts(
-                setting.models().get(id).condition(),
-                outlooks.get(id).now(),
+                Keyed.at(setting.models(), id).condition(),
+                Keyed.at(outlooks, id).now(),
                 setting.visit().assumptions().thresholds());
     }
 
@@ -228,7 +230,7 @@ public final class JointInformation {
     public double gain(TestId test) {
         Map<ConditionId, Double> further = new HashMap<>();
         setting.splits(test, outlooks.keySet()).forEach((id, split) -> {
-            Outlook outlook = outlooks.get(id);
+            Outlook outlook = Keyed.at(outlooks, id);
             further.put(
                     id,
                     setting.asked()
@@ -243,8 +245,8 @@ public final class JointInformation {
         TestPrediction split = setting.splits(test, outlooks.keySet()).get(condition);
         return split == null
                 ? 0
-                : outlooks.get(condition).bitsWith(split)
-                        - outlooks.get(condition).bits();
+                : Keyed.at(outlooks, condition).bitsWith(split)
+                        - Keyed.at(outlooks, condition).bits();
     }
 
     /** The widest condition that a condition belongs to, itself where it belongs to none. */
@@ -256,7 +258,7 @@ public final class JointInformation {
     public JointInformation with(TestId test) {
         Map<ConditionId, Outlook> further = new LinkedHashMap<>(outlooks);
         setting.splits(test, outlooks.keySet())
-                .forEach((id, split) -> further.put(id, outlooks.get(id).with(test, split)));
+                .forEach((id, split) -> further.put(id, Keyed.at(outlooks, id).with(test, split)));
         return new JointInformation(setting, further);
     }
 
@@ -264,15 +266,13 @@ public final class JointInformation {
     public JointInformation without(TestId test) {
         Map<ConditionId, Outlook> fewer = new LinkedHashMap<>(outlooks);
         setting.splits(test, outlooks.keySet()).keySet().stream()
-                .filter(id -> outlooks.get(id).tests().contains(test))
+                .filter(id -> Keyed.at(outlooks, id).tests().contains(test))
                 .forEach(id -> {
-                    Outlook rest = setting.start().get(id);
-                    for (TestId other : outlooks.get(id).tests()) {
+                    Outlook rest = Keyed.at(setting.start(), id);
+                    for (TestId other : Keyed.at(outlooks, id).tests()) {
                         rest = other.equals(test)
                                 ? rest
-                                : rest.with(
-                                        other,
-                                        setting.splits(other, outlooks.keySet()).get(id));
+                                : rest.with(other, Keyed.at(setting.splits(other, outlooks.keySet()), id));
                     }
                     fewer.put(id, rest);
                 });

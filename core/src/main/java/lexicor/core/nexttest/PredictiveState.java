@@ -10,6 +10,7 @@ import lexicor.core.findings.Combination;
 import lexicor.core.findings.FindingGroup;
 import lexicor.core.findings.Weight;
 import lexicor.core.findings.WeightedFinding;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What was found of one condition, and what is supposed to be found next, given that it is present or that it is
@@ -101,7 +102,7 @@ final class PredictiveState {
     }
 
     /** The part of a group; null where there is none, as for what belongs to no group. */
-    private Part grouped(String group) {
+    private @Nullable Part grouped(String group) {
         if (!group.isEmpty()) {
             for (Part part : parts) {
                 if (part.group().equals(group)) {
@@ -112,7 +113,7 @@ final class PredictiveState {
         return null;
     }
 
-    private double chance(List<Part> all, Part without, Part instead) {
+    private double chance(List<Part> all, @Nullable Part without, @Nullable Part instead) {
         double sum = 0;
         for (int v = 0; v < outer.length; v++) {
             double value = outer[v] * (instead == null ? 1 : instead.profile()[v]);

@@ -2,7 +2,7 @@ package lexicor.core.nexttest;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
+import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
@@ -21,20 +21,21 @@ public record Separation(TestId test, double decibans) {
     public static List<Separation> between(ConditionId a, ConditionId b, Catalogue catalogue, Evidence evidence) {
         return catalogue.tests().keySet().stream()
                 .map(test -> of(test, a, b, evidence))
-                .filter(Objects::nonNull)
+                .flatMap(Optional::stream)
                 .sorted(Comparator.comparingDouble(Separation::decibans).reversed())
                 .toList();
     }
 
-    private static Separation of(TestId test, ConditionId a, ConditionId b, Evidence evidence) {
+    private static Optional<Separation> of(TestId test, ConditionId a, ConditionId b, Evidence evidence) {
         var forA = evidence.inUse(test, a);
         var forB = evidence.inUse(test, b);
         if (forA.isEmpty()
                 || forB.isEmpty()
                 || !forA.get().criterion().equals(forB.get().criterion())) {
-            return null;
+            return Optional.empty();
         }
-        return new Separation(test, between(forA.get().belief(), forB.get().belief()));
+        return Optional.of(
+                new Separation(test, between(forA.get().belief(), forB.get().belief())));
     }
 
     /** The same from two beliefs about one answer. */

@@ -16,6 +16,7 @@ import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Reading;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.source.Fingerprint;
 import lexicor.core.source.SourceException;
 import lexicor.core.source.SourceNode;
@@ -172,7 +173,7 @@ public final class PathwayReader {
     private void requireKnownWays(Pathway pathway) {
         for (Step step : pathway.steps()) {
             step.ways().filter(next -> !nodes.containsKey(next)).findFirst().ifPresent(next -> {
-                throw nodes.get(step.id())
+                throw Keyed.at(nodes, step.id())
                         .fault("step '" + step.id() + "' leads to '" + next + "', which is no step of '" + pathway.id()
                                 + "'; allowed: "
                                 + pathway.steps().stream().map(Step::id).toList());
@@ -192,7 +193,7 @@ public final class PathwayReader {
             return;
         }
         if (!way.add(step.id())) {
-            throw nodes.get(step.id())
+            throw Keyed.at(nodes, step.id())
                     .fault("step '" + step.id() + "' comes back to itself (" + String.join(", ", way)
                             + "); allowed: ways that end");
         }
@@ -206,7 +207,7 @@ public final class PathwayReader {
                 .filter(step -> !before.containsKey(step.id()))
                 .findFirst()
                 .ifPresent(step -> {
-                    throw nodes.get(step.id())
+                    throw Keyed.at(nodes, step.id())
                             .fault("no way leads to step '" + step.id() + "'; allowed: steps that a way from '"
                                     + pathway.start().id() + "' reaches");
                 });
@@ -218,8 +219,8 @@ public final class PathwayReader {
             if (step instanceof Step.Examine examine) {
                 for (Conduct.After after :
                         catalogue.test(examine.test()).conduct().after()) {
-                    if (!before.get(step.id()).contains(after.test())) {
-                        throw nodes.get(step.id())
+                    if (!Keyed.at(before, step.id()).contains(after.test())) {
+                        throw Keyed.at(nodes, step.id())
                                 .fault("step '" + step.id() + "' is locked: '" + examine.test()
                                         + "' makes sense only after '" + after.test()
                                         + "', which some way to it leaves out; allowed: a step that does '"

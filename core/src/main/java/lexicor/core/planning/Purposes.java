@@ -16,6 +16,7 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.nexttest.JointInformation;
 import lexicor.core.weighing.Standing;
 
@@ -177,7 +178,7 @@ final class Purposes {
 
     /** Whether what was told, or found since, has at least doubled the odds with which a condition starts. */
     private boolean raisedByStory(Standing standing) {
-        double start = standing.condition().start().get(situation.visit().setting());
+        double start = Keyed.at(standing.condition().start(), situation.visit().setting());
         return odds(standing.now()) >= RAISED * odds(start);
     }
 
@@ -218,9 +219,10 @@ final class Purposes {
                     about.putIfAbsent(expected.test(), standing.condition().id());
                 }));
         return open(serves.keySet().stream()
-                .sorted(Comparator.comparingDouble((TestId test) -> serves.get(test) / seconds.applyAsDouble(test))
+                .sorted(Comparator.comparingDouble(
+                                (TestId test) -> Keyed.at(serves, test) / seconds.applyAsDouble(test))
                         .reversed())
-                .map(test -> Reason.of(test, Why.PICTURE, about.get(test)))
+                .map(test -> Reason.of(test, Why.PICTURE, Keyed.at(about, test)))
                 .toList());
     }
 

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.nexttest.JointInformation;
 
 /**
@@ -146,7 +147,7 @@ public record Selection(List<TestId> tests, double bits, double seconds) {
         }
 
         private double counted(TestId test, double gain) {
-            return gain * candidates.get(test).custom();
+            return gain * Keyed.at(candidates, test).custom();
         }
 
         /** A set with, again and again, the test that tells most for its time. */

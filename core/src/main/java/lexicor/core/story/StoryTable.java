@@ -12,6 +12,7 @@ import java.util.function.Predicate;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.lookup.Keyed;
 
 /**
  * Everything that a story can do to the starting chances, as content.
@@ -141,8 +142,8 @@ public record StoryTable(
                 group.stream().filter(row -> row.strength() == most).toList();
         if (strongest.stream().map(StoryRow::up).distinct().count() == 1) {
             StoryRow row = strongest.get(0);
-            shifts.add(
-                    new Shift(row.clue(), label(row), row.reason(), (row.up() ? 1 : -1) * Math.log(factors.get(most))));
+            shifts.add(new Shift(
+                    row.clue(), label(row), row.reason(), (row.up() ? 1 : -1) * Math.log(Keyed.at(factors, most))));
         }
     }
 
@@ -171,7 +172,7 @@ public record StoryTable(
                         row.reason(),
                         row.strength() == 0
                                 ? Double.NEGATIVE_INFINITY
-                                : (row.up() ? 1 : -1) * Math.log(factors.get(row.strength()))))
+                                : (row.up() ? 1 : -1) * Math.log(Keyed.at(factors, row.strength()))))
                 .toList();
     }
 
@@ -186,8 +187,8 @@ public record StoryTable(
                         weeks.from() == 0
                                 ? "within " + weeks.to() + " weeks"
                                 : "after " + (weeks.from() - 1) + " weeks"));
-        row.when().with().forEach(clue -> others.add("with: " + inSentence(labels.get(clue))));
-        row.when().without().forEach(clue -> others.add("without: " + inSentence(labels.get(clue))));
+        row.when().with().forEach(clue -> others.add("with: " + inSentence(Keyed.at(labels, clue))));
+        row.when().without().forEach(clue -> others.add("without: " + inSentence(Keyed.at(labels, clue))));
         return String.join(", ", others);
     }
 

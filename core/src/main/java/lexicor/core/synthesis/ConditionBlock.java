@@ -49,7 +49,10 @@ final class ConditionBlock {
                 .sorted(Comparator.comparing(StudyRecord::criterion).thenComparing(StudyRecord::id))
                 .toList();
         int rows = 2 * records.size();
-        design = rows == 0 ? null : new Array2DRowRealMatrix(rows, 4);
+        design = new Array2DRowRealMatrix(
+                Math.max(1, rows), 4); // a matrix has a row, and without records it is never read
+        inverse = design;
+        inverseDesign = design;
         positives = new double[rows];
         sizes = new double[rows];
         eta = new double[rows];

@@ -26,6 +26,7 @@ import lexicor.core.findings.Visit;
 import lexicor.core.findings.WeighingSettings;
 import lexicor.core.findings.Weight;
 import lexicor.core.findings.WeightedFinding;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.posttest.LogOdds;
 import lexicor.core.synthesis.PredictedAccuracy;
 
@@ -78,8 +79,9 @@ public final class JointModel {
                 .map(each -> finding(
                         each.getKey(), said(each.getValue().values().iterator().next()), each.getValue()))
                 .toList();
-        double[] starts =
-                ids.stream().mapToDouble(id -> visit.starts().get(id).chance()).toArray();
+        double[] starts = ids.stream()
+                .mapToDouble(id -> Keyed.at(visit.starts(), id).chance())
+                .toArray();
         differential = new Differential(
                 new Differential.Question(
                         fits,
@@ -190,7 +192,8 @@ public final class JointModel {
         double[][] odds = differential.drawn(sampler.draws(), new Differential.Source() {
             @Override
             public double[] logits(Finding finding, Target.Figures record, boolean sensitivity) {
-                return sampler.logits(answered.get(finding.id()).get(ConditionId.of(record.condition())), sensitivity);
+                return sampler.logits(
+                        Keyed.at(Keyed.at(answered, finding.id()), ConditionId.of(record.condition())), sensitivity);
             }
 
             @Override
@@ -199,7 +202,7 @@ public final class JointModel {
                 return sampler.starts(
                         id.value(),
                         LogOdds.ofChance(0.5),
-                        visit.starts().get(id).deviation());
+                        Keyed.at(visit.starts(), id).deviation());
             }
 
             @Override
@@ -214,7 +217,7 @@ public final class JointModel {
 
             @Override
             public double[] log(Finding.Ratio ratio) {
-                return sampler.logLikelihoodRatios(ratios.get(ratio.id()));
+                return sampler.logLikelihoodRatios(Keyed.at(ratios, ratio.id()));
             }
         });
         Map<ConditionId, double[]> plausible = new LinkedHashMap<>();
@@ -241,7 +244,7 @@ public final class JointModel {
             boolean direct = own != null || each.finding().startsWith("ratio " + condition + " ");
             moved.computeIfAbsent(condition, id -> new ArrayList<>())
                     .add(new Moved(
-                            own != null ? own : first.get(each.finding()), direct, each.alone(), each.inPlace()));
+                            own != null ? own : Keyed.at(first, each.finding()), direct, each.alone(), each.inPlace()));
         }
         return moved;
     }

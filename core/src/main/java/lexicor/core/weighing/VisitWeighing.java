@@ -27,9 +27,11 @@ import lexicor.core.findings.WeighedGroup;
 import lexicor.core.findings.WeighingSettings;
 import lexicor.core.findings.WeightedFinding;
 import lexicor.core.findings.WeightedFindings;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.posttest.Decibans;
 import lexicor.core.posttest.LogOdds;
 import lexicor.core.posttest.Range;
+import org.jspecify.annotations.Nullable;
 
 /** One weighing of one visit. */
 final class VisitWeighing {
@@ -71,8 +73,8 @@ final class VisitWeighing {
     /** Whether the hands have found anything that is added up. */
     private final boolean tested;
 
-    private JointModel model;
-    private Joined joined;
+    private @Nullable JointModel model;
+    private @Nullable Joined joined;
 
     VisitWeighing(Weighing weighing, WeighingStore store, Visit visit, List<TestReading> tests, long seed) {
         this.weighing = weighing;
@@ -185,7 +187,7 @@ final class VisitWeighing {
                 condition.id(), builder.findings(condition, done.values()).loads(), inForce);
         return new Weighing.Model(
                 condition,
-                LogOdds.ofChance(visit.starts().get(condition.id()).chance()),
+                LogOdds.ofChance(Keyed.at(visit.starts(), condition.id()).chance()),
                 new PointModel(chain, link()),
                 builder,
                 inForce);
@@ -202,7 +204,7 @@ final class VisitWeighing {
         boolean moved = Math.abs(Decibans.of(
                         LogOdds.ofChance(now).value() - LogOdds.ofChance(start).value()))
                 >= Standing.MOVES;
-        return new Chance(now, tested && (moved || byHands(seen.get(condition))));
+        return new Chance(now, tested && (moved || byHands(Keyed.at(seen, condition))));
     }
 
     /** Whether a condition is unlikely by definition. */
@@ -216,7 +218,7 @@ final class VisitWeighing {
     record Chance(double now, boolean byHands) {}
 
     Standing standing(Condition condition) {
-        Seen of = seen.get(condition);
+        Seen of = Keyed.at(seen, condition);
         double before = joint().start(condition.id());
         double now = joint().now(condition.id());
         double[] odds = joined().plausible().get(condition.id());
@@ -256,7 +258,8 @@ final class VisitWeighing {
         double total = Decibans.of(
                 LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
         List<JointModel.Moved> moved = joined().moved().getOrDefault(condition.id(), List.of());
-        List<WeightedFinding> own = seen.get(condition).combination().loads().toList();
+        List<WeightedFinding> own =
+                Keyed.at(seen, condition).combination().loads().toList();
         Map<Optional<Correlation>, List<WeighedGroup.Member>> grouped = new LinkedHashMap<>();
         List<WeighedGroup> groups = new ArrayList<>();
         double parts = 0;

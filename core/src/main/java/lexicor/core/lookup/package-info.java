@@ -1,0 +1,2 @@
+/** Looking up values of keys that must be there. */
+package lexicor.core.lookup;
