@@ -14,11 +14,12 @@ import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseDetails;
 import lexicor.server.cases.CaseService;
 import lexicor.server.cases.Dominance;
-import lexicor.server.examinations.CommandJson;
-import lexicor.server.examinations.CommandRecorder;
-import lexicor.server.examinations.ExaminationService;
-import lexicor.server.examinations.Signing;
-import lexicor.server.examinations.VisitRequest;
+import lexicor.server.examinations.record.CommandJson;
+import lexicor.server.examinations.record.CommandRecorder;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.VisitRequest;
+import lexicor.server.examinations.record.Visits;
+import lexicor.server.examinations.signing.Signing;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.stereotype.Component;
@@ -41,7 +42,8 @@ class DemoClinic implements SmartInitializingSingleton {
     private final DemoPeople people;
     private final CaseService cases;
     private final TransactionTemplate transaction;
-    private final ExaminationService examinations;
+    private final Visits visits;
+    private final ExaminationRecords examinations;
     private final CommandRecorder recorder;
     private final Signing signing;
     private final Catalogue catalogue;
@@ -50,7 +52,8 @@ class DemoClinic implements SmartInitializingSingleton {
             DemoPeople people,
             CaseService cases,
             PlatformTransactionManager transactions,
-            ExaminationService examinations,
+            Visits visits,
+            ExaminationRecords examinations,
             CommandRecorder recorder,
             Signing signing,
             Catalogue catalogue) {
@@ -59,6 +62,7 @@ class DemoClinic implements SmartInitializingSingleton {
         this.recorder = recorder;
         this.signing = signing;
         this.people = people;
+        this.visits = visits;
         this.examinations = examinations;
         this.catalogue = catalogue;
     }
@@ -97,7 +101,7 @@ class DemoClinic implements SmartInitializingSingleton {
         Dominance hand = node.has("hand") ? node.oneOf("hand", Dominance.class) : null;
         CaseDetails details =
                 new CaseDetails(null, node.whole("born", EARLIEST, LATEST), hand, node.text("occupation"));
-        examinations.open(
+        visits.open(
                 new VisitRequest.NewCase(
                         id("case ", node),
                         node.text("case"),
@@ -115,7 +119,7 @@ class DemoClinic implements SmartInitializingSingleton {
             again.allowing("begins", "steps", "signed");
             UUID next = UUID.nameUUIDFromBytes(("again " + node.text("case")).getBytes(StandardCharsets.UTF_8));
             Instant later = Instant.parse(again.text("begins"));
-            examinations.begin(
+            visits.begin(
                     id("case ", node),
                     new VisitRequest(
                             next,

@@ -19,11 +19,11 @@ import lexicor.core.examination.Side;
 import lexicor.core.examination.WholeAnswer;
 import lexicor.core.intake.ConclusionQuestions;
 import lexicor.core.source.SourceNode;
-import lexicor.server.examinations.AnswerJson;
-import lexicor.server.examinations.AttemptJson;
-import lexicor.server.examinations.CommandJson;
-import lexicor.server.examinations.CommandKind;
-import lexicor.server.examinations.PartJson;
+import lexicor.server.examinations.record.AnswerJson;
+import lexicor.server.examinations.record.AttemptJson;
+import lexicor.server.examinations.record.CommandJson;
+import lexicor.server.examinations.record.CommandKind;
+import lexicor.server.examinations.record.PartJson;
 
 /** Turns the steps of one demo case into commands under a clock of its own, with the same ids every time. */
 final class DemoScript {

@@ -16,6 +16,12 @@ import lexicor.server.audit.Traced;
 import lexicor.server.cases.CaseJson;
 import lexicor.server.cases.CaseService;
 import lexicor.server.cases.VisitState;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.People;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.record.VisitRequest;
+import lexicor.server.examinations.record.Visits;
+import lexicor.server.examinations.weighing.ExaminationAssessment;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,7 +40,8 @@ class CaseVisitsController {
     static final int PAGE = 25;
 
     private final CaseService cases;
-    private final ExaminationService examinations;
+    private final Visits visits;
+    private final ExaminationRecords examinations;
     private final ExaminationAssessment appraisal;
     private final StandingKeeper standings;
     private final People people;
@@ -43,7 +50,8 @@ class CaseVisitsController {
 
     CaseVisitsController(
             CaseService cases,
-            ExaminationService examinations,
+            Visits visits,
+            ExaminationRecords examinations,
             ExaminationAssessment appraisal,
             StandingKeeper standings,
             People people,
@@ -53,6 +61,7 @@ class CaseVisitsController {
         this.people = people;
         this.catalogue = catalogue;
         this.cases = cases;
+        this.visits = visits;
         this.examinations = examinations;
         this.appraisal = appraisal;
         this.clock = clock;
@@ -71,12 +80,12 @@ class CaseVisitsController {
                     int page) {
         standings.settle();
         CaseService.Page found = cases.find(find, Optional.ofNullable(state), Optional.ofNullable(region), page, PAGE);
-        Map<UUID, ExaminationService.Recorded> latest = examinations.examinations(found.standings().stream()
+        Map<UUID, Recorded> latest = examinations.examinations(found.standings().stream()
                 .map(standing -> standing.examinationId())
                 .toList());
         List<CaseListJson.Line> lines = found.standings().stream()
                 .map(standing -> {
-                    ExaminationService.Recorded visit = latest.get(standing.examinationId());
+                    Recorded visit = latest.get(standing.examinationId());
                     Optional<Weighing.Leader> leader = appraisal.leader(visit);
                     return new CaseListJson.Line(
                             CaseJson.of(found.files().get(standing.caseId())),
@@ -102,14 +111,14 @@ class CaseVisitsController {
     @ResponseStatus(HttpStatus.CREATED)
     @Traced(action = Action.ENTERED, subject = "case")
     public ExaminationJson open(@Valid @RequestBody VisitRequest.NewCase request) {
-        return ExaminationJson.of(examinations.examination(examinations.open(request)), people, catalogue);
+        return ExaminationJson.of(examinations.examination(visits.open(request)), people, catalogue);
     }
 
     @GetMapping("/{id}")
     @Traced(action = Action.SAW, subject = "case")
     public CaseListJson.Sheet sheet(@PathVariable UUID id) {
         CaseJson person = CaseJson.of(cases.file(id));
-        List<ExaminationService.Recorded> visits = examinations.ofCase(id);
+        List<Recorded> visits = examinations.ofCase(id);
         return new CaseListJson.Sheet(
                 person,
                 cases.episodes(id).stream()
@@ -132,10 +141,10 @@ class CaseVisitsController {
     @Traced(action = Action.ENTERED, subject = "examination")
     public ExaminationJson begin(@PathVariable UUID id, @Valid @RequestBody VisitRequest request) {
         return ExaminationJson.of(
-                examinations.examination(examinations.begin(id, request, clock.instant())), people, catalogue);
+                examinations.examination(visits.begin(id, request, clock.instant())), people, catalogue);
     }
 
-    private CaseListJson.VisitJson visit(ExaminationService.Recorded recorded) {
+    private CaseListJson.VisitJson visit(Recorded recorded) {
         ExaminationAssessment.Stage stage = appraisal.stage(recorded);
         Optional<Weighing.Leader> leader = appraisal.leader(recorded);
         return new CaseListJson.VisitJson(

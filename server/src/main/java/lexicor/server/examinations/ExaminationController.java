@@ -16,6 +16,19 @@ import lexicor.core.dependence.Correlation;
 import lexicor.core.planning.WorkRoutine;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
+import lexicor.server.examinations.assessment.IntakeJson;
+import lexicor.server.examinations.planning.PlanJson;
+import lexicor.server.examinations.planning.PlanService;
+import lexicor.server.examinations.record.CommandRecorder;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.People;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.record.Takeover;
+import lexicor.server.examinations.signing.Results;
+import lexicor.server.examinations.weighing.ConclusionJson;
+import lexicor.server.examinations.weighing.FollowUpJson;
+import lexicor.server.examinations.weighing.InsightJson;
+import lexicor.server.examinations.weighing.WeighingJson;
 import lexicor.server.load.InTurn;
 import lexicor.server.notes.NoteLength;
 import lexicor.server.problems.BadInput;
@@ -39,7 +52,7 @@ class ExaminationController {
 
     private static final DateTimeFormatter FILE_DAY = DateTimeFormatter.ISO_LOCAL_DATE.withZone(ZoneId.systemDefault());
 
-    private final ExaminationService service;
+    private final ExaminationRecords service;
     private final CommandRecorder recorder;
     private final Takeover takeover;
     private final People people;
@@ -49,7 +62,7 @@ class ExaminationController {
     private final ReportPrinter printer;
 
     ExaminationController(
-            ExaminationService service,
+            ExaminationRecords service,
             CommandRecorder recorder,
             Takeover takeover,
             People people,
@@ -224,7 +237,7 @@ class ExaminationController {
     @InTurn(InTurn.Kind.PAPER)
     @Traced(action = Action.TOOK_OUT, subject = "report")
     public ResponseEntity<byte[]> pdf(@PathVariable UUID id, @RequestParam(required = false) Integer version) {
-        ExaminationService.Recorded recorded = service.examination(id);
+        Recorded recorded = service.examination(id);
         String name = recorded.row().caseFile().code() + " " + recorded.row().region() + " "
                 + FILE_DAY.format(recorded.row().startedAt()) + ".pdf";
         return ResponseEntity.ok()

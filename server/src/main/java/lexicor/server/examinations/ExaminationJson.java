@@ -13,6 +13,12 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.examination.Side;
 import lexicor.server.audit.Traced;
 import lexicor.server.cases.CaseJson;
+import lexicor.server.examinations.record.CommandJson;
+import lexicor.server.examinations.record.CommandRecorder;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.People;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.signing.SigningJson;
 
 /**
  * An examination with everything that happened in it, in the order the server received it.
@@ -42,7 +48,7 @@ public record ExaminationJson(
         List<CommandJson> commands)
         implements Traced.Known {
 
-    static ExaminationJson of(ExaminationService.Recorded recorded, People people, Catalogue catalogue) {
+    static ExaminationJson of(Recorded recorded, People people, Catalogue catalogue) {
         ExaminationRow row = recorded.row();
         return new ExaminationJson(
                 row.getId(),
@@ -66,7 +72,7 @@ public record ExaminationJson(
                 recorded.commands().stream().map(CommandJson::of).toList());
     }
 
-    private static List<GoneJson> gone(ExaminationService.Recorded recorded, Catalogue catalogue) {
+    private static List<GoneJson> gone(Recorded recorded, Catalogue catalogue) {
         return recorded.history().tests().stream()
                 .filter(test -> !catalogue.has(test))
                 .map(test -> new GoneJson(test.value(), catalogue.test(test).name()))

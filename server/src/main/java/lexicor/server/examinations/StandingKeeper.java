@@ -8,6 +8,11 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
 import lexicor.server.cases.CaseService;
 import lexicor.server.disk.DiskRoom;
+import lexicor.server.examinations.planning.TestLaps;
+import lexicor.server.examinations.record.ExaminationMoved;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.weighing.ExaminationAssessment;
 import lexicor.server.problems.NotFound;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -16,7 +21,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
  * Keeps the list's summaries and the times of tests in step with the record, behind the back of those who save: both
- * follow from the record alone, and the table knows which of them are behind. CurrentUser needs them asks to
+ * follow from the record alone, and the table knows which of them are behind. Whoever needs them asks to
  * {@link #settle} first.
  */
 @Component
@@ -27,7 +32,7 @@ class StandingKeeper {
     /** Summaries made anew at one go. */
     private static final int MOST = 100;
 
-    private final ExaminationService examinations;
+    private final ExaminationRecords examinations;
     private final ExaminationAssessment appraisal;
     private final CaseService cases;
     private final TestLaps laps;
@@ -40,7 +45,7 @@ class StandingKeeper {
     });
 
     StandingKeeper(
-            ExaminationService examinations,
+            ExaminationRecords examinations,
             ExaminationAssessment appraisal,
             CaseService cases,
             TestLaps laps,
@@ -82,7 +87,7 @@ class StandingKeeper {
 
     private void sum(UUID id) {
         try {
-            ExaminationService.Recorded recorded = examinations.examination(id);
+            Recorded recorded = examinations.examination(id);
             ExaminationAssessment.Stage stage = appraisal.stage(recorded);
             cases.summed(id, recorded.lastNumber(), stage.state(), stage.done(), stage.total());
             laps.keep(recorded);

@@ -8,7 +8,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.planning.ReadyRoutines;
 import lexicor.core.planning.WorkRoutine;
-import lexicor.server.examinations.TestLaps;
+import lexicor.server.examinations.planning.TestLaps;
 import lexicor.server.problems.BadInput;
 import lexicor.server.settings.ClinicSettings;
 import org.springframework.web.bind.annotation.GetMapping;

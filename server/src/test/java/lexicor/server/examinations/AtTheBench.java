@@ -4,6 +4,7 @@ import java.util.List;
 import lexicor.server.Asking;
 import lexicor.server.ServerTest;
 import lexicor.server.accounts.Role;
+import lexicor.server.examinations.record.CommandJson;
 import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;

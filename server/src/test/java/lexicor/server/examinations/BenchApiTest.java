@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
+import lexicor.server.examinations.record.VisitRequest;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;

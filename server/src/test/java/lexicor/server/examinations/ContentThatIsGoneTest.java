@@ -10,6 +10,7 @@ import java.util.UUID;
 import lexicor.server.Asking;
 import lexicor.server.LexicorApplication;
 import lexicor.server.accounts.Role;
+import lexicor.server.examinations.record.CommandJson;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;

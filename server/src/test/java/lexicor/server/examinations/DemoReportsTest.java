@@ -10,12 +10,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import lexicor.server.examinations.paper.Signature;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.signing.Results;
+import lexicor.server.examinations.signing.Snapshot;
 import lexicor.server.report.Report;
 import lexicor.server.report.ReportPrinter;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.test.context.support.WithMockUser;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -27,10 +33,10 @@ import tools.jackson.databind.json.JsonMapper;
 class DemoReportsTest {
 
     @Autowired
-    private Examinations rows;
+    private JdbcTemplate database;
 
     @Autowired
-    private ExaminationService examinations;
+    private ExaminationRecords examinations;
 
     @Autowired
     private Results results;
@@ -45,8 +51,8 @@ class DemoReportsTest {
     @Transactional
     void each_prints_on_two_pages_at_most_and_is_computed_anew_to_the_same() throws IOException {
         List<String> lines = new ArrayList<>();
-        for (UUID id : rows.findAll().stream().map(ExaminationRow::getId).toList()) {
-            ExaminationService.Recorded recorded = examinations.examination(id);
+        for (UUID id : database.queryForList("select id from examination", UUID.class)) {
+            Recorded recorded = examinations.examination(id);
             String code = recorded.row().caseFile().code();
             Report report = printer.print(results.report(recorded, Optional.empty()));
             assertThat(report.pages()).as(code).isBetween(1, ReportPrinter.MOST_PAGES);

@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
 import lexicor.server.ServerTest;
+import lexicor.server.examinations.record.CommandJson;
+import lexicor.server.examinations.record.VisitRequest;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

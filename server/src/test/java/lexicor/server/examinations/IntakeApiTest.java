@@ -9,6 +9,9 @@ import java.util.Locale;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
 import lexicor.core.examination.Side;
+import lexicor.server.examinations.record.AttemptJson;
+import lexicor.server.examinations.record.CommandJson;
+import lexicor.server.examinations.record.VisitRequest;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 

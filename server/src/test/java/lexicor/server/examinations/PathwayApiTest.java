@@ -9,6 +9,7 @@ import java.util.UUID;
 import lexicor.core.examination.Answer;
 import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseDetails;
+import lexicor.server.examinations.record.VisitRequest;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;

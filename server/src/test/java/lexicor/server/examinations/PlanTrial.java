@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.UUID;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
@@ -24,9 +25,17 @@ import lexicor.core.planning.Plan;
 import lexicor.core.planning.Planner;
 import lexicor.core.planning.Situation;
 import lexicor.core.weighing.Weighing;
+import lexicor.server.examinations.assessment.Assessment;
+import lexicor.server.examinations.assessment.Assessments;
+import lexicor.server.examinations.record.CommandKind;
+import lexicor.server.examinations.record.CommandRow;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.Recorded;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.test.context.support.WithMockUser;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -44,10 +53,10 @@ class PlanTrial {
     private static final double MINUTES = 15;
 
     @Autowired
-    private Examinations rows;
+    private JdbcTemplate database;
 
     @Autowired
-    private ExaminationService examinations;
+    private ExaminationRecords examinations;
 
     @Autowired
     private Assessments assessments;
@@ -182,20 +191,20 @@ class PlanTrial {
     }
 
     private List<Case> cases() {
-        List<ExaminationService.Recorded> all = rows.findAll().stream()
-                .map(row -> examinations.examination(row.getId()))
+        List<Recorded> all = database.queryForList("select id from examination", UUID.class).stream()
+                .map(examinations::examination)
                 .sorted(Comparator.comparing(
                         recorded -> recorded.row().caseFile().code()))
                 .toList();
         List<Case> cases = new ArrayList<>();
         Map<String, Integer> counts = new HashMap<>();
-        for (ExaminationService.Recorded recorded : all) {
+        for (Recorded recorded : all) {
             long first = recorded.commands().stream()
                     .filter(command -> command.kind() == CommandKind.RECORD)
                     .mapToLong(CommandRow::number)
                     .min()
                     .orElse(Long.MAX_VALUE);
-            ExaminationService.Recorded before = recorded.upTo(first - 1);
+            Recorded before = recorded.upTo(first - 1);
             if (counts.merge(before.row().region(), 1, Integer::sum) <= EACH_REGION) {
                 cases.add(situation(before));
             }
@@ -204,7 +213,7 @@ class PlanTrial {
         return cases;
     }
 
-    private Case situation(ExaminationService.Recorded before) {
+    private Case situation(Recorded before) {
         ExaminationRow row = before.row();
         Assessment here = assessments.of(before);
         Set<TestId> doable = here.open().of(row.region(), here.readings());

@@ -7,6 +7,11 @@ import java.util.List;
 import java.util.UUID;
 import lexicor.core.catalogue.TestId;
 import lexicor.server.LexicorApplication;
+import lexicor.server.examinations.record.CommandJson;
+import lexicor.server.examinations.record.CommandRecorder;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.record.Visits;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.builder.SpringApplicationBuilder;
@@ -25,14 +30,13 @@ class RestartTest {
         CommandJson neer = visit.record("sh-neer", "pain=none");
         UUID id;
         try (ConfigurableApplicationContext server = start()) {
-            ExaminationService service = server.getBean(ExaminationService.class);
-            id = service.open(Visit.start("RS-1"));
+            id = server.getBean(Visits.class).open(Visit.start("RS-1"));
             server.getBean(CommandRecorder.class)
                     .add(id, List.of(arc, neer, visit.undo(neer), visit.move("sh-hawkins")), null);
         }
         try (ConfigurableApplicationContext server = start()) {
-            ExaminationService service = server.getBean(ExaminationService.class);
-            ExaminationService.Recorded found = service.examination(id);
+            ExaminationRecords service = server.getBean(ExaminationRecords.class);
+            Recorded found = service.examination(id);
             assertThat(found.history().standsAt()).contains(TestId.of("sh-hawkins"));
             assertThat(found.history().attempts())
                     .singleElement()

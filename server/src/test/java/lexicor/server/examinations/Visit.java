@@ -10,6 +10,12 @@ import lexicor.core.examination.Answer;
 import lexicor.core.examination.Side;
 import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseDetails;
+import lexicor.server.examinations.record.AnswerJson;
+import lexicor.server.examinations.record.AttemptJson;
+import lexicor.server.examinations.record.CommandJson;
+import lexicor.server.examinations.record.CommandKind;
+import lexicor.server.examinations.record.PartJson;
+import lexicor.server.examinations.record.VisitRequest;
 
 /** Short ways to write down what a therapist does in a visit. The right side is the involved one. */
 public final class Visit {

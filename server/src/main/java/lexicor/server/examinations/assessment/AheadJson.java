@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.assessment;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -31,7 +31,7 @@ public record AheadJson(
     public record ChangeJson(
             String conditionId, String name, double now, double ifPositive, double ifNegative, boolean live) {}
 
-    static AheadJson of(TestValue value, String name, boolean inOrder) {
+    public static AheadJson of(TestValue value, String name, boolean inOrder) {
         return new AheadJson(
                 value.test().value(),
                 name,

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.assessment;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -21,7 +21,7 @@ import lexicor.core.safety.Suspicion;
 import lexicor.core.weighing.Ranking;
 
 /** Where an examination stands, drawn together once: what was told, read, weighed, is suspected and is still open. */
-final class Assessment {
+public final class Assessment {
 
     /**
      * What calls for a picture, what is closed by a suspicion, and what waits.
@@ -31,7 +31,7 @@ final class Assessment {
      * @param waiting tests that wait for what is looked at first
      * @param lookFirst tests that are looked at before all else, each with what it is for
      */
-    record Safety(
+    public record Safety(
             List<Referral> referred,
             Map<TestId, List<String>> closed,
             Map<TestId, SafetyRules.Wait> waiting,
@@ -80,7 +80,7 @@ final class Assessment {
         this.open = open;
     }
 
-    IntakeState told() {
+    public IntakeState told() {
         return told;
     }
 
@@ -89,20 +89,20 @@ final class Assessment {
         return starts;
     }
 
-    Visit visit() {
+    public Visit visit() {
         return visit;
     }
 
-    Schools schools() {
+    public Schools schools() {
         return visit.schools();
     }
 
-    Thresholds thresholds() {
+    public Thresholds thresholds() {
         return visit.assumptions().thresholds();
     }
 
     /** The readings of the region's tests in the order of the routine, then of any others that were done. */
-    List<TestReading> readings() {
+    public List<TestReading> readings() {
         return readings;
     }
 
@@ -112,7 +112,7 @@ final class Assessment {
     }
 
     /** The whole ranking. */
-    Ranking ranking() {
+    public Ranking ranking() {
         return ranking.get();
     }
 
@@ -120,7 +120,7 @@ final class Assessment {
         return known.get();
     }
 
-    Safety safety() {
+    public Safety safety() {
         return safety.get();
     }
 
@@ -131,7 +131,7 @@ final class Assessment {
                 .findFirst();
     }
 
-    OpenTests open() {
+    public OpenTests open() {
         return open.get();
     }
 }

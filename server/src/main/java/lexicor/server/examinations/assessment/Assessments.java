@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.assessment;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -26,12 +26,14 @@ import lexicor.core.safety.KnownSoFar;
 import lexicor.core.safety.SafetyRules;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Weighing;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.Recorded;
 import org.springframework.stereotype.Component;
 import org.springframework.util.function.SingletonSupplier;
 
 /** Assesses examinations, each once for as long as nothing is added to it. */
 @Component
-class Assessments {
+public class Assessments {
 
     /** Examinations that are at the bench or looked at together, and how long an assessment is kept ready. */
     private static final int MOST = 60;
@@ -58,7 +60,7 @@ class Assessments {
     /** An examination up to a command, of somebody of whom the case says what it said in this version. */
     private record AssessmentKey(UUID examination, long number, int caseVersion) {}
 
-    Assessment of(ExaminationService.Recorded recorded) {
+    public Assessment of(Recorded recorded) {
         return known.get(
                 new AssessmentKey(
                         recorded.row().getId(),
@@ -68,11 +70,11 @@ class Assessments {
     }
 
     /** The same as if a test had not been done. */
-    Assessment without(ExaminationService.Recorded recorded, TestId test) {
+    public Assessment without(Recorded recorded, TestId test) {
         return made(recorded, recorded.history().without(test));
     }
 
-    private Assessment made(ExaminationService.Recorded recorded, History history) {
+    private Assessment made(Recorded recorded, History history) {
         ExaminationRow row = recorded.row();
         IntakeState told = intake.of(recorded);
         Schools schools = intake.schools(row, told);

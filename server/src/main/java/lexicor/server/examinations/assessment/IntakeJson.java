@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.assessment;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -26,7 +26,7 @@ public record IntakeJson(
         StartingOdds.Width width,
         List<String> assumed) {
 
-    static IntakeJson of(long knows, Assessment here, Catalogue catalogue) {
+    public static IntakeJson of(long knows, Assessment here, Catalogue catalogue) {
         IntakeState state = here.told();
         return new IntakeJson(
                 knows,
@@ -50,7 +50,7 @@ public record IntakeJson(
 
     /** A test that is locked. */
     public record LockedTestJson(String testId, String name, LockJson lock) {
-        static LockedTestJson of(ExaminationTest test, IntakeState state) {
+        public static LockedTestJson of(ExaminationTest test, IntakeState state) {
             return new LockedTestJson(
                     test.id().value(),
                     test.name(),
@@ -84,7 +84,7 @@ public record IntakeJson(
             @Schema(nullable = true) Double own,
             double chance,
             @Schema(nullable = true) String inactive) {
-        static StartJson of(StartingOdds.Start start, IntakeState state) {
+        public static StartJson of(StartingOdds.Start start, IntakeState state) {
             return new StartJson(
                     start.condition().id().value(),
                     start.condition().name(),

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.assessment;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
@@ -12,7 +12,7 @@ public record LockJson(
         List<String> why, @Schema(nullable = true) OverrideJson override) {
 
     /** Why a test is closed; null where nothing closes it. */
-    static LockJson of(TestId test, IntakeState told, List<String> why) {
+    public static LockJson of(TestId test, IntakeState told, List<String> why) {
         IntakeState.Override override = told.overrides().get(test);
         return why.isEmpty()
                 ? null

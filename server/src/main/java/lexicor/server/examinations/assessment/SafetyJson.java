@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.assessment;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
@@ -9,7 +9,7 @@ import lexicor.core.intake.SafetyScreen;
 /** Whether testing is open, and what stands against it. */
 public record SafetyJson(SafetyScreen.State state, List<FlagJson> present) {
 
-    static SafetyJson of(SafetyScreen screen) {
+    public static SafetyJson of(SafetyScreen screen) {
         return new SafetyJson(
                 screen.state(),
                 screen.present().stream()
@@ -24,7 +24,7 @@ public record SafetyJson(SafetyScreen.State state, List<FlagJson> present) {
             String thinkOf,
             String then,
             @Schema(nullable = true) ReleaseJson release) {
-        static FlagJson of(RedFlag flag, SafetyScreen.Release release) {
+        public static FlagJson of(RedFlag flag, SafetyScreen.Release release) {
             return new FlagJson(
                     flag.id(),
                     flag.sign(),

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.assessment;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
@@ -80,7 +80,7 @@ public record StandingJson(
                 .orElse(null);
     }
 
-    static StandingJson of(Standing standing, double previous, Assessment here, Catalogue catalogue) {
+    public static StandingJson of(Standing standing, double previous, Assessment here, Catalogue catalogue) {
         Thresholds thresholds = here.thresholds();
         List<GroupJson> groups = new ArrayList<>();
         List<LoadJson> loads = new ArrayList<>();
@@ -144,7 +144,7 @@ public record StandingJson(
     @Schema(name = "SharedGroupJson")
     public record GroupJson(
             String id, String name, double rho, Correlation.Origin origin, double decibans, double apart) {
-        static GroupJson of(WeighedGroup group) {
+        public static GroupJson of(WeighedGroup group) {
             var correlation = group.correlation().orElseThrow();
             return new GroupJson(
                     correlation.group().id(),
@@ -182,7 +182,7 @@ public record StandingJson(
             String caution,
             @Schema(nullable = true) PeopleJson people,
             @Schema(nullable = true) SourceJson source) {
-        static LoadJson of(WeightedFinding load, double part, String group) {
+        public static LoadJson of(WeightedFinding load, double part, String group) {
             return new LoadJson(
                     load.tests().stream().map(test -> test.value()).toList(),
                     load.positive(),
@@ -202,7 +202,7 @@ public record StandingJson(
 
     /** What a finding about another condition has moved, in decibans. */
     public record ByWayJson(List<String> testIds, String phrase, double decibans) {
-        static ByWayJson of(WeighedGroup.Member member) {
+        public static ByWayJson of(WeighedGroup.Member member) {
             return new ByWayJson(
                     member.load().tests().stream().map(test -> test.value()).toList(),
                     member.load().phrase(),
@@ -212,7 +212,7 @@ public record StandingJson(
 
     /** Of 1000 people, how many have it, and how many with and without it answer like this. */
     public record PeopleJson(int have, int haveAndAnswer, int haveNotAndAnswer) {
-        static PeopleJson of(NaturalFrequencies people) {
+        public static PeopleJson of(NaturalFrequencies people) {
             return new PeopleJson(people.have(), people.haveAndAnswer(), people.haveNotAndAnswer());
         }
     }
@@ -231,7 +231,7 @@ public record StandingJson(
             @Schema(nullable = true) Integer with,
             @Schema(nullable = true) Integer without,
             String note) {
-        static SourceJson of(AccuracyRecord record) {
+        public static SourceJson of(AccuracyRecord record) {
             return new SourceJson(
                     record.id().value(),
                     record.citation(),
@@ -250,21 +250,21 @@ public record StandingJson(
 
     /** A finding on the table. */
     public record UnweighedJson(String testId, Reading.Result result, String phrase, String because) {
-        static UnweighedJson of(Unweighed finding) {
+        public static UnweighedJson of(Unweighed finding) {
             return new UnweighedJson(finding.test().value(), finding.result(), finding.phrase(), finding.because());
         }
     }
 
     /** One way of adding up, and what it added. */
     public record LensJson(Lens lens, double chance, double likelihoodRatio, Thresholds.Zone zone, String by) {
-        static LensJson of(LensResult result, Thresholds.Zone zone) {
+        public static LensJson of(LensResult result, Thresholds.Zone zone) {
             return new LensJson(result.lens(), result.chance(), result.likelihoodRatio(), zone, result.by());
         }
     }
 
     /** Positives counted; {@code needed} is about half of the battery. */
     public record TallyJson(int positives, int counted, int battery, int needed, Tally.Verdict verdict) {
-        static TallyJson of(Tally tally) {
+        public static TallyJson of(Tally tally) {
             return new TallyJson(tally.positives(), tally.counted(), tally.battery(), tally.needed(), tally.verdict());
         }
     }
@@ -276,7 +276,7 @@ public record StandingJson(
             List<ExpectedJson> against,
             List<ExpectedJson> notExamined,
             List<ExpectedJson> defining) {
-        static PatternJson of(PatternReading pattern, Catalogue catalogue) {
+        public static PatternJson of(PatternReading pattern, Catalogue catalogue) {
             return new PatternJson(
                     those(pattern.present(), catalogue),
                     those(pattern.missing(), catalogue),

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.assessment;
 
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -24,12 +24,14 @@ import lexicor.core.intake.RepeatedClues;
 import lexicor.core.intake.StartingOdds;
 import lexicor.server.cases.CaseFile;
 import lexicor.server.cases.Dominance;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.Recorded;
 import lexicor.server.settings.ClinicSettings;
 import org.springframework.stereotype.Component;
 
 /** Asks the core what follows from an examination's intake, by the settings that the examination was begun with. */
 @Component
-class VisitIntake {
+public class VisitIntake {
 
     private final Catalogue catalogue;
     private final Evidence evidence;
@@ -47,7 +49,7 @@ class VisitIntake {
         this.settings = settings;
     }
 
-    IntakeState of(ExaminationService.Recorded recorded) {
+    public IntakeState of(Recorded recorded) {
         ExaminationRow row = recorded.row();
         return folder.fold(row.region(), IntakeAnswers.of(recorded.history().heard()), person(row), row.day());
     }
@@ -62,7 +64,7 @@ class VisitIntake {
     }
 
     /** The clinic's schools at the start of the examination, with what this examination changes. */
-    Schools schools(ExaminationRow row, IntakeState state) {
+    public Schools schools(ExaminationRow row, IntakeState state) {
         return state.schools(settings.at(row.settingsRevision()).schools());
     }
 

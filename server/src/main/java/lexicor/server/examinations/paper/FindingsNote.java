@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.paper;
 
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -25,6 +25,14 @@ import lexicor.core.intake.ContentWords;
 import lexicor.core.weighing.Interpreter;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Statement;
+import lexicor.server.examinations.assessment.Assessment;
+import lexicor.server.examinations.assessment.OpenTests;
+import lexicor.server.examinations.planning.PlanService;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.weighing.TestStates;
+import lexicor.server.examinations.weighing.WeighingJson;
+import lexicor.server.words.Typed;
+import lexicor.server.words.Words;
 import org.springframework.stereotype.Component;
 
 /**
@@ -60,7 +68,7 @@ class FindingsNote {
      */
     record Finding(String name, String involved, String other, List<String> says, boolean quiet) {}
 
-    List<String> lines(ExaminationService.Recorded recorded, Assessment here) {
+    List<String> lines(Recorded recorded, Assessment here) {
         Findings found = findings(recorded, here);
         Side side = recorded.row().side();
         List<String> lines = new ArrayList<>();
@@ -80,7 +88,7 @@ class FindingsNote {
         return lines;
     }
 
-    Findings findings(ExaminationService.Recorded recorded, Assessment here) {
+    Findings findings(Recorded recorded, Assessment here) {
         OpenTests open = here.open();
         Schools schools = here.schools();
         List<Routine.Together> sheets = catalogue.routine(recorded.row().region()).steps().stream()
@@ -104,7 +112,8 @@ class FindingsNote {
                             sheet.get().name()
                                     + (quiet.size() == sheet.get().tests().size() ? "" : ", elsewhere"),
                             quiet.stream()
-                                    .map(id -> inSentence(catalogue.test(id).shortName()))
+                                    .map(id ->
+                                            Words.inSentence(catalogue.test(id).shortName()))
                                     .collect(Collectors.joining(", ")),
                             "",
                             List.of(),
@@ -115,10 +124,10 @@ class FindingsNote {
                     .isEmpty()) {
                 boolean wanted = planned.contains(test.id());
                 if (open.closed(test.id()) && (wanted || planned.isEmpty())) {
-                    notDone.add(inSentence(test.shortName()) + " ("
-                            + inSentence(open.whyClosed(test.id()).get(0)) + ")");
+                    notDone.add(Words.inSentence(test.shortName()) + " ("
+                            + Words.inSentence(open.whyClosed(test.id()).get(0)) + ")");
                 } else if (wanted && open.offered(test.id())) {
-                    notDone.add(inSentence(test.shortName()));
+                    notDone.add(Words.inSentence(test.shortName()));
                 }
             } else {
                 found.add(finding(test, reading, recorded, schools, here.ranking()));
@@ -128,7 +137,7 @@ class FindingsNote {
     }
 
     /** Whether both sides were answered with "nothing" and no more. */
-    private boolean quiet(TestId id, ExaminationService.Recorded recorded) {
+    private boolean quiet(TestId id, Recorded recorded) {
         Set<Part> nothing = Set.copyOf(WholeAnswer.nothing(catalogue.test(id)).parts());
         List<Attempt> involved = recorded.history().attempts(id, recorded.row().side());
         return !involved.isEmpty()
@@ -140,11 +149,7 @@ class FindingsNote {
     }
 
     private Finding finding(
-            ExaminationTest test,
-            TestReading reading,
-            ExaminationService.Recorded recorded,
-            Schools schools,
-            Ranking ranking) {
+            ExaminationTest test, TestReading reading, Recorded recorded, Schools schools, Ranking ranking) {
         History history = recorded.history();
         Side side = recorded.row().side();
         List<String> says = new ArrayList<>();
@@ -161,7 +166,7 @@ class FindingsNote {
                         + test.names().usual().map(usual -> " (" + usual + ")").orElse("")
                         + last(history, test, side)
                                 .flatMap(attempt -> test.wayInWords(attempt.variant()))
-                                .map(way -> ", done " + inSentence(way))
+                                .map(way -> ", done " + Words.inSentence(way))
                                 .orElse(""),
                 history.attempts(test.id(), side).stream()
                         .map(attempt -> response(test, attempt))
@@ -217,10 +222,10 @@ class FindingsNote {
 
     /** A part that the test no longer records, by the words it had. */
     private String gone(TestId test, Part part) {
-        String label = inSentence(words.part(test, part.key()));
+        String label = Words.inSentence(words.part(test, part.key()));
         return (part instanceof Part.Measured measured
                         ? label + " " + measure(measured)
-                        : label + " " + inSentence(words.option(test, part.key(), ((Part.Chosen) part).choice())))
+                        : label + " " + Words.inSentence(words.option(test, part.key(), ((Part.Chosen) part).choice())))
                 + Retired.MARK;
     }
 
@@ -233,13 +238,13 @@ class FindingsNote {
 
     private static String word(PartDefinition definition, Part part) {
         if (part instanceof Part.Measured measured) {
-            return inSentence(definition.label()) + " " + measure(measured);
+            return Words.inSentence(definition.label()) + " " + measure(measured);
         }
         if (part instanceof Part.Chosen chosen && definition instanceof PartDefinition.Measure byEye) {
-            return inSentence(definition.label()) + " "
+            return Words.inSentence(definition.label()) + " "
                     + byEye.byEye().stream()
                             .filter(option -> option.value().equals(chosen.choice()))
-                            .map(option -> inSentence(option.label()))
+                            .map(option -> Words.inSentence(option.label()))
                             .findFirst()
                             .orElse(chosen.choice());
         }
@@ -253,7 +258,7 @@ class FindingsNote {
                 case "strength" -> chosen.choice().equals("full") ? "full strength" : label;
                 case "quality", "site", "press", "lift", "held", "lowering" -> label;
                 case "tender" -> chosen.choice().equals("none") ? label : "tender, " + label.replace("tender, ", "");
-                default -> said(inSentence(definition.label()), label);
+                default -> said(Words.inSentence(definition.label()), label);
             };
         }
         return part instanceof Part.Said said ? Typed.oneLine(said.text()) : "";
@@ -268,13 +273,6 @@ class FindingsNote {
             return answer.equals("yes") ? part : answer;
         }
         return part + " " + answer;
-    }
-
-    /** A phrase as it stands within a sentence. */
-    static String inSentence(String says) {
-        return says.length() > 1 && Character.isUpperCase(says.charAt(1))
-                ? says
-                : says.substring(0, 1).toLowerCase(Locale.UK) + says.substring(1);
     }
 
     private static String word(Side side) {

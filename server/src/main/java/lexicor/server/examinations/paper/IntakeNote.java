@@ -1,8 +1,6 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.paper;
 
 import java.time.LocalDate;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -18,14 +16,15 @@ import lexicor.core.intake.IntakeForm;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.LockFinding;
 import lexicor.core.intake.SafetyScreen;
+import lexicor.server.examinations.record.People;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.words.Typed;
+import lexicor.server.words.Words;
 import org.springframework.stereotype.Component;
 
 /** The part of a note that comes before the findings: story, safety, locks and decisions against them. */
 @Component
 class IntakeNote {
-
-    private static final DateTimeFormatter DAY =
-            DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
 
     private final Catalogue catalogue;
     private final IntakeForm form;
@@ -40,7 +39,7 @@ class IntakeNote {
     }
 
     /** What was told, in lines of plain text; none where nothing was. */
-    List<String> story(ExaminationService.Recorded recorded) {
+    List<String> story(Recorded recorded) {
         return story(
                         recorded.row().region(),
                         IntakeAnswers.of(recorded.history().heard()))
@@ -139,7 +138,7 @@ class IntakeNote {
             safety.add("Red flag: " + flag.sign() + ". Think of: " + flag.thinkOf() + ". "
                     + (release == null
                             ? flag.then() + ". Testing is suspended."
-                            : "Released by " + people.name(release.by()) + " on " + DAY.format(release.at()) + ": "
+                            : "Released by " + people.name(release.by()) + " on " + Words.day(release.at()) + ": "
                                     + Typed.oneLine(release.reason())));
         });
         if (screen.state() == SafetyScreen.State.OPEN && screen.present().isEmpty()) {
@@ -157,18 +156,18 @@ class IntakeNote {
         state.overrides()
                 .forEach((test, override) -> safety.add(
                         "Done against a lock: " + catalogue.test(test).name() + ", by " + people.name(override.by())
-                                + " on " + DAY.format(override.at()) + ": " + Typed.oneLine(override.reason())));
+                                + " on " + Words.day(override.at()) + ": " + Typed.oneLine(override.reason())));
         return safety.stream().map(line -> "- " + line).toList();
     }
 
     private static String lockInWords(Lock lock, Lock.Fact fact, LockFinding told, LocalDate day) {
-        String since = told.on().map(on -> " (" + DAY.format(on) + ")").orElse("");
+        String since = told.on().map(on -> " (" + Words.day(on) + ")").orElse("");
         if (fact.lapsed(told.on(), day)) {
             return fact.label() + since + ": no longer a reason to lock tests on the day of the examination";
         }
         return fact.label() + since + ". Locked or lightened: " + lock.kinds().toLowerCase(Locale.UK)
                 + fact.until(told.on())
-                        .map(until -> ", until " + DAY.format(until))
+                        .map(until -> ", until " + Words.day(until))
                         .orElse("");
     }
 }

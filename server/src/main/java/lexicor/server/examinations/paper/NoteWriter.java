@@ -1,7 +1,5 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.paper;
 
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
@@ -24,17 +22,25 @@ import lexicor.core.posttest.Percent;
 import lexicor.core.weighing.PatternReading;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
+import lexicor.server.examinations.assessment.Assessment;
+import lexicor.server.examinations.assessment.Assessments;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.People;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.record.TakeoverRow;
+import lexicor.server.examinations.weighing.Conclusions;
+import lexicor.server.examinations.weighing.PathwayGuide;
+import lexicor.server.examinations.weighing.Retests;
 import lexicor.server.notes.NoteBlock;
 import lexicor.server.notes.NoteLength;
 import lexicor.server.settings.ClinicSettings;
+import lexicor.server.words.Typed;
+import lexicor.server.words.Words;
 import org.springframework.stereotype.Component;
 
 /** Writes an examination as plain text that a colleague understands. */
 @Component
-class NoteWriter {
-
-    static final DateTimeFormatter DAY =
-            DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
+public class NoteWriter {
 
     private static final String DRAFT = "Draft, not signed.";
 
@@ -82,7 +88,7 @@ class NoteWriter {
      *
      * @param signature whose signature it bears; empty for a draft
      */
-    Map<NoteBlock, String> blocks(ExaminationService.Recorded recorded, Optional<Signature> signature) {
+    public Map<NoteBlock, String> blocks(Recorded recorded, Optional<Signature> signature) {
         ExaminationRow row = recorded.row();
         Assessment here = assessments.of(recorded);
         IntakeState told = here.told();
@@ -92,7 +98,7 @@ class NoteWriter {
         Map<NoteBlock, String> blocks = new EnumMap<>(NoteBlock.class);
         blocks.put(NoteBlock.SIDE, word(row.side()));
         blocks.put(NoteBlock.REGION, row.region());
-        blocks.put(NoteBlock.DAY, DAY.format(row.startedAt()));
+        blocks.put(NoteBlock.DAY, Words.day(row.startedAt()));
         blocks.put(NoteBlock.CASE, who(row));
         blocks.put(NoteBlock.THERAPIST, examiners(recorded));
         blocks.put(NoteBlock.DRAFT, signature.isPresent() ? "" : DRAFT);
@@ -115,11 +121,11 @@ class NoteWriter {
     }
 
     /** Who began it, who took it over from whom, and everybody else who entered a finding. */
-    private String examiners(ExaminationService.Recorded recorded) {
+    private String examiners(Recorded recorded) {
         List<String> said = new ArrayList<>(List.of(people.name(recorded.row().author())));
         recorded.takeovers()
                 .forEach(takeover ->
-                        said.add("taken over by " + takeover.takenAs() + " on " + DAY.format(takeover.at())));
+                        said.add("taken over by " + takeover.takenAs() + " on " + Words.day(takeover.at())));
         Set<String> named =
                 recorded.takeovers().stream().map(TakeoverRow::author).collect(Collectors.toCollection(HashSet::new));
         named.add(recorded.row().author());
@@ -133,7 +139,7 @@ class NoteWriter {
     }
 
     /** A draft of the note by the clinic's template, ready to be pasted. */
-    String draft(ExaminationService.Recorded recorded, NoteLength length) {
+    public String draft(Recorded recorded, NoteLength length) {
         return settings.now().note(length).render(blocks(recorded, Optional.empty()));
     }
 
@@ -178,7 +184,7 @@ class NoteWriter {
                 .forEach(standing ->
                         lines.add("- " + standing.condition().name() + ": unlikely by definition, recheck: not found: "
                                 + standing.pattern().defining().stream()
-                                        .map(each -> FindingsNote.inSentence(each.says()))
+                                        .map(each -> Words.inSentence(each.says()))
                                         .collect(Collectors.joining(", "))));
         List<String> open = ranking.standings().stream()
                 .filter(standing -> !standing.informed()
@@ -221,7 +227,7 @@ class NoteWriter {
                         ? ""
                         : "; against it: "
                                 + pattern.against().stream()
-                                        .map(each -> FindingsNote.inSentence(each.says()))
+                                        .map(each -> Words.inSentence(each.says()))
                                         .collect(Collectors.joining(", ")));
     }
 

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.paper;
 
 import java.util.Arrays;
 import java.util.Comparator;
@@ -17,13 +17,20 @@ import lexicor.core.catalogue.Thresholds;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.examination.Reading;
 import lexicor.core.intake.IntakeAnswers;
+import lexicor.server.examinations.assessment.Assessments;
+import lexicor.server.examinations.assessment.StandingJson;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.weighing.AgainJson;
+import lexicor.server.examinations.weighing.Retests;
+import lexicor.server.examinations.weighing.WeighingJson;
 import lexicor.server.notes.NoteBlock;
 import lexicor.server.report.ReportJson;
 import org.springframework.stereotype.Component;
 
 /** Puts together what stands on the report of an examination. */
 @Component
-class Reports {
+public class Reports {
 
     private static final int MOST_RAILS = 6;
     private static final int MOST_PICTURES = 3;
@@ -42,8 +49,8 @@ class Reports {
      * @param signature whose signature it bears; empty for a draft
      * @param blocks what the note says
      */
-    ReportJson of(
-            ExaminationService.Recorded recorded,
+    public ReportJson of(
+            Recorded recorded,
             Optional<Signature> signature,
             WeighingJson weighing,
             Map<NoteBlock, String> blocks,

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.paper;
 
 import java.util.List;
 import java.util.Set;
@@ -8,6 +8,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
+import lexicor.server.words.Words;
 import org.springframework.stereotype.Component;
 
 /**
@@ -55,8 +56,7 @@ class ShortNote {
         return readings.stream()
                 .filter(TestReading::answered)
                 .filter(wanted)
-                .map(reading ->
-                        FindingsNote.inSentence(catalogue.test(reading.test()).shortName()))
+                .map(reading -> Words.inSentence(catalogue.test(reading.test()).shortName()))
                 .collect(Collectors.joining("; "));
     }
 

@@ -1,7 +1,8 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.paper;
 
 import java.time.Instant;
 import java.util.List;
+import lexicor.server.words.Words;
 
 /**
  * A signature in words.
@@ -12,9 +13,10 @@ import java.util.List;
  * @param enteredBy names of everybody who entered findings
  * @param countersigned whether who signed entered none of them
  */
-record Signature(String by, Instant at, int version, String reason, List<String> enteredBy, boolean countersigned) {
+public record Signature(
+        String by, Instant at, int version, String reason, List<String> enteredBy, boolean countersigned) {
 
-    Signature {
+    public Signature {
         enteredBy = List.copyOf(enteredBy);
     }
 
@@ -23,7 +25,7 @@ record Signature(String by, Instant at, int version, String reason, List<String>
                 ? ""
                 : "Findings entered by " + String.join(", ", enteredBy) + ". ";
         return colleagues + (countersigned ? "Countersigned by " : "Signed by ") + by + " on "
-                + NoteWriter.DAY.format(at) + ", version " + version
+                + Words.day(at) + ", version " + version
                 + (reason.isEmpty() ? "." : ". Amended: " + reason);
     }
 }

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.planning;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -13,6 +13,7 @@ import lexicor.core.nexttest.TestValue;
 import lexicor.core.planning.BudgetCurve;
 import lexicor.core.planning.Plan;
 import lexicor.core.planning.Why;
+import lexicor.server.examinations.assessment.AheadJson;
 
 /**
  * The tests to do in the time there is, and why each is in or out. Information in bits.

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.planning;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
@@ -27,12 +27,21 @@ import lexicor.core.planning.Situation;
 import lexicor.core.safety.SafetyRules;
 import lexicor.core.weighing.LeadingPair;
 import lexicor.core.weighing.Weighing;
+import lexicor.server.examinations.assessment.AheadJson;
+import lexicor.server.examinations.assessment.Assessment;
+import lexicor.server.examinations.assessment.Assessments;
+import lexicor.server.examinations.assessment.OpenTests;
+import lexicor.server.examinations.record.CommandCheck;
+import lexicor.server.examinations.record.CommandKind;
+import lexicor.server.examinations.record.CommandRow;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.Recorded;
 import lexicor.server.problems.BadInput;
 import org.springframework.stereotype.Component;
 
 /** Asks the core for plans of an examination as it stands. */
 @Component
-class PlanService {
+public class PlanService {
 
     /** Examinations that are planned at a time, and how long each is kept ready: one plan is asked for in many ways. */
     private static final int MOST_TABLES = 30;
@@ -58,12 +67,12 @@ class PlanService {
     }
 
     /** An examination as it stands, ready to be planned. */
-    private record Table(ExaminationService.Recorded recorded, Situation situation, OpenTests open, Planner planner) {}
+    private record Table(Recorded recorded, Situation situation, OpenTests open, Planner planner) {}
 
     /** An examination up to a command, of somebody of whom no more is known than this. */
     private record PlanKey(UUID examination, long number, Optional<Integer> birthYear) {}
 
-    private Table table(ExaminationService.Recorded recorded) {
+    private Table table(Recorded recorded) {
         return tables.get(
                 new PlanKey(
                         recorded.row().getId(),
@@ -72,7 +81,7 @@ class PlanService {
                 asked -> laid(recorded));
     }
 
-    private Table laid(ExaminationService.Recorded recorded) {
+    private Table laid(Recorded recorded) {
         ExaminationRow row = recorded.row();
         Assessment here = assessments.of(recorded);
         OpenTests open = here.open();
@@ -97,7 +106,7 @@ class PlanService {
      * @param seconds infinite for as many tests as are worth doing
      * @param byHand tests that are to be in
      */
-    PlanJson plan(ExaminationService.Recorded recorded, double seconds, List<String> byHand) {
+    public PlanJson plan(Recorded recorded, double seconds, List<String> byHand) {
         Table table = table(recorded);
         return json(
                 table,
@@ -106,13 +115,13 @@ class PlanService {
     }
 
     /** What plans tell against the time that they take. */
-    PlanJson.CurveJson curve(ExaminationService.Recorded recorded) {
+    public PlanJson.CurveJson curve(Recorded recorded) {
         return PlanJson.CurveJson.of(
                 recorded.lastNumber(), table(recorded).planner().curve());
     }
 
     /** An order of one's own, of which what may not be done now is left out and named. */
-    PlanJson.OwnJson own(ExaminationService.Recorded recorded, List<String> tests) {
+    public PlanJson.OwnJson own(Recorded recorded, List<String> tests) {
         Table table = table(recorded);
         List<TestId> own = known("test", tests);
         OwnOrder order = table.planner()
@@ -149,12 +158,12 @@ class PlanService {
     }
 
     /** The tests of the plan that was taken; none where none was. */
-    static Set<TestId> planned(ExaminationService.Recorded recorded) {
+    public static Set<TestId> planned(Recorded recorded) {
         return new LinkedHashSet<>(answered(IntakeAnswers.of(recorded.history().heard()), AnswerCheck.PLAN));
     }
 
     /** What results have changed for the plan that was taken; nothing where none was, and before there is any. */
-    PlanJson.ReplanJson again(ExaminationService.Recorded recorded) {
+    public PlanJson.ReplanJson again(Recorded recorded) {
         Table table = table(recorded);
         IntakeAnswers told = IntakeAnswers.of(recorded.history().heard());
         List<TestId> planned = answered(told, AnswerCheck.PLAN);
@@ -182,7 +191,7 @@ class PlanService {
     }
 
     /** Whether anything was recorded since the plan was taken, which tells where its tests are done. */
-    private static boolean testedSinceTaken(ExaminationService.Recorded recorded) {
+    private static boolean testedSinceTaken(Recorded recorded) {
         long taken = recorded.commands().stream()
                 .filter(command -> command.answers().stream()
                         .anyMatch(answer -> answer.toCore().question().equals(AnswerCheck.POSITIONS)))

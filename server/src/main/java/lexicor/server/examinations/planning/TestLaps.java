@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.planning;
 
 import java.util.HashMap;
 import java.util.Map;
@@ -7,6 +7,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.planning.Laps;
+import lexicor.server.examinations.record.Recorded;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,7 +30,7 @@ public class TestLaps {
 
     /** Keeps the times of the tests of an examination as its record now gives them. */
     @Transactional
-    public void keep(ExaminationService.Recorded recorded) {
+    public void keep(Recorded recorded) {
         UUID examination = recorded.row().getId();
         Map<TestId, Double> laps = Laps.of(catalogue, recorded.history().commands());
         database.update("delete from test_lap where examination_id = ?", examination);
@@ -41,7 +42,7 @@ public class TestLaps {
     }
 
     /** Times were kept: what is learnt is read anew when it is next asked for. */
-    void kept() {
+    public void kept() {
         learnt.set(null);
     }
 

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -10,7 +10,7 @@ import org.hibernate.annotations.Immutable;
 @Entity
 @Immutable
 @Table(name = "amendment")
-class AmendmentRow extends VersionStep {
+public class AmendmentRow extends VersionStep {
 
     @Column(nullable = false)
     private String reason;
@@ -19,12 +19,12 @@ class AmendmentRow extends VersionStep {
         // for the mapper
     }
 
-    AmendmentRow(UUID examination, int version, By by, String reason) {
+    public AmendmentRow(UUID examination, int version, By by, String reason) {
         super(examination, version, by);
         this.reason = reason;
     }
 
-    String reason() {
+    public String reason() {
         return reason;
     }
 }

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
@@ -28,7 +28,7 @@ public record AnswerJson(
     static final String QUESTION = "allowed: the id of a question";
     static final String OPTION = "allowed: the id of an option";
 
-    static AnswerJson of(Answer answer) {
+    public static AnswerJson of(Answer answer) {
         return new AnswerJson(
                 answer.question(),
                 answer.values(),

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
@@ -10,7 +10,7 @@ import lexicor.core.examination.Answer;
 
 /** An answer of the intake as it is kept. */
 @Embeddable
-class AnswerRow {
+public class AnswerRow {
 
     @Column(nullable = false)
     private String question;
@@ -38,7 +38,7 @@ class AnswerRow {
         this.words = answer.words();
     }
 
-    Answer toCore() {
+    public Answer toCore() {
         return new Answer(
                 question,
                 choices.isEmpty() ? List.of() : List.of(choices.split(",")),

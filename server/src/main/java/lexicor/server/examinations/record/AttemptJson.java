@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -37,7 +37,7 @@ public record AttemptJson(
         @NotNull(message = "allowed: a list of parts") @Size(max = 100, message = "allowed: at most 100")
         List<@NotNull(message = "allowed: a part") @Valid PartJson> parts) {
 
-    static AttemptJson of(AttemptRow row) {
+    public static AttemptJson of(AttemptRow row) {
         return new AttemptJson(
                 row.id(),
                 row.test(),
@@ -48,7 +48,7 @@ public record AttemptJson(
                 row.parts().stream().map(PartRow::json).toList());
     }
 
-    static AttemptJson of(Attempt attempt) {
+    public static AttemptJson of(Attempt attempt) {
         return new AttemptJson(
                 attempt.id(),
                 attempt.test().value(),
@@ -59,7 +59,7 @@ public record AttemptJson(
                 attempt.parts().stream().map(PartJson::of).toList());
     }
 
-    Attempt toCore() {
+    public Attempt toCore() {
         return new Attempt(
                 id,
                 TestId.of(testId),

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -24,7 +24,7 @@ import org.springframework.stereotype.Component;
 
 /** Whether a command can be taken into the record of an examination. */
 @Component
-class CommandCheck {
+public class CommandCheck {
 
     private final Catalogue catalogue;
     private final AnswerCheck answers;
@@ -120,11 +120,10 @@ class CommandCheck {
                 .map(record.attemptAuthors::get)
                 .filter(author -> !author.equals(CurrentUser.isHere()))
                 .findFirst()
-                .ifPresent(author -> CommandRecorder.requireResponsible(
-                        record.responsible, "This replaces what " + author + " entered."));
+                .ifPresent(author ->
+                        Responsible.require(record.responsible, "This replaces what " + author + " entered."));
         if (command.answers().stream().anyMatch(answer -> ConclusionQuestions.ALL.contains(answer.question()))) {
-            CommandRecorder.requireResponsible(
-                    record.responsible, "This concludes an examination of " + record.responsible + ".");
+            Responsible.require(record.responsible, "This concludes an examination of " + record.responsible + ".");
         }
     }
 
@@ -180,7 +179,7 @@ class CommandCheck {
     }
 
     /** Why an id is that of no test, and what is allowed. */
-    static String unknownTest(Catalogue catalogue, String id) {
+    public static String unknownTest(Catalogue catalogue, String id) {
         return "'" + id + "' is not in the catalogue; allowed: the id of a test in the library, such as "
                 + catalogue.tests().keySet().iterator().next();
     }

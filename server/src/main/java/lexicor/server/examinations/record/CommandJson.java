@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
@@ -44,7 +44,7 @@ public record CommandJson(
         @Schema(nullable = true) Long number,
         @Schema(nullable = true) String author) {
 
-    static CommandJson of(CommandRow row) {
+    public static CommandJson of(CommandRow row) {
         return new CommandJson(
                 row.getId(),
                 row.client(),
@@ -61,7 +61,7 @@ public record CommandJson(
                 row.author());
     }
 
-    Command toCore() {
+    public Command toCore() {
         Command.Action action = switch (kind) {
             case RECORD ->
                 new Command.Recorded(attempts.stream().map(AttemptJson::toCore).toList());

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import java.time.Clock;
 import java.time.Instant;
@@ -18,7 +18,7 @@ import lexicor.server.cases.CaseService;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Closed;
 import lexicor.server.problems.Conflict;
-import lexicor.server.problems.Forbidden;
+import lexicor.server.words.Words;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -79,7 +79,7 @@ public class CommandRecorder {
     @Transactional
     public List<Receipt> add(UUID examination, List<CommandJson> sent, Instant sentAt, Instant now) {
         ExaminationRow row =
-                examinations.findForRecording(examination).orElseThrow(() -> ExaminationService.missing(examination));
+                examinations.findForRecording(examination).orElseThrow(() -> ExaminationRecords.missing(examination));
         Map<UUID, Commands.Given> given = given(examination, sent);
         List<Receipt> receipts = new ArrayList<>();
         List<CommandJson> fresh = sent.stream()
@@ -177,16 +177,8 @@ public class CommandRecorder {
                 Versions.of(List.of(examination), signatures, amendments).get(examination);
         if (versions.closed()) {
             SignatureRow last = versions.last().orElseThrow();
-            throw new Closed("Signed by " + last.signedAs() + " on " + NoteWriter.DAY.format(last.at())
+            throw new Closed("Signed by " + last.signedAs() + " on " + Words.day(last.at())
                     + ". Amend it, with a reason, to add to it.");
-        }
-    }
-
-    /** Refuses what only the person responsible for an examination may do. */
-    static void requireResponsible(String responsible, String what) {
-        if (!responsible.equals(CurrentUser.isHere())) {
-            throw new Forbidden(
-                    what + " Take the examination over first; who had it is told, and both names stay in the record.");
         }
     }
 }

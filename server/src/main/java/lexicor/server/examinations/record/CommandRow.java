@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import jakarta.persistence.CascadeType;
 import jakarta.persistence.CollectionTable;
@@ -23,7 +23,7 @@ import org.hibernate.annotations.Immutable;
 @Entity
 @Immutable
 @Table(name = "command")
-class CommandRow extends AddedOnce {
+public class CommandRow extends AddedOnce {
 
     @Column(name = "examination_id", nullable = false)
     private UUID examination;
@@ -92,7 +92,7 @@ class CommandRow extends AddedOnce {
         return examination;
     }
 
-    long number() {
+    public long number() {
         return number;
     }
 
@@ -104,7 +104,7 @@ class CommandRow extends AddedOnce {
         return clientOrder;
     }
 
-    String author() {
+    public String author() {
         return author;
     }
 
@@ -113,11 +113,11 @@ class CommandRow extends AddedOnce {
     }
 
     /** When it arrived at the server. */
-    Instant receivedAt() {
+    public Instant receivedAt() {
         return receivedAt;
     }
 
-    CommandKind kind() {
+    public CommandKind kind() {
         return kind;
     }
 
@@ -129,7 +129,7 @@ class CommandRow extends AddedOnce {
         return undoes;
     }
 
-    List<AnswerRow> answers() {
+    public List<AnswerRow> answers() {
         return answers;
     }
 

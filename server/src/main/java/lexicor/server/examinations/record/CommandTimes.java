@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -13,7 +13,7 @@ import lexicor.server.problems.BadInput;
  * @param now the server's time
  * @param ahead how far the server's clock is ahead of the device's; empty where the device did not say
  */
-record CommandTimes(Instant began, Instant now, Optional<Duration> ahead) {
+public record CommandTimes(Instant began, Instant now, Optional<Duration> ahead) {
 
     /**
      * A command may be older than the visit by as much: a visit opened after the first findings were taken elsewhere.
@@ -35,7 +35,7 @@ record CommandTimes(Instant began, Instant now, Optional<Duration> ahead) {
      * @param sentAt what the device's clock showed when it sent; null where it did not say
      * @throws BadInput where no clock can show that
      */
-    static CommandTimes of(Instant began, Instant now, Instant sentAt) {
+    public static CommandTimes of(Instant began, Instant now, Instant sentAt) {
         if (sentAt == null) {
             return new CommandTimes(began, now, Optional.empty());
         }
@@ -54,7 +54,7 @@ record CommandTimes(Instant began, Instant now, Optional<Duration> ahead) {
      *
      * @throws BadInput where the device did not say what its clock shows and the time is out of bounds
      */
-    Instant corrected(String field, Instant claimed) {
+    public Instant corrected(String field, Instant claimed) {
         Instant earliest = began.minus(BEFORE_VISIT);
         Instant latest = now.plus(AFTER_NOW);
         if (ahead.isEmpty()) {

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import java.time.Instant;
 import java.util.Collection;
@@ -25,7 +25,7 @@ interface Commands extends JpaRepository<CommandRow, UUID> {
 
     /** Those of the commands that are on record, of whichever examination. */
     @Query(
-            "select new lexicor.server.examinations.Commands$Given(command.id, command.examination, command.number, command.author, command.at) from CommandRow command where command.id in :ids")
+            "select new lexicor.server.examinations.record.Commands$Given(command.id, command.examination, command.number, command.author, command.at) from CommandRow command where command.id in :ids")
     List<Given> given(Collection<UUID> ids);
 
     /** An attempt on record, with who entered it and in which examination. */
@@ -33,7 +33,7 @@ interface Commands extends JpaRepository<CommandRow, UUID> {
 
     /** Those of the attempts that are on record, of whichever examination. */
     @Query(
-            "select new lexicor.server.examinations.Commands$Entered(attempt.id, attempt.command.examination, attempt.command.author) from AttemptRow attempt where attempt.id in :ids")
+            "select new lexicor.server.examinations.record.Commands$Entered(attempt.id, attempt.command.examination, attempt.command.author) from AttemptRow attempt where attempt.id in :ids")
     List<Entered> entered(Collection<UUID> ids);
 
     /** Those of a client's own numbers that it has given in an examination. */

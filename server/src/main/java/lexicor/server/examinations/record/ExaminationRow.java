@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -23,7 +23,7 @@ import lexicor.server.cases.Episode;
 /** One visit's examination as it is kept. Never changed after it began; what happens in it is commands. */
 @Entity
 @Table(name = "examination")
-class ExaminationRow extends AddedOnce {
+public class ExaminationRow extends AddedOnce {
 
     @ManyToOne(fetch = FetchType.LAZY, optional = false)
     @JoinColumn(name = "case_id", updatable = false)
@@ -87,57 +87,57 @@ class ExaminationRow extends AddedOnce {
     }
 
     /** The content by which an examination is read. */
-    record Revisions(String catalogue, String evidence, String settings) {}
+    public record Revisions(String catalogue, String evidence, String settings) {}
 
-    CaseFile caseFile() {
+    public CaseFile caseFile() {
         return caseFile;
     }
 
-    Episode episode() {
+    public Episode episode() {
         return episode;
     }
 
-    Optional<UUID> follows() {
+    public Optional<UUID> follows() {
         return Optional.ofNullable(follows);
     }
 
     /** Whether the other side is no normal to compare with. */
-    boolean otherSideInvolved() {
+    public boolean otherSideInvolved() {
         return otherSideInvolved;
     }
 
-    String author() {
+    public String author() {
         return author;
     }
 
     /** Number of the clinic's settings by which it is read. */
-    int settingsRevision() {
+    public int settingsRevision() {
         return settingsRevision.matches("\\d+") ? Integer.parseInt(settingsRevision) : 0;
     }
 
-    String region() {
+    public String region() {
         return region;
     }
 
-    Side side() {
+    public Side side() {
         return side;
     }
 
-    CareSetting setting() {
+    public CareSetting setting() {
         return setting;
     }
 
-    Instant startedAt() {
+    public Instant startedAt() {
         return startedAt;
     }
 
     /** The day of the examination where the server stands. */
-    LocalDate day() {
+    public LocalDate day() {
         return startedAt.atZone(ZoneId.systemDefault()).toLocalDate();
     }
 
     /** Seed of everything drawn for this examination. */
-    long seed() {
+    public long seed() {
         return getId().getMostSignificantBits() ^ Long.rotateLeft(getId().getLeastSignificantBits(), 17);
     }
 }

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import java.time.Instant;
 import java.util.Collection;
@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 
 /** How the people who work on an examination are called. */
 @Component
-class People {
+public class People {
 
     private final AccountService accounts;
 
@@ -18,15 +18,15 @@ class People {
     }
 
     /** The person at work, with the name that stands in the record. */
-    VersionStep.By by(Instant at) {
+    public VersionStep.By by(Instant at) {
         return new VersionStep.By(CurrentUser.isHere(), accounts.displayName(CurrentUser.isHere()), at);
     }
 
-    String name(String signInName) {
+    public String name(String signInName) {
         return accounts.displayName(signInName);
     }
 
-    List<String> names(Collection<String> signInNames) {
+    public List<String> names(Collection<String> signInNames) {
         return signInNames.stream().map(this::name).toList();
     }
 }

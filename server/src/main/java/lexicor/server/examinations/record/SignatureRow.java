@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -10,7 +10,7 @@ import org.hibernate.annotations.Immutable;
 @Entity
 @Immutable
 @Table(name = "signature")
-class SignatureRow extends VersionStep {
+public class SignatureRow extends VersionStep {
 
     /** Stands between names; no name holds a line break. */
     private static final String SEPARATOR = "\n";
@@ -38,8 +38,7 @@ class SignatureRow extends VersionStep {
     }
 
     /** @param enteredBy who entered the findings, by the names they now have */
-    SignatureRow(
-            ExaminationService.Recorded recorded, By by, List<String> enteredBy, ExaminationRow.Revisions revisions) {
+    public SignatureRow(Recorded recorded, By by, List<String> enteredBy, ExaminationRow.Revisions revisions) {
         super(recorded.row().getId(), recorded.versions().next(), by);
         this.lastNumber = recorded.lastNumber();
         this.catalogueRevision = revisions.catalogue();
@@ -51,25 +50,25 @@ class SignatureRow extends VersionStep {
     }
 
     /** Number of the last command that was signed. */
-    long lastNumber() {
+    public long lastNumber() {
         return lastNumber;
     }
 
-    ExaminationRow.Revisions revisions() {
+    public ExaminationRow.Revisions revisions() {
         return new ExaminationRow.Revisions(catalogueRevision, evidenceRevision, settingsRevision);
     }
 
     /** Names of those who entered the findings that were signed; none of a record signed before these were kept. */
-    List<String> enteredBy() {
+    public List<String> enteredBy() {
         return enteredBy.isEmpty() ? List.of() : List.of(enteredBy.split(SEPARATOR));
     }
 
     /** Whether who signed entered none of the findings. */
-    boolean countersigned() {
+    public boolean countersigned() {
         return countersigned;
     }
 
-    long seed() {
+    public long seed() {
         return seed;
     }
 }

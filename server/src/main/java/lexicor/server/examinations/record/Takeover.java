@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import java.time.Clock;
 import java.util.List;
@@ -11,16 +11,16 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Makes somebody responsible for an examination that a colleague began. */
 @Service
-class Takeover {
+public class Takeover {
 
-    private final ExaminationService examinations;
+    private final ExaminationRecords examinations;
     private final Takeovers takeovers;
     private final People people;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
     Takeover(
-            ExaminationService examinations,
+            ExaminationRecords examinations,
             Takeovers takeovers,
             People people,
             ApplicationEventPublisher events,
@@ -38,8 +38,8 @@ class Takeover {
      * @param from sign-in name of who the person believes is responsible
      */
     @Transactional
-    ExaminationService.Recorded take(UUID id, String from) {
-        ExaminationService.Recorded held = examinations.held(id);
+    public Recorded take(UUID id, String from) {
+        Recorded held = examinations.held(id);
         String responsible = held.responsible();
         if (responsible.equals(CurrentUser.isHere())) {
             throw new Conflict("You are responsible for this examination already.");

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -12,7 +12,7 @@ import org.hibernate.annotations.Immutable;
 @Entity
 @Immutable
 @Table(name = "takeover")
-class TakeoverRow extends AddedOnce {
+public class TakeoverRow extends AddedOnce {
 
     @Column(name = "examination_id", nullable = false)
     private UUID examination;
@@ -59,21 +59,21 @@ class TakeoverRow extends AddedOnce {
     }
 
     /** Sign-in name of who took it over. */
-    String author() {
+    public String author() {
         return author;
     }
 
     /** How the person was called then. */
-    String takenAs() {
+    public String takenAs() {
         return takenAs;
     }
 
     /** Sign-in name of who had it before. */
-    String takenFrom() {
+    public String takenFrom() {
         return takenFrom;
     }
 
-    Instant at() {
+    public Instant at() {
         return at;
     }
 }

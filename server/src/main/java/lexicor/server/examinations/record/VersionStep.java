@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.MappedSuperclass;
@@ -8,7 +8,7 @@ import lexicor.server.audit.AddedOnce;
 
 /** What somebody did to bring about a version of an examination. */
 @MappedSuperclass
-abstract class VersionStep extends AddedOnce {
+public abstract class VersionStep extends AddedOnce {
 
     @Column(name = "examination_id", nullable = false)
     private UUID examination;
@@ -50,16 +50,16 @@ abstract class VersionStep extends AddedOnce {
     }
 
     /** The version that it is or leads to, from 1. */
-    int version() {
+    public int version() {
         return version;
     }
 
     /** How the person was called then. */
-    String signedAs() {
+    public String signedAs() {
         return signedAs;
     }
 
-    Instant at() {
+    public Instant at() {
         return at;
     }
 }

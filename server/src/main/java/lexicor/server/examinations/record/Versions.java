@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -14,11 +14,11 @@ import java.util.stream.Stream;
  * @param signed never more than one of a version
  * @param amendments each leads to the version of its number
  */
-record Versions(List<SignatureRow> signed, List<AmendmentRow> amendments) {
+public record Versions(List<SignatureRow> signed, List<AmendmentRow> amendments) {
 
     static final Versions NONE = new Versions(List.of(), List.of());
 
-    Versions {
+    public Versions {
         signed = List.copyOf(signed);
         amendments = List.copyOf(amendments);
     }
@@ -42,26 +42,26 @@ record Versions(List<SignatureRow> signed, List<AmendmentRow> amendments) {
     }
 
     /** Every signature and every amendment, in no order. */
-    Stream<VersionStep> steps() {
+    public Stream<VersionStep> steps() {
         return Stream.concat(signed.stream(), amendments.stream());
     }
 
-    Optional<SignatureRow> last() {
+    public Optional<SignatureRow> last() {
         return signed.isEmpty() ? Optional.empty() : Optional.of(signed.get(signed.size() - 1));
     }
 
     /** Number of the version that signing would make. */
-    int next() {
+    public int next() {
         return signed.size() + 1;
     }
 
     /** Why a version was made after an earlier one; empty for the first. */
-    Optional<AmendmentRow> opening(int version) {
+    public Optional<AmendmentRow> opening(int version) {
         return amendments.stream().filter(row -> row.version() == version).findFirst();
     }
 
     /** Signed, and not opened again since. */
-    boolean closed() {
+    public boolean closed() {
         return !signed.isEmpty() && opening(next()).isEmpty();
     }
 }

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.record;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.signing;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -6,6 +6,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import lexicor.core.posttest.Percent;
+import lexicor.server.examinations.assessment.StandingJson;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.SignatureRow;
 
 /** Compares what was signed with what the same record comes to now. */
 final class Recomputation {

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.signing;
 
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -7,6 +7,22 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.server.examinations.assessment.Assessment;
+import lexicor.server.examinations.assessment.Assessments;
+import lexicor.server.examinations.assessment.IntakeJson;
+import lexicor.server.examinations.paper.NoteWriter;
+import lexicor.server.examinations.paper.Reports;
+import lexicor.server.examinations.paper.Signature;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.record.SignatureRow;
+import lexicor.server.examinations.weighing.AgainJson;
+import lexicor.server.examinations.weighing.ConclusionJson;
+import lexicor.server.examinations.weighing.Conclusions;
+import lexicor.server.examinations.weighing.ExaminationAssessment;
+import lexicor.server.examinations.weighing.InsightJson;
+import lexicor.server.examinations.weighing.Insights;
+import lexicor.server.examinations.weighing.Retests;
+import lexicor.server.examinations.weighing.WeighingJson;
 import lexicor.server.notes.NoteBlock;
 import lexicor.server.notes.NoteLength;
 import lexicor.server.notes.NoteTemplate;
@@ -20,7 +36,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** What an examination comes to: of a signed one as it was signed, of any other as it is computed now. */
 @Component
-class Results {
+public class Results {
 
     private final ExaminationAssessment appraisal;
     private final Assessments assessments;
@@ -59,20 +75,20 @@ class Results {
         this.json = json;
     }
 
-    WeighingJson weighing(ExaminationService.Recorded recorded) {
+    public WeighingJson weighing(Recorded recorded) {
         return signed(recorded).map(Snapshot.Outputs::weighing).orElseGet(() -> appraisal.weigh(recorded));
     }
 
-    IntakeJson intake(ExaminationService.Recorded recorded) {
+    public IntakeJson intake(Recorded recorded) {
         return signed(recorded).map(Snapshot.Outputs::intake).orElseGet(() -> intakeNow(recorded));
     }
 
-    ConclusionJson conclusion(ExaminationService.Recorded recorded) {
+    public ConclusionJson conclusion(Recorded recorded) {
         return signed(recorded).map(Snapshot.Outputs::conclusion).orElseGet(() -> conclusions.of(recorded));
     }
 
     /** @param rho correlations set by hand: a look under them is computed now, whatever was signed */
-    InsightJson insight(ExaminationService.Recorded recorded, String condition, Map<String, Double> rho) {
+    public InsightJson insight(Recorded recorded, String condition, Map<String, Double> rho) {
         Optional<InsightJson> kept = rho.isEmpty()
                 ? signed(recorded).map(outputs -> outputs.insights().get(condition))
                 : Optional.empty();
@@ -80,20 +96,20 @@ class Results {
     }
 
     /** Empty where the examination follows no other. */
-    Optional<AgainJson> again(ExaminationService.Recorded recorded) {
+    public Optional<AgainJson> again(Recorded recorded) {
         Optional<Snapshot.Outputs> signed = signed(recorded);
         return signed.isPresent() ? Optional.ofNullable(signed.get().again()) : retests.of(recorded);
     }
 
     /** @param version a signed version; empty for the last, or the draft where the examination is open */
-    String note(ExaminationService.Recorded recorded, NoteLength length, Optional<Integer> version) {
+    public String note(Recorded recorded, NoteLength length, Optional<Integer> version) {
         return outputs(recorded, version)
                 .map(outputs -> outputs.notes().get(length.id()))
                 .orElseGet(() -> notes.draft(recorded, length));
     }
 
     /** @param version as of {@link #note} */
-    ReportJson report(ExaminationService.Recorded recorded, Optional<Integer> version) {
+    public ReportJson report(Recorded recorded, Optional<Integer> version) {
         return outputs(recorded, version)
                 .map(Snapshot.Outputs::report)
                 .orElseGet(() -> reports.of(
@@ -104,20 +120,20 @@ class Results {
                         retests.of(recorded)));
     }
 
-    private Optional<Snapshot.Outputs> outputs(ExaminationService.Recorded recorded, Optional<Integer> version) {
+    private Optional<Snapshot.Outputs> outputs(Recorded recorded, Optional<Integer> version) {
         return version.isPresent()
                 ? Optional.of(snapshot(row(recorded, version.get())).outputs())
                 : signed(recorded);
     }
 
-    private Optional<Snapshot.Outputs> signed(ExaminationService.Recorded recorded) {
+    private Optional<Snapshot.Outputs> signed(Recorded recorded) {
         return recorded.versions().closed()
                 ? recorded.versions().last().map(row -> snapshot(row).outputs())
                 : Optional.empty();
     }
 
     /** The signature of a version, or {@link NotFound}. */
-    static SignatureRow row(ExaminationService.Recorded recorded, int version) {
+    static SignatureRow row(Recorded recorded, int version) {
         return recorded.versions().signed().stream()
                 .filter(row -> row.version() == version)
                 .findFirst()
@@ -142,7 +158,7 @@ class Results {
      *
      * @param templates layouts of its notes, by length
      */
-    Snapshot compute(ExaminationService.Recorded recorded, Signature signature, Map<String, String> templates) {
+    public Snapshot compute(Recorded recorded, Signature signature, Map<String, String> templates) {
         Settings pinned = settings.at(recorded.row().settingsRevision());
         return new Snapshot(
                 Snapshot.Inputs.of(recorded, new TreeMap<>(pinned.chosen()), templates),
@@ -150,14 +166,13 @@ class Results {
     }
 
     /** The layouts of today, by length. */
-    Map<String, String> templates() {
+    public Map<String, String> templates() {
         Settings now = settings.now();
         return Arrays.stream(NoteLength.values())
                 .collect(Collectors.toMap(NoteLength::id, now::noteText, (one, other) -> one, TreeMap::new));
     }
 
-    private Snapshot.Outputs outputs(
-            ExaminationService.Recorded recorded, Signature signature, Map<String, String> templates) {
+    private Snapshot.Outputs outputs(Recorded recorded, Signature signature, Map<String, String> templates) {
         WeighingJson weighing = appraisal.weigh(recorded);
         Map<NoteBlock, String> blocks = notes.blocks(recorded, Optional.of(signature));
         Map<String, String> written = new LinkedHashMap<>();
@@ -174,7 +189,7 @@ class Results {
                 reports.of(recorded, Optional.of(signature), weighing, blocks, again));
     }
 
-    private IntakeJson intakeNow(ExaminationService.Recorded recorded) {
+    private IntakeJson intakeNow(Recorded recorded) {
         Assessment here = assessments.of(recorded);
         return IntakeJson.of(recorded.lastNumber(), here, catalogue);
     }

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.signing;
 
 import java.time.Clock;
 import java.time.Instant;
@@ -11,7 +11,22 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.conclusion.SigningBlocker;
 import lexicor.server.cases.CaseService;
+import lexicor.server.examinations.paper.Signature;
+import lexicor.server.examinations.record.AmendmentRow;
+import lexicor.server.examinations.record.CommandRow;
+import lexicor.server.examinations.record.ExaminationMoved;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.People;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.record.SignatureRow;
+import lexicor.server.examinations.record.TakeoverRow;
+import lexicor.server.examinations.record.VersionStep;
+import lexicor.server.examinations.record.Versions;
+import lexicor.server.examinations.weighing.Conclusions;
 import lexicor.server.problems.Conflict;
+import lexicor.server.words.Typed;
+import lexicor.server.words.Words;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -20,9 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Signing {
 
-    private final ExaminationService examinations;
-    private final Signatures signatures;
-    private final Amendments amendments;
+    private final ExaminationRecords examinations;
     private final Results results;
     private final Conclusions conclusions;
     private final People people;
@@ -31,9 +44,7 @@ public class Signing {
     private final Clock clock;
 
     Signing(
-            ExaminationService examinations,
-            Signatures signatures,
-            Amendments amendments,
+            ExaminationRecords examinations,
             Results results,
             Conclusions conclusions,
             People people,
@@ -41,8 +52,6 @@ public class Signing {
             ApplicationEventPublisher events,
             Clock clock) {
         this.examinations = examinations;
-        this.signatures = signatures;
-        this.amendments = amendments;
         this.results = results;
         this.conclusions = conclusions;
         this.people = people;
@@ -64,7 +73,7 @@ public class Signing {
      */
     @Transactional
     public SigningJson sign(UUID id, long knows, Instant at) {
-        ExaminationService.Recorded seen = examinations.examination(id);
+        Recorded seen = examinations.examination(id);
         requireOpen(seen, knows);
         List<SigningBlocker> hindrances = conclusions.hindrances(seen);
         if (!hindrances.isEmpty()) {
@@ -76,17 +85,17 @@ public class Signing {
                 seen, people.by(notBefore(seen, at)), people.names(seen.findingsBy()), examinations.revisions(seen));
         Snapshot snapshot = results.compute(seen, signature(row, seen.versions()), results.templates());
         requireOpen(examinations.held(id), knows); // computing takes its time, and holds up nobody's entries
-        signatures.saveAndFlush(row);
+        examinations.add(row);
         results.keep(row, snapshot);
         moved(seen, ExaminationMoved.What.SIGNED, row.at());
         return SigningJson.of(examinations.examination(id).versions());
     }
 
-    private static void requireOpen(ExaminationService.Recorded recorded, long knows) {
+    private static void requireOpen(Recorded recorded, long knows) {
         if (recorded.versions().closed()) {
             SignatureRow last = recorded.versions().last().orElseThrow();
-            throw new Conflict("Signed already by " + last.signedAs() + " on " + NoteWriter.DAY.format(last.at())
-                    + ", version " + last.version() + ". Look at it; amend it, with a reason, to change it.");
+            throw new Conflict("Signed already by " + last.signedAs() + " on " + Words.day(last.at()) + ", version "
+                    + last.version() + ". Look at it; amend it, with a reason, to change it.");
         }
         long more = recorded.lastNumber() - knows;
         if (more != 0) {
@@ -101,15 +110,15 @@ public class Signing {
     /** Opens a signed examination again, or {@link Conflict} where it is open. */
     @Transactional
     public SigningJson amend(UUID id, String reason, Instant at) {
-        ExaminationService.Recorded held = examinations.held(id);
+        Recorded held = examinations.held(id);
         Versions versions = held.versions();
         if (!versions.closed()) {
             throw new Conflict(versions.opening(versions.next())
                     .map(row -> "Opened already by " + row.signedAs() + ": " + row.reason())
                     .orElse("It is not signed yet, so it can be changed as it is."));
         }
-        AmendmentRow row = amendments.saveAndFlush(
-                new AmendmentRow(id, versions.next(), people.by(notBefore(held, at)), Typed.oneLine(reason)));
+        AmendmentRow row = new AmendmentRow(id, versions.next(), people.by(notBefore(held, at)), Typed.oneLine(reason));
+        examinations.add(row);
         moved(held, ExaminationMoved.What.AMENDED, row.at());
         return SigningJson.of(examinations.examination(id).versions());
     }
@@ -123,23 +132,23 @@ public class Signing {
     /** What computing a signed version anew, from the record as it was then and by today's content, gives. */
     @Transactional(readOnly = true)
     SigningJson.RecomputedJson recompute(UUID id, int version) {
-        ExaminationService.Recorded recorded = examinations.examination(id);
+        Recorded recorded = examinations.examination(id);
         SignatureRow row = Results.row(recorded, version);
         Snapshot signed = results.snapshot(row);
-        ExaminationService.Recorded then = recorded.asSigned(row);
+        Recorded then = recorded.asSigned(row);
         Snapshot now = results.compute(
                 then, signature(row, recorded.versions()), signed.inputs().templates());
         return Recomputation.of(row, examinations.revisions(then), signed, now);
     }
 
-    private void moved(ExaminationService.Recorded recorded, ExaminationMoved.What what, Instant at) {
+    private void moved(Recorded recorded, ExaminationMoved.What what, Instant at) {
         ExaminationRow row = recorded.row();
         cases.changed(row.caseFile().id(), row.getId(), at);
         events.publishEvent(new ExaminationMoved(row.getId(), row.caseFile().id(), recorded.lastNumber(), what));
     }
 
     /** The latest of a time and everything that is on record before it. */
-    private static Instant notBefore(ExaminationService.Recorded recorded, Instant at) {
+    private static Instant notBefore(Recorded recorded, Instant at) {
         Stream<Instant> earlier = Stream.of(
                         Stream.of(recorded.row().startedAt()),
                         recorded.commands().stream().map(CommandRow::receivedAt),

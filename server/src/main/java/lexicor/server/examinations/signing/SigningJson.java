@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.signing;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.Min;
@@ -7,6 +7,10 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
+import lexicor.server.examinations.record.AmendmentRow;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.SignatureRow;
+import lexicor.server.examinations.record.Versions;
 
 /**
  * Whether an examination is signed.
@@ -20,7 +24,7 @@ public record SigningJson(
         List<VersionJson> versions,
         @Schema(nullable = true) AmendingJson amending) {
 
-    static SigningJson of(Versions versions) {
+    public static SigningJson of(Versions versions) {
         return new SigningJson(
                 versions.closed(),
                 versions.signed().stream()
@@ -50,7 +54,7 @@ public record SigningJson(
             List<String> enteredBy,
             boolean countersigned,
             @Schema(nullable = true) AmendingJson amended) {
-        static VersionJson of(SignatureRow row, Versions versions) {
+        public static VersionJson of(SignatureRow row, Versions versions) {
             ExaminationRow.Revisions revisions = row.revisions();
             return new VersionJson(
                     row.version(),
@@ -69,7 +73,7 @@ public record SigningJson(
 
     /** Who opened a signed examination again, when and why. */
     public record AmendingJson(String author, Instant at, String reason) {
-        static AmendingJson of(AmendmentRow row) {
+        public static AmendingJson of(AmendmentRow row) {
             return new AmendingJson(row.signedAs(), row.at(), row.reason());
         }
     }

@@ -1,14 +1,22 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.signing;
 
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.examination.Side;
+import lexicor.server.examinations.assessment.IntakeJson;
+import lexicor.server.examinations.record.CommandJson;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.weighing.AgainJson;
+import lexicor.server.examinations.weighing.ConclusionJson;
+import lexicor.server.examinations.weighing.InsightJson;
+import lexicor.server.examinations.weighing.WeighingJson;
 import lexicor.server.report.ReportJson;
 
 /** Everything that went into a signed version, and everything that came out of it. Kept as JSON. */
-record Snapshot(Inputs inputs, Outputs outputs) {
+public record Snapshot(Inputs inputs, Outputs outputs) {
 
     /**
      * What went in.
@@ -32,8 +40,7 @@ record Snapshot(Inputs inputs, Outputs outputs) {
             Map<String, String> templates,
             List<CommandJson> commands) {
 
-        static Inputs of(
-                ExaminationService.Recorded recorded, Map<String, String> settings, Map<String, String> templates) {
+        static Inputs of(Recorded recorded, Map<String, String> settings, Map<String, String> templates) {
             ExaminationRow row = recorded.row();
             return new Inputs(
                     row.caseFile().code(),

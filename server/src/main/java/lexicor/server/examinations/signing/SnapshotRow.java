@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.signing;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.signing;
 
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import static lexicor.server.json.OrNull.orNull;
 

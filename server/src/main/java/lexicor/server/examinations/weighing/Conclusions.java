@@ -1,9 +1,8 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -24,11 +23,16 @@ import lexicor.core.intake.IntakeState;
 import lexicor.core.posttest.Percent;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
+import lexicor.server.examinations.assessment.Assessment;
+import lexicor.server.examinations.assessment.Assessments;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.words.Typed;
+import lexicor.server.words.Words;
 import org.springframework.stereotype.Component;
 
 /** Puts beside the therapist's conclusion what helps to make it, and writes it down. */
 @Component
-class Conclusions {
+public class Conclusions {
 
     /** Conditions of the ranking whose settling step is offered before anything is concluded. */
     private static final int LEADING = 3;
@@ -41,7 +45,7 @@ class Conclusions {
         this.assessments = assessments;
     }
 
-    ConclusionJson of(ExaminationService.Recorded recorded) {
+    public ConclusionJson of(Recorded recorded) {
         Assessment here = assessments.of(recorded);
         IntakeState told = here.told();
         Ranking ranking = here.ranking();
@@ -70,7 +74,7 @@ class Conclusions {
     }
 
     /** What the note says of the conclusion; nothing where nothing was concluded. */
-    List<String> lines(ExaminationService.Recorded recorded, Ranking ranking, Thresholds thresholds) {
+    public List<String> lines(Recorded recorded, Ranking ranking, Thresholds thresholds) {
         Conclusion conclusion = concluded(recorded);
         if (!conclusion.begun()) {
             return List.of();
@@ -106,15 +110,12 @@ class Conclusions {
         }
         if (!conclusion.markers().isEmpty() || conclusion.again().isPresent()) {
             lines.add("- Test again"
-                    + conclusion
-                            .again()
-                            .map(day -> " on " + NoteWriter.DAY.format(day))
-                            .orElse("")
+                    + conclusion.again().map(day -> " on " + Words.day(day)).orElse("")
                     + (conclusion.markers().isEmpty()
                             ? ""
                             : ": "
                                     + conclusion.markers().stream()
-                                            .map(test -> name(test).toLowerCase(Locale.UK))
+                                            .map(test -> Words.inSentence(name(test)))
                                             .collect(Collectors.joining(", "))));
         }
         return lines;
@@ -129,11 +130,11 @@ class Conclusions {
     }
 
     /** What stands in the way of signing; empty where nothing does. */
-    List<SigningBlocker> hindrances(ExaminationService.Recorded recorded) {
+    public List<SigningBlocker> hindrances(Recorded recorded) {
         return SigningBlocker.of(assessments.of(recorded).told(), recorded.history(), concluded(recorded), catalogue);
     }
 
-    private static Conclusion concluded(ExaminationService.Recorded recorded) {
+    private static Conclusion concluded(Recorded recorded) {
         return Conclusion.of(IntakeAnswers.of(recorded.history().heard()));
     }
 

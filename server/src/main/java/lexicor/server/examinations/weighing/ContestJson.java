@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import java.util.List;
 import lexicor.core.catalogue.Catalogue;

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import java.util.Comparator;
 import java.util.List;
@@ -22,11 +22,20 @@ import lexicor.core.weighing.LeadingPair;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Weighing;
 import lexicor.server.cases.VisitState;
+import lexicor.server.examinations.assessment.AheadJson;
+import lexicor.server.examinations.assessment.Assessment;
+import lexicor.server.examinations.assessment.Assessments;
+import lexicor.server.examinations.assessment.OpenTests;
+import lexicor.server.examinations.assessment.SafetyJson;
+import lexicor.server.examinations.assessment.StandingJson;
+import lexicor.server.examinations.planning.PlanService;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.Recorded;
 import org.springframework.stereotype.Component;
 
 /** Asks the core where an examination stands. */
 @Component
-class ExaminationAssessment {
+public class ExaminationAssessment {
 
     /** Tests beyond the order that are worth showing beside it. */
     private static final int BEYOND_SHOWN = 8;
@@ -57,9 +66,9 @@ class ExaminationAssessment {
     }
 
     /** How far an examination has got: tests read or left out, of those in the routine. */
-    record Stage(VisitState state, int done, int total) {}
+    public record Stage(VisitState state, int done, int total) {}
 
-    Stage stage(ExaminationService.Recorded recorded) {
+    public Stage stage(Recorded recorded) {
         Assessment here = assessments.of(recorded);
         OpenTests open = here.open();
         Set<TestId> planned = PlanService.planned(recorded);
@@ -85,7 +94,7 @@ class ExaminationAssessment {
     }
 
     /** The whole of it for the page. */
-    WeighingJson weigh(ExaminationService.Recorded recorded) {
+    public WeighingJson weigh(Recorded recorded) {
         ExaminationRow row = recorded.row();
         Assessment here = assessments.of(recorded);
         Ranking ranking = here.ranking();
@@ -121,8 +130,7 @@ class ExaminationAssessment {
     }
 
     /** Open tests that may be done now, the best for its time first; what is likely to hurt or frighten comes last. */
-    private List<TestValue> ahead(
-            ExaminationService.Recorded recorded, Set<TestId> doable, Visit visit, List<TestReading> readings) {
+    private List<TestValue> ahead(Recorded recorded, Set<TestId> doable, Visit visit, List<TestReading> readings) {
         Optional<String> position =
                 recorded.history().standsAt().map(test -> catalogue.test(test).position());
         return ExpectedInformation.of(weighing, visit, readings).values(doable, position).stream()
@@ -135,7 +143,7 @@ class ExaminationAssessment {
      * The tests of the order and those done, then those beyond that are closed, wait for another, or are done in a
      * school's way.
      */
-    private List<WeighingJson.TestState> states(ExaminationService.Recorded recorded, Assessment here) {
+    private List<WeighingJson.TestState> states(Recorded recorded, Assessment here) {
         Set<TestId> known = here.readings().stream().map(TestReading::test).collect(Collectors.toSet());
         Stream<WeighingJson.TestState> beyond = catalogue.tests().keySet().stream()
                 .filter(test -> !known.contains(test))
@@ -160,7 +168,7 @@ class ExaminationAssessment {
     }
 
     /** The informed condition that stands highest; empty before any finding is weighed. */
-    Optional<Weighing.Leader> leader(ExaminationService.Recorded recorded) {
+    public Optional<Weighing.Leader> leader(Recorded recorded) {
         Assessment here = assessments.of(recorded);
         return weighing.leader(here.visit(), here.readings());
     }

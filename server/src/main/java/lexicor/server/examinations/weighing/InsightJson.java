@@ -1,10 +1,12 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import lexicor.core.dependence.Correlation;
 import lexicor.core.dependence.CorrelationFit;
 import lexicor.core.nexttest.DecisiveFinding;
+import lexicor.server.examinations.assessment.AheadJson;
+import lexicor.server.examinations.assessment.StandingJson;
 
 /**
  * One condition looked at closely, under correlations that may be set by hand for the look.

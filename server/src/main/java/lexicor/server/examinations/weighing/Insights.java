@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -24,13 +24,18 @@ import lexicor.core.weighing.LeadingPair;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
 import lexicor.core.weighing.Weighing;
+import lexicor.server.examinations.assessment.AheadJson;
+import lexicor.server.examinations.assessment.Assessment;
+import lexicor.server.examinations.assessment.Assessments;
+import lexicor.server.examinations.assessment.StandingJson;
+import lexicor.server.examinations.record.Recorded;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.NotFound;
 import org.springframework.stereotype.Component;
 
 /** Looks closely at one condition: what it hangs on, what is assumed, what it could be mistaken for. */
 @Component
-class Insights {
+public class Insights {
 
     private static final double STRONG = 0.8;
     private static final int MOST_RIVALS = 4;
@@ -67,7 +72,7 @@ class Insights {
     }
 
     /** @param chosen correlations set by hand for this look, by dependency group */
-    InsightJson of(ExaminationService.Recorded recorded, String conditionId, Map<String, Double> chosen) {
+    public InsightJson of(Recorded recorded, String conditionId, Map<String, Double> chosen) {
         Look look = look(recorded, chosen);
         return look.visit().starts().keySet().stream()
                 .filter(each -> each.value().equals(conditionId))
@@ -77,7 +82,7 @@ class Insights {
     }
 
     /** Every condition that something has informed, by its id, in the order of the ranking. */
-    Map<String, InsightJson> informed(ExaminationService.Recorded recorded) {
+    public Map<String, InsightJson> informed(Recorded recorded) {
         Look look = look(recorded, Map.of());
         Map<String, InsightJson> informed = new LinkedHashMap<>();
         look.ranking().standings().stream()
@@ -87,7 +92,7 @@ class Insights {
         return informed;
     }
 
-    private Look look(ExaminationService.Recorded recorded, Map<String, Double> chosen) {
+    private Look look(Recorded recorded, Map<String, Double> chosen) {
         Assessment here = assessments.of(recorded);
         Visit visit = here.visit().with(assumptions(here.visit().assumptions(), chosen));
         List<TestReading> readings = here.readings();
@@ -112,7 +117,7 @@ class Insights {
                         .toList());
     }
 
-    private InsightJson of(Look look, Condition condition, ExaminationService.Recorded recorded) {
+    private InsightJson of(Look look, Condition condition, Recorded recorded) {
         Standing standing = look.ranking().of(condition.id());
         return new InsightJson(
                 StandingJson.of(standing, standing.now(), look.here(), catalogue),
@@ -228,7 +233,7 @@ class Insights {
                 inBoth);
     }
 
-    private List<AheadJson> ahead(Condition condition, List<TestValue> values, ExaminationService.Recorded recorded) {
+    private List<AheadJson> ahead(Condition condition, List<TestValue> values, Recorded recorded) {
         Set<TestId> order =
                 Set.copyOf(catalogue.routine(recorded.row().region()).order());
         return values.stream()

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import java.util.HashMap;
 import java.util.List;
@@ -17,11 +17,14 @@ import lexicor.core.pathway.Pathways;
 import lexicor.core.pathway.Step;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Standing;
+import lexicor.server.examinations.assessment.OpenTests;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.words.Words;
 import org.springframework.stereotype.Component;
 
 /** Says how far a patient has come on each pathway, and what the weighing makes of it. */
 @Component
-class PathwayGuide {
+public class PathwayGuide {
 
     private final Pathways pathways;
     private final Catalogue catalogue;
@@ -32,7 +35,7 @@ class PathwayGuide {
     }
 
     List<PathwayStateJson> states(
-            ExaminationService.Recorded recorded,
+            Recorded recorded,
             IntakeState asked,
             OpenTests open,
             List<TestReading> readings,
@@ -62,7 +65,7 @@ class PathwayGuide {
     }
 
     /** What the note says of pathways on which a question was answered: the way gone and where it stands. */
-    List<String> lines(ExaminationService.Recorded recorded, OpenTests open, List<TestReading> readings) {
+    public List<String> lines(Recorded recorded, OpenTests open, List<TestReading> readings) {
         IntakeAnswers told = IntakeAnswers.of(recorded.history().heard());
         return pathways.of(recorded.row().region()).stream()
                 .filter(pathway -> !answers(pathway, told).isEmpty())
@@ -71,7 +74,7 @@ class PathwayGuide {
                     String gone = walk.passed().stream().map(this::gone).collect(Collectors.joining("; "));
                     return "- " + pathway.name() + ": " + gone
                             + (walk.here() instanceof Step.End end
-                                    ? "; ends: " + FindingsNote.inSentence(end.says())
+                                    ? "; ends: " + Words.inSentence(end.says())
                                     : "; not gone to its end");
                 })
                 .toList();
@@ -84,10 +87,10 @@ class PathwayGuide {
 
     private String gone(PathwayWalk.Passed passed) {
         String name = passed.step() instanceof Step.Examine examine
-                ? FindingsNote.inSentence(catalogue.test(examine.test()).shortName())
+                ? Words.inSentence(catalogue.test(examine.test()).shortName())
                 : "";
         return switch (passed.outcome()) {
-            case ANSWERED -> FindingsNote.inSentence(passed.answer());
+            case ANSWERED -> Words.inSentence(passed.answer());
             case POSITIVE -> name + " positive";
             case NEGATIVE -> name + " negative";
             case UNCLEAR -> name + " not readable";
@@ -112,13 +115,13 @@ class PathwayGuide {
             case NO_FIGURES -> "Nobody has measured this test, so the weighing cannot rank it";
             case ANOTHER_TEST ->
                 "The weighing would do "
-                        + FindingsNote.inSentence(
+                        + Words.inSentence(
                                 catalogue.test(opinion.test().orElseThrow()).shortName()) + " next";
             case LITTLE_EXPECTED -> "The weighing expects next to nothing of it, nor of any other test";
             case ANOTHER_CONDITION -> {
                 Standing standing = opinion.condition().orElseThrow();
                 yield "The weighing puts "
-                        + FindingsNote.inSentence(standing.condition().shortName()) + " first, "
+                        + Words.inSentence(standing.condition().shortName()) + " first, "
                         + Math.round(100 * standing.now()) + " in 100";
             }
             case END_NOT_MEASURED -> "Nobody has measured it: only the pattern speaks for it";

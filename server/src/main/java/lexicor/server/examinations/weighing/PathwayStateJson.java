@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;

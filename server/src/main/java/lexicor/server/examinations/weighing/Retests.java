@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -16,14 +16,18 @@ import lexicor.core.intake.IntakeForm;
 import lexicor.core.tracking.Change;
 import lexicor.core.tracking.NoiseTable;
 import lexicor.core.tracking.Retest;
+import lexicor.server.examinations.assessment.VisitIntake;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.Recorded;
 import lexicor.server.settings.ClinicSettings;
+import lexicor.server.words.Words;
 import org.springframework.stereotype.Component;
 
 /** Sets the measures of a visit beside those of the visit that it follows. */
 @Component
-class Retests {
+public class Retests {
 
-    private final ExaminationService examinations;
+    private final ExaminationRecords examinations;
     private final VisitIntake intake;
     private final Catalogue catalogue;
     private final IntakeForm form;
@@ -31,7 +35,7 @@ class Retests {
     private final ClinicSettings settings;
 
     Retests(
-            ExaminationService examinations,
+            ExaminationRecords examinations,
             VisitIntake intake,
             Catalogue catalogue,
             IntakeForm form,
@@ -46,11 +50,11 @@ class Retests {
     }
 
     /** Empty where the examination follows no other. */
-    Optional<AgainJson> of(ExaminationService.Recorded now) {
+    public Optional<AgainJson> of(Recorded now) {
         return now.row().follows().map(examinations::examination).map(before -> between(before, now));
     }
 
-    private AgainJson between(ExaminationService.Recorded before, ExaminationService.Recorded now) {
+    private AgainJson between(Recorded before, Recorded now) {
         NoiseTable table = settings.at(now.row().settingsRevision()).noise(noise);
         List<TestId> chosen = Conclusion.of(told(before)).markers();
         List<TestId> measured = Markers.suggested(before.history(), now.row().side()).stream()
@@ -95,29 +99,29 @@ class Retests {
     }
 
     /** What the other visit has of a test, on the side that is in question now. */
-    private Retest.Visit visit(ExaminationService.Recorded recorded, TestId test, ExaminationService.Recorded now) {
+    private Retest.Visit visit(Recorded recorded, TestId test, Recorded now) {
         Schools schools = intake.schools(recorded.row(), intake.of(recorded));
         return new Retest.Visit(
                 recorded.history().attempts(test, now.row().side()).stream().reduce((first, last) -> last),
                 TestStates.counts(schools));
     }
 
-    private static Optional<Attempt> last(ExaminationService.Recorded recorded, TestId test) {
+    private static Optional<Attempt> last(Recorded recorded, TestId test) {
         return recorded.history().attempts(test, recorded.row().side()).stream().reduce((first, last) -> last);
     }
 
-    private static IntakeAnswers told(ExaminationService.Recorded recorded) {
+    private static IntakeAnswers told(Recorded recorded) {
         return IntakeAnswers.of(recorded.history().heard());
     }
 
     /** The same in words, for a note; none where nothing was measured again. */
-    static List<String> lines(AgainJson again) {
+    public static List<String> lines(AgainJson again) {
         List<String> lines = new ArrayList<>();
         again.scales().forEach(change -> lines.add("- " + change.label() + ": " + words(change)));
         for (AgainJson.RetestJson test : again.tests()) {
             test.changes()
-                    .forEach(change -> lines.add("- " + test.name() + ", " + FindingsNote.inSentence(change.label())
-                            + ": " + words(change)));
+                    .forEach(change -> lines.add(
+                            "- " + test.name() + ", " + Words.inSentence(change.label()) + ": " + words(change)));
             if (test.changes().isEmpty()) {
                 lines.add("- " + test.name() + (test.done() ? ": nothing measured" : ": not done yet"));
             }

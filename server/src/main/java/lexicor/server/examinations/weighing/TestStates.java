@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import java.util.List;
 import java.util.Optional;
@@ -15,11 +15,16 @@ import lexicor.core.examination.Reading;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
 import lexicor.core.weighing.Interpreter;
+import lexicor.server.examinations.assessment.Assessment;
+import lexicor.server.examinations.assessment.LockJson;
+import lexicor.server.examinations.assessment.OpenTests;
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.Recorded;
 import org.springframework.stereotype.Component;
 
 /** Says of each test how far it has got and what it means. */
 @Component
-class TestStates {
+public class TestStates {
 
     private static final String FORCE = "force";
     private static final String FORCE_SCHOOL = "force-of-three";
@@ -32,7 +37,7 @@ class TestStates {
         this.interpreter = interpreter;
     }
 
-    WeighingJson.TestState of(TestReading reading, ExaminationService.Recorded recorded, Assessment here) {
+    public WeighingJson.TestState of(TestReading reading, Recorded recorded, Assessment here) {
         OpenTests open = here.open();
         Schools schools = here.schools();
         ExaminationRow row = recorded.row();
@@ -84,7 +89,7 @@ class TestStates {
     }
 
     /** What the tries of a gauge come to; null where there are none. */
-    static WeighingJson.ForceJson force(ExaminationTest test, History history, Side side, Schools schools) {
+    public static WeighingJson.ForceJson force(ExaminationTest test, History history, Side side, Schools schools) {
         Optional<ForceTries> involved = tries(history, test.id(), side);
         Optional<ForceTries> well = tries(history, test.id(), side.other());
         if (involved.isEmpty() && well.isEmpty()) {

@@ -1,4 +1,4 @@
-package lexicor.server.examinations;
+package lexicor.server.examinations.weighing;
 
 import static lexicor.server.json.OrNull.orNull;
 
@@ -12,6 +12,11 @@ import lexicor.core.examination.History;
 import lexicor.core.findings.ClusterCount;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Statement;
+import lexicor.server.examinations.assessment.AheadJson;
+import lexicor.server.examinations.assessment.LockJson;
+import lexicor.server.examinations.assessment.SafetyJson;
+import lexicor.server.examinations.assessment.StandingJson;
+import lexicor.server.examinations.record.AttemptJson;
 
 /**
  * Where an examination stands. Chances are 0..1.

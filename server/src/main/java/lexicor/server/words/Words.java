@@ -1,0 +1,27 @@
+package lexicor.server.words;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.TemporalAccessor;
+import java.util.Locale;
+
+/** How days and phrases stand in a sentence. */
+public final class Words {
+
+    private static final DateTimeFormatter DAY =
+            DateTimeFormatter.ofPattern("d MMMM uuuu", Locale.UK).withZone(ZoneId.systemDefault());
+
+    private Words() {}
+
+    /** Such as 3 May 2026, of an instant by the server's zone, or of a date. */
+    public static String day(TemporalAccessor day) {
+        return DAY.format(day);
+    }
+
+    /** A phrase as it stands within a sentence. */
+    public static String inSentence(String says) {
+        return says.length() > 1 && Character.isUpperCase(says.charAt(1))
+                ? says
+                : says.substring(0, 1).toLowerCase(Locale.UK) + says.substring(1);
+    }
+}
