@@ -11,7 +11,7 @@ import java.util.OptionalInt;
  * @param before at the earlier visit; empty where it was not measured
  * @param now at the later visit; empty where it was not measured
  * @param least the least difference that counts, in {@code unit}; empty where no noise is known
- * @param because why both cannot be compared; empty where they can
+ * @param because why both cannot be compared, or what a missing number says; empty where both numbers say all
  */
 public record Change(
         String label,
@@ -44,6 +44,22 @@ public record Change(
                 least,
                 verdict(now - before, least, better),
                 "");
+    }
+
+    /**
+     * What lies between two measures, either of which may be known only to be no less. A difference of exactly the
+     * noise is within it.
+     */
+    static Verdict between(MeasuredValue before, MeasuredValue now, Optional<Noise> noise, String unit) {
+        OptionalDouble difference = before.differenceTo(now);
+        if (difference.isEmpty()) {
+            return Verdict.NOT_COMPARABLE;
+        }
+        return noise.map(known -> verdict(
+                        difference.getAsDouble(),
+                        OptionalDouble.of(known.least(before.value(), now.value(), unit)),
+                        known.better()))
+                .orElse(Verdict.NO_NOISE_KNOWN);
     }
 
     /** A scale that was told at the earlier visit, and perhaps now. */

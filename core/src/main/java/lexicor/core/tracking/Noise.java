@@ -1,6 +1,7 @@
 package lexicor.core.tracking;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Set;
 import lexicor.core.catalogue.TestId;
 
@@ -11,10 +12,18 @@ import lexicor.core.catalogue.TestId;
  * @param share least difference that counts, in percent of the larger of both measures; 0 where only an amount is
  *     known. Where both are known the larger counts, so that nothing is called a change too soon.
  * @param better which way is better
+ * @param usualADay how far it usually moves the better way in a day, in {@code unit}; empty where no pace is hoped for
  * @param taken where it is measured
  */
 public record Noise(
-        String id, String label, double amount, String unit, double share, Better better, List<Taken> taken) {
+        String id,
+        String label,
+        double amount,
+        String unit,
+        double share,
+        Better better,
+        OptionalDouble usualADay,
+        List<Taken> taken) {
 
     private static final double NEWTONS_PER_KILOGRAM = 9.80665;
 
@@ -62,6 +71,6 @@ public record Noise(
 
     /** The same with the clinic's own figures. */
     public Noise with(double ownAmount, double ownShare) {
-        return new Noise(id, label, ownAmount, unit, ownShare, better, taken);
+        return new Noise(id, label, ownAmount, unit, ownShare, better, usualADay, taken);
     }
 }

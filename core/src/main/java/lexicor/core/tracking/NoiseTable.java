@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import lexicor.core.catalogue.Catalogue;
@@ -19,6 +20,7 @@ public final class NoiseTable {
 
     static final String FILE = "noise.yaml";
     private static final double MOST_AMOUNT = 1000;
+    private static final double LEAST_A_DAY = 0.01;
 
     private final List<Noise> entries;
 
@@ -45,7 +47,7 @@ public final class NoiseTable {
     }
 
     private static Noise noise(SourceNode node, Catalogue catalogue, IntakeForm form) {
-        node.allowing("noise", "label", "amount", "unit", "share", "better", "of");
+        node.allowing("noise", "label", "amount", "unit", "share", "better", "usual-a-day", "of");
         double amount = node.has("amount") ? node.number("amount", 0, MOST_AMOUNT) : 0;
         double share = node.has("share") ? node.number("share", 0, 100) : 0;
         if (amount == 0 && share == 0) {
@@ -76,6 +78,9 @@ public final class NoiseTable {
                 node.text("unit", ""),
                 share,
                 node.oneOf("better", Noise.Better.class),
+                node.has("usual-a-day")
+                        ? OptionalDouble.of(node.number("usual-a-day", LEAST_A_DAY, MOST_AMOUNT))
+                        : OptionalDouble.empty(),
                 taken);
     }
 

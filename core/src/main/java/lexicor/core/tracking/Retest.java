@@ -23,7 +23,10 @@ import lexicor.core.examination.Part;
 public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
 
     /** A hold's own clock and the angle at which a test is done are no findings. */
-    private static final Set<String> NOT_FOUND = Set.of("held-for", "tested-at");
+    static final Set<String> NOT_FOUND = Set.of("held-for", "tested-at");
+
+    private static final String ONSET = "onset";
+    private static final String HELD_FOR = "held-for";
 
     public Retest {
         changes = List.copyOf(changes);
@@ -32,7 +35,7 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
     /** What one visit has of the test. */
     public record Visit(Optional<Attempt> attempt, ForceTries.Counts counts) {
 
-        private OptionalDouble value(String part, Part.Context at) {
+        OptionalDouble value(String part, Part.Context at) {
             List<Part.Measured> tries = attempt.stream()
                     .flatMap(each -> each.parts().stream())
                     .filter(Part.Measured.class::isInstance)
@@ -49,15 +52,39 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
                             .counted(counts));
         }
 
-        private Set<String> quality() {
+        /** The value; or, where nothing came on, how long it was held. */
+        Optional<MeasuredValue> measured(PartDefinition.Measure measure, Part.Context at) {
+            OptionalDouble value = value(measure.key(), at);
+            if (value.isPresent()) {
+                return Optional.of(MeasuredValue.exactly(value.getAsDouble()));
+            }
+            OptionalDouble held = measure.key().equals(ONSET) ? value(HELD_FOR, Part.Context.PLAIN) : value;
+            return held.isPresent() ? Optional.of(MeasuredValue.atLeast(held.getAsDouble())) : Optional.empty();
+        }
+
+        /** Positions and directions in which it has the measure, or what stands for it, each once. */
+        Set<Part.Context> contexts(PartDefinition.Measure measure) {
+            Set<Part.Context> contexts = new LinkedHashSet<>();
+            attempt.stream()
+                    .flatMap(each -> each.parts().stream())
+                    .filter(each -> each instanceof Part.Measured && each.key().equals(measure.key()))
+                    .forEach(each -> contexts.add(new Part.Context(
+                            each.context().position(), 1, each.context().direction())));
+            if (contexts.isEmpty() && measured(measure, Part.Context.PLAIN).isPresent()) {
+                contexts.add(Part.Context.PLAIN);
+            }
+            return contexts;
+        }
+
+        Set<String> quality() {
             return chosen("quality");
         }
 
-        private Set<String> chosen(PartDefinition part) {
+        Set<String> chosen(PartDefinition part) {
             return chosen(part.key());
         }
 
-        private Set<String> chosen(String part) {
+        Set<String> chosen(String part) {
             return attempt.map(each -> each.choices(part)).orElse(Set.of());
         }
     }
@@ -67,7 +94,7 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
         List<Change> changes = new ArrayList<>();
         for (PartDefinition part : test.parts()) {
             if (part instanceof PartDefinition.Measure measure && !NOT_FOUND.contains(part.key())) {
-                for (Part.Context at : contexts(part, before, now)) {
+                for (Part.Context at : contexts(measure, before, now)) {
                     change(test, measure, at, before, now, noise).ifPresent(changes::add);
                 }
             }
@@ -76,16 +103,16 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
     }
 
     /** Positions and directions in which either visit has the part, each once. */
-    private static Set<Part.Context> contexts(PartDefinition part, Visit before, Visit now) {
-        Set<Part.Context> contexts = new LinkedHashSet<>();
-        for (Visit visit : List.of(before, now)) {
-            visit.attempt().stream()
-                    .flatMap(each -> each.parts().stream())
-                    .filter(each -> each instanceof Part.Measured && each.key().equals(part.key()))
-                    .forEach(each -> contexts.add(new Part.Context(
-                            each.context().position(), 1, each.context().direction())));
-        }
+    private static Set<Part.Context> contexts(PartDefinition.Measure part, Visit before, Visit now) {
+        Set<Part.Context> contexts = new LinkedHashSet<>(before.contexts(part));
+        contexts.addAll(now.contexts(part));
         return contexts;
+    }
+
+    static String label(PartDefinition.Measure measure, Part.Context at) {
+        return measure.label()
+                + (at.position().isEmpty() ? "" : ", " + at.position().replace('-', ' '))
+                + (at.direction().isEmpty() ? "" : ", on the way back");
     }
 
     private static Optional<Change> change(
@@ -95,15 +122,29 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
             Visit before,
             Visit now,
             NoiseTable noise) {
-        String label = measure.label()
-                + (at.position().isEmpty() ? "" : ", " + at.position().replace('-', ' '))
-                + (at.direction().isEmpty() ? "" : ", on the way back");
+        String label = label(measure, at);
         OptionalDouble then = before.value(measure.key(), at);
         OptionalDouble today = now.value(measure.key(), at);
         Optional<Noise> known = noise.of(test.id(), measure.key());
         OptionalDouble least = known.isEmpty() || then.isEmpty() || today.isEmpty()
                 ? OptionalDouble.empty()
                 : OptionalDouble.of(known.get().least(then.getAsDouble(), today.getAsDouble(), measure.unit()));
+        Optional<MeasuredValue> one = before.measured(measure, at);
+        Optional<MeasuredValue> other = now.measured(measure, at);
+        if (one.isPresent()
+                && other.isPresent()
+                && (one.get().atLeast() || other.get().atLeast())
+                && before.quality().isEmpty()
+                && now.quality().isEmpty()) {
+            return Optional.of(new Change(
+                    label,
+                    measure.unit(),
+                    then,
+                    today,
+                    OptionalDouble.empty(),
+                    Change.between(one.get(), other.get(), known, measure.unit()),
+                    nothingCameOn(one.get(), other.get())));
+        }
         Optional<String> because = notComparable(test, measure, then, today, before, now);
         if (because.isPresent()) {
             return Optional.of(new Change(
@@ -145,21 +186,29 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
                         + words(part, before.chosen(part)));
     }
 
+    private static String nothingCameOn(MeasuredValue before, MeasuredValue now) {
+        String then = "nothing came on within " + Math.round(before.value()) + " s last time";
+        String today = "nothing came on within " + Math.round(now.value()) + " s this time";
+        return before.atLeast() && now.atLeast()
+                ? then + ", nor within " + Math.round(now.value()) + " s this time"
+                : before.atLeast() ? then : today;
+    }
+
     /** A hold that ended without an onset says more than that nothing was measured. */
     private static String missing(PartDefinition.Measure measure, Visit visit) {
         OptionalDouble held =
-                measure.key().equals("onset") ? visit.value("held-for", Part.Context.PLAIN) : OptionalDouble.empty();
+                measure.key().equals(ONSET) ? visit.value(HELD_FOR, Part.Context.PLAIN) : OptionalDouble.empty();
         return held.isEmpty() ? "not measured" : "nothing came on within " + Math.round(held.getAsDouble()) + " s";
     }
 
-    private static String quality(ExaminationTest test, Set<String> quality) {
+    static String quality(ExaminationTest test, Set<String> quality) {
         return test.parts().stream()
                 .filter(part -> part.key().equals("quality"))
                 .map(part -> words((PartDefinition.Choice) part, quality))
                 .collect(Collectors.joining());
     }
 
-    private static String words(PartDefinition.Choice part, Set<String> chosen) {
+    static String words(PartDefinition.Choice part, Set<String> chosen) {
         String words = part.options().stream()
                 .filter(option -> chosen.contains(option.value()))
                 .map(option -> option.label().toLowerCase(Locale.UK))
