@@ -137,8 +137,9 @@ public final class Visit {
         String key = words[0].replaceAll("[@#].*", "");
         String position = words[0].contains("@") ? words[0].substring(words[0].indexOf('@') + 1) : null;
         Integer repeat = words[0].contains("#") ? Integer.valueOf(words[0].substring(words[0].indexOf('#') + 1)) : null;
-        if (key.startsWith("angle-")) {
-            return new PartJson(key, null, Double.valueOf(words[1]), "°", null, position, repeat, null);
+        if (key.startsWith("angle-") || words[1].endsWith("°")) {
+            return new PartJson(
+                    key, null, Double.valueOf(words[1].replace("°", "")), "°", null, position, repeat, null);
         }
         return key.equals("force")
                 ? new PartJson(key, null, Double.valueOf(words[1]), "N", null, position, repeat, null)

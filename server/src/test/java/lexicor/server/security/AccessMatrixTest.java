@@ -81,6 +81,8 @@ class AccessMatrixTest {
                 "GET /api/cases/{id}",
                 "PUT /api/cases/{id}",
                 "POST /api/cases/{id}/examinations",
+                "GET /api/cases/{id}/complaints/{complaint}/course",
+                "GET /api/cases/{id}/complaints/{complaint}/course.csv",
                 "GET /api/examinations/{id}",
                 "POST /api/examinations/{id}/commands",
                 "GET /api/examinations/{id}/intake",
@@ -177,6 +179,7 @@ class AccessMatrixTest {
                 .replace("{name}", "force-unit")
                 .replace("{id}", UUID.randomUUID().toString())
                 .replace("{conditionId}", "acj")
+                .replace("{complaint}", UUID.randomUUID().toString())
                 .replace("{version}", "1");
         RequestPostProcessor person = who.equals("nobody")
                 ? anonymous()

@@ -107,7 +107,7 @@ public final class Assessment {
     }
 
     /** The ranking without its ranges: enough to know who leads. */
-    Ranking points() {
+    public Ranking points() {
         return points.get();
     }
 

@@ -1,0 +1,2 @@
+/** One complaint over all its visits. */
+package lexicor.server.examinations.course;
