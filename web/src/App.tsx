@@ -16,6 +16,7 @@ import { Safe } from "./shared/ui/Safe";
 import { NoSuchPage } from "./shared/ui/NoSuchPage";
 import { WeighingView } from "./weighing/WeighingView";
 
+const CourseView = lazy(() => import("./course/CourseView"));
 const LibraryRoutes = lazy(() => import("./library/LibraryRoutes"));
 const SetupRoutes = lazy(() => import("./setup/SetupRoutes"));
 
@@ -39,6 +40,14 @@ function Views() {
             <Route path="/" element={<CasesView />} />
             <Route path="/new" element={<StartView />} />
             <Route path="/cases/:id" element={<CaseView />} />
+            <Route
+              path="/cases/:id/course/:complaint"
+              element={
+                <Suspense fallback={<Waiting page what="the course" />}>
+                  <CourseView />
+                </Suspense>
+              }
+            />
             <Route path="/examinations/:id" element={<ExaminationFrame />}>
               <Route index element={<BenchView />} />
               <Route path="intake" element={<IntakeView />} />

@@ -161,22 +161,32 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
           <span className="font-sans text-note font-normal text-soft">since {onDay(episode.openedAt)}</span>
         </h3>
         {last && (
-          <Button
-            look="primary"
-            disabled={begin.isPending}
-            onClick={() => {
-              begin.mutate({
-                id: crypto.randomUUID(),
-                region: episode.region,
-                side: episode.side,
-                setting: last.setting,
-                follows: last.id,
-                ...(episode.side === "BOTH" ? { worse: last.side } : {}),
-              });
-            }}
-          >
-            Examine again
-          </Button>
+          <span className="flex items-center gap-3">
+            {episode.visits.length > 1 && (
+              <Link
+                to={`/cases/${caseId}/course/${episode.id}`}
+                className="inline-flex min-h-12 items-center rounded border border-edge bg-sheet px-2.5 text-read hover:bg-tan"
+              >
+                Course
+              </Link>
+            )}
+            <Button
+              look="primary"
+              disabled={begin.isPending}
+              onClick={() => {
+                begin.mutate({
+                  id: crypto.randomUUID(),
+                  region: episode.region,
+                  side: episode.side,
+                  setting: last.setting,
+                  follows: last.id,
+                  ...(episode.side === "BOTH" ? { worse: last.side } : {}),
+                });
+              }}
+            >
+              Examine again
+            </Button>
+          </span>
         )}
       </div>
       {begin.isError && (

@@ -16,6 +16,9 @@ describe("measures at two visits", () => {
   it("say why they cannot be compared", () => {
     expect(verdictWords(change("NOT_COMPARABLE", "not done yet"))).toBe("not done yet");
     expect(verdictWords(change("WITHIN_NOISE"))).toBe("within noise");
+    expect(verdictWords(change("BETTER", "nothing came on within 60 s this time"))).toBe(
+      "better: nothing came on within 60 s this time",
+    );
   });
 
   it("come to one word, and never hide that something is worse", () => {

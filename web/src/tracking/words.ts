@@ -8,9 +8,11 @@ const VERDICTS: Record<Change["verdict"], string> = {
   NOT_COMPARABLE: "not comparable",
 };
 
-/** What a change is, in a word or two; where both cannot be compared, why. */
+/** What a change is, in a word or two, with what a missing number says; where both cannot be compared, why. */
 export function verdictWords(change: Change): string {
-  return change.verdict === "NOT_COMPARABLE" ? change.because : VERDICTS[change.verdict];
+  return change.verdict === "NOT_COMPARABLE"
+    ? change.because
+    : [VERDICTS[change.verdict], change.because].filter(Boolean).join(": ");
 }
 
 /** A measure as it is written: whole, or to a tenth. */

@@ -4,6 +4,7 @@ export const keys = {
   cases: (find: string, state: string, region: string, page: number) => ["cases", find, state, region, page] as const,
   allCases: ["cases"] as const,
   caseSheet: (id: string) => ["case", id] as const,
+  course: (id: string, complaint: string) => ["case", id, "course", complaint] as const,
   nextCode: ["next-code"] as const,
   intake: (id: string, number: number) => ["intake", id, number] as const,
   intakeForm: (region: string) => ["intake-form", region] as const,

@@ -149,6 +149,13 @@ class AccessibilityJourneyTest {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0412"))
                     .click();
             clean(page, "case", page.getByText("Complaints and visits"));
+            page.navigate(Suite.server().address() + "/");
+            page.getByLabel("Find").fill("SL-0391");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0391"))
+                    .click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Course"))
+                    .click();
+            clean(page, "course", page.getByText("Where conditions stood"));
             page.navigate(Suite.server().address() + "/setup/schools");
             clean(page, "schools", page.getByText("What counts as a positive apprehension?"));
             page.navigate(Suite.server().address() + "/setup/estimates");

@@ -70,6 +70,13 @@ class ScreenshotTour {
             take(page, "pathway");
             wrist.stand("Landmark walk").tap("First compartment, done").settled();
             take(page, "landmark-walk");
+            open(page, "/");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0391"))
+                    .click();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Course"))
+                    .click();
+            assertThat(page.getByText("Where conditions stood")).isVisible();
+            take(page, "course");
             intake(page);
         }
         try (var context = Suite.therapist(
@@ -81,9 +88,6 @@ class ScreenshotTour {
             open(page, "/library/tests/sh-active-compression?for=acj&before=12");
             assertThat(page.getByText("If positive").first()).isVisible();
             take(page, "test-sheet");
-            open(page, "/library/conditions/anterior-instability");
-            assertThat(page.getByText("What moves it")).isVisible();
-            take(page, "condition-sheet");
             open(page, "/library/ledger?find=kim");
             assertThat(page.getByText("found")).isVisible();
             take(page, "ledger");

@@ -36,7 +36,7 @@ public record MeasureSeries(
             return because.isEmpty();
         }
 
-        /** This side in percent of the other; empty where the other is not known or 0. */
+        /** This side in percent of the other; empty where the other is not known or 0. Of use for forces. */
         public OptionalDouble percentOfWell() {
             return well.isPresent() && well.getAsDouble() > 0 && !value.atLeast()
                     ? OptionalDouble.of(100 * value.value() / well.getAsDouble())
@@ -152,7 +152,9 @@ public record MeasureSeries(
                         ? "Nothing came on at the first or the last visit"
                         : "Within noise, which is "
                                 + MeasureWords.of(noise.orElseThrow().least(first.value(), last.value(), unit), unit);
-            case NO_NOISE_KNOWN -> both + "; its noise is not known";
+            case NO_NOISE_KNOWN ->
+                (first.equals(last) ? "Unchanged at " + MeasureWords.of(last, unit) : both)
+                        + "; its noise is not known";
             case NOT_COMPARABLE -> both + ": the shorter hold tells too little to compare";
         };
     }

@@ -182,7 +182,10 @@ class RetestTest {
                                 visit("wr-phalen", measured("held-for", 60, "s")))
                         .changes())
                 .singleElement()
-                .satisfies(change -> assertThat(change.because()).isEqualTo("nothing came on within 60 s this time"));
+                .satisfies(change -> {
+                    assertThat(change.verdict()).isEqualTo(Change.Verdict.BETTER);
+                    assertThat(change.because()).isEqualTo("nothing came on within 60 s this time");
+                });
     }
 
     @Test

@@ -115,10 +115,11 @@ class DemoClinic implements SmartInitializingSingleton {
                                 null)),
                 begins);
         examine(id, node, region, side, begins);
-        node.optionalChild("again").ifPresent(again -> {
+        UUID before = id;
+        for (SourceNode again : node.list("again")) {
             again.allowing("begins", "steps", "signed");
-            UUID next = UUID.nameUUIDFromBytes(("again " + node.text("case")).getBytes(StandardCharsets.UTF_8));
             Instant later = Instant.parse(again.text("begins"));
+            UUID next = UUID.nameUUIDFromBytes(("again " + node.text("case") + later).getBytes(StandardCharsets.UTF_8));
             visits.begin(
                     id("case ", node),
                     new VisitRequest(
@@ -127,10 +128,11 @@ class DemoClinic implements SmartInitializingSingleton {
                             affected,
                             affected == Affected.BOTH ? side : null,
                             node.oneOf("setting", CareSetting.class),
-                            id),
+                            before),
                     later);
             examine(next, again, region, side, later);
-        });
+            before = next;
+        }
         return id;
     }
 

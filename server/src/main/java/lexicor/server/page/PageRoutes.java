@@ -19,6 +19,7 @@ class PageRoutes implements WebMvcConfigurer {
             "/examinations/{id}",
             "/examinations/{id}/{view}",
             "/cases/{id}",
+            "/cases/{id}/course/{complaint}",
             "/setup/{view}",
             "/library/{kind}",
             "/library/{kind}/{id}"

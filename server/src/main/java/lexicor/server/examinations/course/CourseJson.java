@@ -14,7 +14,8 @@ import lexicor.core.tracking.ResponseSeries;
  *
  * @param side the side in question at the last visit; other visits are read on it too
  * @param visits the first first; points name a visit by its place in this list
- * @param conditions those that stood among the first three at any visit, the likeliest now first
+ * @param conditions those that stood among the first three at any visit: the likeliest at the last visit first, then
+ *     those of which no finding speaks any more
  * @param estimate whether the noise is the working estimate that ships, not the clinic's own
  */
 public record CourseJson(
@@ -69,7 +70,7 @@ public record CourseJson(
      *
      * @param atLeast whether it is known only to be no less
      * @param well the other side; absent where it was not measured
-     * @param percentOfWell this side in percent of the other
+     * @param percentOfWell this side in percent of the other; of forces alone
      * @param because why it is not compared with the others; empty where it is
      */
     @Schema(name = "CoursePointJson")
@@ -86,7 +87,11 @@ public record CourseJson(
     public record ResponseJson(
             String test, String name, List<ResponseSeries.Result> results, ResponseSeries.Turn turn) {}
 
-    /** Where a condition stood at each visit, 0..1; absent where no finding spoke about it yet. */
+    /** Where a condition stood at the visits at which a finding spoke about it. */
     @Schema(name = "CourseConditionJson")
-    public record ConditionJson(String condition, String name, List<Double> now) {}
+    public record ConditionJson(String condition, String name, List<StandJson> stands) {}
+
+    /** @param now 0..1 */
+    @Schema(name = "CourseStandJson")
+    public record StandJson(int visit, double now) {}
 }

@@ -54,16 +54,8 @@ final class CourseTable {
                 }
             }
             for (CourseJson.ConditionJson condition : course.conditions()) {
-                for (int visit = 0; visit < condition.now().size(); visit++) {
-                    if (condition.now().get(visit) != null) {
-                        row(
-                                rows,
-                                course.visits().get(visit),
-                                "condition",
-                                "",
-                                condition.name(),
-                                condition.now().get(visit));
-                    }
+                for (CourseJson.StandJson stand : condition.stands()) {
+                    row(rows, course.visits().get(stand.visit()), "condition", "", condition.name(), stand.now());
                 }
             }
         } catch (IOException impossible) {

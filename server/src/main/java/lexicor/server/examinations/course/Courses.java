@@ -45,6 +45,9 @@ class Courses {
     /** Places in the ranking of a visit that are followed over the others. */
     private static final int LEADING = 3;
 
+    /** The unit of what is compared with the other side in percent. */
+    private static final String FORCE = "N";
+
     /** Conditions shown at most. */
     private static final int MOST = 6;
 
@@ -175,7 +178,7 @@ class Courses {
                                 point.value().value(),
                                 point.value().atLeast(),
                                 orNull(point.well()),
-                                orNull(point.percentOfWell()),
+                                series.unit().equals(FORCE) ? orNull(point.percentOfWell()) : null,
                                 point.because()))
                         .toList(),
                 points.isEmpty() ? null : band(series, points.get(0)),
@@ -207,29 +210,30 @@ class Courses {
         Map<String, String> names = new LinkedHashMap<>();
         stands.forEach(stand ->
                 stand.stream().limit(LEADING).forEach(each -> names.putIfAbsent(each.condition(), each.name())));
-        List<CourseJson.ConditionJson> conditions = new ArrayList<>();
-        names.forEach((condition, name) -> conditions.add(new CourseJson.ConditionJson(
-                condition,
-                name,
-                stands.stream()
-                        .map(stand -> stand.stream()
-                                .filter(each -> each.condition().equals(condition))
-                                .findFirst()
-                                .map(Stand::now)
-                                .orElse(null))
-                        .toList())));
-        return conditions.stream()
-                .sorted(Comparator.comparingDouble((CourseJson.ConditionJson each) -> -latest(each)))
+        return names.entrySet().stream()
+                .map(name ->
+                        new CourseJson.ConditionJson(name.getKey(), name.getValue(), stands(name.getKey(), stands)))
+                .sorted(Comparator.comparingInt(
+                                (CourseJson.ConditionJson each) -> -latest(each).visit())
+                        .thenComparingDouble(each -> -latest(each).now()))
                 .limit(MOST)
                 .toList();
     }
 
-    private static double latest(CourseJson.ConditionJson condition) {
-        double latest = 0;
-        for (Double now : condition.now()) {
-            latest = now == null ? latest : now;
+    private static CourseJson.StandJson latest(CourseJson.ConditionJson condition) {
+        return condition.stands().get(condition.stands().size() - 1);
+    }
+
+    private static List<CourseJson.StandJson> stands(String condition, List<List<Stand>> visits) {
+        List<CourseJson.StandJson> stands = new ArrayList<>();
+        for (int visit = 0; visit < visits.size(); visit++) {
+            for (Stand stand : visits.get(visit)) {
+                if (stand.condition().equals(condition)) {
+                    stands.add(new CourseJson.StandJson(visit, stand.now()));
+                }
+            }
         }
-        return latest;
+        return stands;
     }
 
     /** Conditions of which a finding speaks, the likeliest first: as signed, or as they stand. */

@@ -138,14 +138,19 @@ public class Retests {
                         measure(change.before(), change.unit(), " then"), measure(change.now(), change.unit(), " now"))
                 .filter(each -> !each.isEmpty())
                 .collect(Collectors.joining(", "));
-        return both + ": "
-                + switch (change.verdict()) {
-                    case BETTER -> "better";
-                    case WORSE -> "worse";
-                    case WITHIN_NOISE -> "within noise, which is " + measure(change.least(), change.unit(), "");
-                    case NO_NOISE_KNOWN -> "no estimate of the noise";
-                    case NOT_COMPARABLE -> change.because();
-                };
+        String verdict = switch (change.verdict()) {
+            case BETTER -> "better";
+            case WORSE -> "worse";
+            case WITHIN_NOISE ->
+                change.least() == null
+                        ? "no change"
+                        : "within noise, which is " + measure(change.least(), change.unit(), "");
+            case NO_NOISE_KNOWN -> "no estimate of the noise";
+            case NOT_COMPARABLE -> "";
+        };
+        return Stream.of(both, verdict, change.because())
+                .filter(each -> !each.isEmpty())
+                .collect(Collectors.joining(": "));
     }
 
     private static String measure(Double value, String unit, String when) {
