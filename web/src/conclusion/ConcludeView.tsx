@@ -39,6 +39,13 @@ export function ConcludeView() {
         ) : (
           <ConcludeForm conclusion={conclusion} ordered={ordered} all={live.region.conditions} working={working} />
         )}
+        {conclusion.day("again-on") !== "" && (
+          <p className="text-read">
+            <a download href={`/api/examinations/${live.examination.id}/retest.ics`} className="underline">
+              Put the day to test again into a calendar
+            </a>
+          </p>
+        )}
         {beside && <SignPanel live={live} hindrances={beside.hindrances} />}
       </div>
       <aside

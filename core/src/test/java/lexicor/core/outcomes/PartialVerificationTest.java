@@ -70,6 +70,34 @@ class PartialVerificationTest {
                 .isNaN();
     }
 
+    /** Half a patient more in each count of those followed up; limits worked out by hand for both sides. */
+    @ParameterizedTest
+    @CsvSource({
+        "20, 0, 3, 40, 0.7767341040, 0.4983615397, 0.8993031589, 1, 0.9085468656, 1",
+        "0, 4, 3, 40, 0, 0, 0.6654584072, 0.9141335700, 0.8473064382, 0.9610716116"
+    })
+    void limits_of_an_empty_cell_are_those_of_half_a_patient_more(
+            int tp,
+            int fp,
+            int fn,
+            int tn,
+            double sensitivity,
+            double lower,
+            double upper,
+            double specificity,
+            double lowerOfSpecificity,
+            double upperOfSpecificity) {
+        PartialVerification verification = new PartialVerification(tp, fp, fn, tn, 5, 60);
+        close(verification.sensitivity(), sensitivity, lower, upper);
+        close(verification.specificity(), specificity, lowerOfSpecificity, upperOfSpecificity);
+    }
+
+    private static void close(Estimate actual, double estimate, double lower, double upper) {
+        assertThat(actual.estimate()).isCloseTo(estimate, within(1e-9));
+        assertThat(actual.lower()).isCloseTo(lower, within(1e-9));
+        assertThat(actual.upper()).isCloseTo(upper, within(1e-9));
+    }
+
     /** Positives are followed up in nine of ten, negatives in two of ten: the plain sensitivity is far too high. */
     @Test
     void the_correction_recovers_the_truth_where_negatives_are_seldom_followed_up() {

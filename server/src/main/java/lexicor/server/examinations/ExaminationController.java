@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.Size;
+import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
@@ -17,6 +18,7 @@ import lexicor.core.planning.WorkRoutine;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
 import lexicor.server.examinations.assessment.IntakeJson;
+import lexicor.server.examinations.paper.RetestCalendar;
 import lexicor.server.examinations.planning.PlanJson;
 import lexicor.server.examinations.planning.PlanService;
 import lexicor.server.examinations.record.CommandRecorder;
@@ -32,6 +34,7 @@ import lexicor.server.examinations.weighing.WeighingJson;
 import lexicor.server.load.InTurn;
 import lexicor.server.notes.NoteLength;
 import lexicor.server.problems.BadInput;
+import lexicor.server.problems.NotFound;
 import lexicor.server.report.ReportPrinter;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -58,6 +61,7 @@ class ExaminationController {
     private final People people;
     private final Catalogue catalogue;
     private final Results results;
+    private final RetestCalendar calendar;
     private final PlanService plans;
     private final ReportPrinter printer;
 
@@ -68,6 +72,7 @@ class ExaminationController {
             People people,
             Catalogue catalogue,
             Results results,
+            RetestCalendar calendar,
             PlanService plans,
             ReportPrinter printer) {
         this.plans = plans;
@@ -77,6 +82,7 @@ class ExaminationController {
         this.catalogue = catalogue;
         this.service = service;
         this.results = results;
+        this.calendar = calendar;
         this.printer = printer;
     }
 
@@ -217,6 +223,24 @@ class ExaminationController {
                 .orElseThrow(
                         () -> new BadInput("length", "'" + length + "' is not a length; allowed: short, full, letter"));
         return results.note(service.examination(id), wanted, Optional.ofNullable(version));
+    }
+
+    /** The day to test again, for a calendar. */
+    @GetMapping(value = "/retest.ics", produces = "text/calendar")
+    @Traced(action = Action.TOOK_OUT, subject = "examination")
+    public ResponseEntity<String> retest(@PathVariable UUID id) {
+        Recorded recorded = service.examination(id);
+        String entry = calendar.of(recorded)
+                .orElseThrow(() -> new NotFound("No day to test again is set. Set one in the conclusion."));
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(recorded.row().caseFile().code() + " test again.ics", StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(entry);
     }
 
     /** The report as a page, to be looked at and printed. Only the clinic's own page may show it within itself. */

@@ -92,6 +92,27 @@ class ConclusionApiTest extends AtTheBench {
     }
 
     @Test
+    void the_day_to_test_again_goes_into_a_calendar_without_a_name() {
+        assertThat(therapist
+                        .get("/api/examinations/" + id + "/retest.ics", 404)
+                        .get("detail")
+                        .asString())
+                .contains("No day to test again is set");
+        send(id, visit.tell(Answer.of("markers", "sh-arc"), Answer.on("again-on", LocalDate.of(2026, 12, 10))));
+        String entry = therapist.text("/api/examinations/" + id + "/retest.ics");
+        assertThat(entry.lines())
+                .contains(
+                        "BEGIN:VEVENT",
+                        "DTSTART;VALUE=DATE:20261210",
+                        "DESCRIPTION:Painful arc",
+                        "UID:" + id + "@lexicor")
+                .anySatisfy(line -> assertThat(line).startsWith("SUMMARY:Test again: case CC-"));
+        assertThat(therapist.text("/api/examinations/" + id + "/retest.ics"))
+                .as("the same entry each time")
+                .isEqualTo(entry);
+    }
+
+    @Test
     void what_is_still_open_may_be_said_and_taken_back() {
         send(id, visit.tell(Answer.of("working", "open")));
         assertThat(note(id)).contains("- Working diagnosis: still open");

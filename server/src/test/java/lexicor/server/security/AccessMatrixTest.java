@@ -90,6 +90,7 @@ class AccessMatrixTest {
                 "GET /api/examinations/{id}/weighing/{conditionId}",
                 "GET /api/examinations/{id}/conclusion",
                 "GET /api/examinations/{id}/note",
+                "GET /api/examinations/{id}/retest.ics",
                 "GET /api/examinations/{id}/again",
                 "GET /api/examinations/{id}/plan",
                 "GET /api/examinations/{id}/plan/curve",
