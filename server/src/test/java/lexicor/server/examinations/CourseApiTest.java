@@ -79,7 +79,7 @@ class CourseApiTest extends AtTheBench {
                 .containsExactly("TURNED_NEGATIVE");
         assertThat(course.get("conditions"))
                 .isNotEmpty()
-                .allSatisfy(condition -> assertThat(condition.get("now")).hasSize(2));
+                .allSatisfy(condition -> assertThat(condition.get("stands")).hasSize(2));
         assertThat(course.get("estimate").asBoolean()).isTrue();
     }
 
