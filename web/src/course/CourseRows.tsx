@@ -11,7 +11,7 @@ type Condition = Schemas["CourseConditionJson"];
 
 const TALL = 80;
 const LOW = 30;
-const CHANCE = 58;
+const CHANCE = 64;
 
 function percent(place: number): string {
   return `${String(place)}%`;
@@ -74,15 +74,9 @@ export function MeasureRow({ measure, at }: { measure: Measure; at: readonly num
       {measure.points.map(
         (point) =>
           point.well != null && (
-            <line
-              key={point.visit}
-              x1={`calc(${percent(at[point.visit] ?? 0)} - 9px)`}
-              x2={`calc(${percent(at[point.visit] ?? 0)} + 9px)`}
-              y1={y(point.well)}
-              y2={y(point.well)}
-              className="stroke-soft"
-              strokeWidth={2}
-            />
+            <svg key={point.visit} x={percent(at[point.visit] ?? 0)} y={y(point.well)} className="overflow-visible">
+              <line x1={-9} x2={9} y1={0} y2={0} className="stroke-soft" strokeWidth={2} />
+            </svg>
           ),
       )}
       <Joined points={counted} at={at} y={y} />
@@ -155,7 +149,7 @@ function PointMark({
         x={x}
         y={below ? y + 18 : y - 9}
         textAnchor="middle"
-        className={`fill-ink text-[13px] print:text-[8pt] ${last ? "font-bold" : ""}`}
+        className={`fill-ink text-[13px] print:text-[15px] ${last ? "font-bold" : ""}`}
         paintOrder="stroke"
         stroke="var(--color-paper)"
         strokeWidth={3}
@@ -202,7 +196,7 @@ export function ResultMark({ result, x }: { result: Response["results"][number];
 
 /** Where a condition stood at every visit, in 100. */
 export function ConditionRow({ condition, at }: { condition: Condition; at: readonly number[] }) {
-  const y = heights([0, 1], CHANCE, 14);
+  const y = heights([0, 1], CHANCE, 20);
   const points = condition.stands;
   return (
     <Drawing
@@ -234,7 +228,7 @@ export function ConditionRow({ condition, at }: { condition: Condition; at: read
             x={percent(at[visit] ?? 0)}
             y={y(now) - 7}
             textAnchor="middle"
-            className="fill-ink text-[13px] print:text-[8pt]"
+            className="fill-ink text-[13px] print:text-[15px]"
             paintOrder="stroke"
             stroke="var(--color-paper)"
             strokeWidth={3}

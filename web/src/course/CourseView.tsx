@@ -52,7 +52,7 @@ function Loaded({ course, complaint }: { course: Course; complaint: string }) {
   const responses = turnedFirst(course.responses);
   const empty = course.visits.length < 2;
   return (
-    <main>
+    <main className="print:[zoom:0.62]">
       <div className="mt-5 flex flex-wrap items-end justify-between gap-x-6 gap-y-2 print:mt-0">
         <div>
           <h1 className="font-serif text-head font-semibold">
