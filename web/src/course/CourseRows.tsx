@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import type { Schemas } from "../shared/api/client";
 import { inHundred } from "../shared/format";
-import { heights } from "./timeScale";
+import { heights, labelled } from "./timeScale";
 import { resultWords } from "./words";
 
 type Measure = Schemas["CourseMeasureJson"];
@@ -12,6 +12,9 @@ type Condition = Schemas["CourseConditionJson"];
 const TALL = 80;
 const LOW = 30;
 const CHANCE = 64;
+
+/** Least distance between two numbers in a row, in percent of its width. */
+const NUMBERS = 4;
 
 function percent(place: number): string {
   return `${String(place)}%`;
@@ -51,6 +54,10 @@ export function MeasureRow({ measure, at }: { measure: Measure; at: readonly num
   const y = heights(values, TALL, 18);
   const counted = measure.points.filter((point) => point.because === "");
   const last = measure.points.at(-1);
+  const numbered = labelled(
+    measure.points.map((point) => at[point.visit] ?? 0),
+    NUMBERS,
+  );
   return (
     <Drawing
       height={TALL}
@@ -80,13 +87,14 @@ export function MeasureRow({ measure, at }: { measure: Measure; at: readonly num
           ),
       )}
       <Joined points={counted} at={at} y={y} />
-      {measure.points.map((point) => (
+      {measure.points.map((point, index) => (
         <PointMark
           key={point.visit}
           point={point}
           x={percent(at[point.visit] ?? 0)}
           y={y(point.value)}
           last={point === last}
+          numbered={numbered[index] ?? true}
           below={point.well != null && hides(y(point.well), y(point.value))}
         />
       ))}
@@ -117,25 +125,24 @@ function Joined({ points, at, y }: { points: Point[]; at: readonly number[]; y: 
   });
 }
 
+interface PointMarkProps {
+  point: Point;
+  x: string;
+  y: number;
+  last: boolean;
+  /** Whether there is room for its number. */
+  numbered: boolean;
+  /** Whether the number stands below the dot. */
+  below: boolean;
+}
+
 /** A full dot where it counts, an open one where it does not, an arrow upwards where it is known only to be no less. */
 /** Whether a stroke of the other side would run through a number above a point. */
 function hides(stroke: number, point: number): boolean {
   return stroke < point - 2 && stroke > point - 24;
 }
 
-function PointMark({
-  point,
-  x,
-  y,
-  last,
-  below,
-}: {
-  point: Point;
-  x: string;
-  y: number;
-  last: boolean;
-  below: boolean;
-}) {
+function PointMark({ point, x, y, last, numbered, below }: PointMarkProps) {
   return (
     <g>
       <circle
@@ -145,18 +152,20 @@ function PointMark({
         className={point.because ? "fill-paper stroke-ink" : "fill-ink stroke-ink"}
         strokeWidth={1.5}
       />
-      <text
-        x={x}
-        y={below ? y + 18 : y - 9}
-        textAnchor="middle"
-        className={`fill-ink text-[13px] print:text-[15px] ${last ? "font-bold" : ""}`}
-        paintOrder="stroke"
-        stroke="var(--color-paper)"
-        strokeWidth={3}
-      >
-        {point.atLeast ? "> " : ""}
-        {short(point.value)}
-      </text>
+      {numbered && (
+        <text
+          x={x}
+          y={below ? y + 18 : y - 9}
+          textAnchor="middle"
+          className={`fill-ink text-[13px] print:text-[15px] ${last ? "font-bold" : ""}`}
+          paintOrder="stroke"
+          stroke="var(--color-paper)"
+          strokeWidth={3}
+        >
+          {point.atLeast ? "> " : ""}
+          {short(point.value)}
+        </text>
+      )}
     </g>
   );
 }
@@ -198,6 +207,10 @@ export function ResultMark({ result, x }: { result: Response["results"][number];
 export function ConditionRow({ condition, at }: { condition: Condition; at: readonly number[] }) {
   const y = heights([0, 1], CHANCE, 20);
   const points = condition.stands;
+  const numbered = labelled(
+    points.map((point) => at[point.visit] ?? 0),
+    NUMBERS,
+  );
   return (
     <Drawing
       height={CHANCE}
@@ -221,20 +234,22 @@ export function ConditionRow({ condition, at }: { condition: Condition; at: read
           )
         );
       })}
-      {points.map(({ visit, now }) => (
+      {points.map(({ visit, now }, index) => (
         <g key={visit}>
           <circle cx={percent(at[visit] ?? 0)} cy={y(now)} r={3.5} className="fill-ink" />
-          <text
-            x={percent(at[visit] ?? 0)}
-            y={y(now) - 7}
-            textAnchor="middle"
-            className="fill-ink text-[13px] print:text-[15px]"
-            paintOrder="stroke"
-            stroke="var(--color-paper)"
-            strokeWidth={3}
-          >
-            {inHundred(now)}
-          </text>
+          {numbered[index] && (
+            <text
+              x={percent(at[visit] ?? 0)}
+              y={y(now) - 7}
+              textAnchor="middle"
+              className="fill-ink text-[13px] print:text-[15px]"
+              paintOrder="stroke"
+              stroke="var(--color-paper)"
+              strokeWidth={3}
+            >
+              {inHundred(now)}
+            </text>
+          )}
         </g>
       ))}
     </Drawing>

@@ -6,9 +6,21 @@ describe("the line of time", () => {
     expect(places([0, 25, 100])).toEqual([6, 28, 94]);
   });
 
-  it("sets a single day, and several visits of one day, in the middle", () => {
+  it("sets a single visit in the middle, and those of one day beside each other", () => {
     expect(places([0])).toEqual([50]);
-    expect(places([3, 3])).toEqual([50, 50]);
+    expect(places([3, 3, 3])).toEqual([6, 50, 94]);
+  });
+
+  it("keeps visits apart that are close to each other, at either end too", () => {
+    expect(places([0, 0, 100])).toEqual([6, 10, 94]);
+    expect(places([0, 100, 100, 100])).toEqual([6, 86, 90, 94]);
+  });
+
+  it("has room for any number of visits in their order", () => {
+    const at = places(Array.from({ length: 60 }, (_, index) => (index < 59 ? 0 : 1)));
+    expect(at[0]).toBe(6);
+    expect(at[59]).toBe(94);
+    expect(at.every((place, index) => index === 0 || place > (at[index - 1] ?? 0))).toBe(true);
   });
 
   it("labels no two visits on top of each other, and always the first and the last", () => {
