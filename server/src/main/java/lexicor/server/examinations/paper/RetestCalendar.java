@@ -1,7 +1,14 @@
 package lexicor.server.examinations.paper;
 
+import biweekly.ICalVersion;
+import biweekly.ICalendar;
+import biweekly.component.VEvent;
+import biweekly.property.DateStart;
+import biweekly.util.DateTimeComponents;
+import biweekly.util.ICalDate;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Date;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -10,11 +17,6 @@ import lexicor.core.conclusion.Conclusion;
 import lexicor.core.intake.IntakeAnswers;
 import lexicor.server.examinations.record.CommandRow;
 import lexicor.server.examinations.record.Recorded;
-import net.fortuna.ical4j.model.Calendar;
-import net.fortuna.ical4j.model.component.VEvent;
-import net.fortuna.ical4j.model.property.Description;
-import net.fortuna.ical4j.model.property.DtStamp;
-import net.fortuna.ical4j.model.property.Uid;
 import org.springframework.stereotype.Component;
 
 /**
@@ -34,31 +36,32 @@ public class RetestCalendar {
     public Optional<String> of(Recorded recorded) {
         Conclusion conclusion =
                 Conclusion.of(IntakeAnswers.of(recorded.history().heard()));
-        return conclusion.again().map(day -> calendar(recorded, conclusion, day).toString());
+        return conclusion.again().map(day -> calendar(recorded, conclusion, day).write());
     }
 
-    private Calendar calendar(Recorded recorded, Conclusion conclusion, LocalDate day) {
-        String side = recorded.row().side().name().toLowerCase(Locale.UK);
+    private ICalendar calendar(Recorded recorded, Conclusion conclusion, LocalDate day) {
         Instant entered = recorded.commands().stream()
                 .map(CommandRow::receivedAt)
                 .reduce((first, last) -> last)
                 .orElse(recorded.row().startedAt());
-        VEvent event = new VEvent(
-                day,
-                "Test again: case " + recorded.row().caseFile().code() + ", " + side + " "
-                        + recorded.row().region());
-        event.replace(new DtStamp(entered));
-        event.add(new Uid(recorded.row().getId() + "@lexicor"));
+        VEvent event = new VEvent();
+        event.setUid(recorded.row().getId() + "@lexicor");
+        event.setDateTimeStamp(Date.from(entered));
+        event.setDateStart(new DateStart(
+                new ICalDate(new DateTimeComponents(day.getYear(), day.getMonthValue(), day.getDayOfMonth()), false)));
+        event.setSummary("Test again: case " + recorded.row().caseFile().code() + ", "
+                + recorded.row().side().name().toLowerCase(Locale.UK) + " "
+                + recorded.row().region());
         String tests = conclusion.markers().stream()
                 .map(test -> catalogue.test(test).shortName())
                 .collect(Collectors.joining(", "));
         if (!tests.isEmpty()) {
-            event.add(new Description(tests));
+            event.setDescription(tests);
         }
-        return new Calendar()
-                .withProdId("-//Lexicor//Test again//EN")
-                .withDefaults()
-                .withComponent(event)
-                .getFluentTarget();
+        ICalendar calendar = new ICalendar();
+        calendar.setVersion(ICalVersion.V2_0);
+        calendar.setProductId("-//Lexicor//Test again//EN");
+        calendar.addEvent(event);
+        return calendar;
     }
 }
