@@ -2,12 +2,14 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type SyntheticEvent } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { TopBar } from "../session";
-import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
+import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";
 import { capital, inHundred, onDay, when } from "../shared/format";
 import { Button } from "../shared/ui/Button";
-import { Message, Waiting } from "../shared/ui/Message";
+import { QUIET_LINK } from "../shared/ui/quietLink";
+import { Waiting } from "../shared/ui/Message";
+import { Unfetched } from "../shared/ui/Unfetched";
 import { BodyFigure, type Region } from "./BodyFigure";
 import { DetailFields, detailsOf, type DetailDraft } from "./DetailFields";
 import { lastSetting } from "./lastSetting";
@@ -30,17 +32,15 @@ export function CaseView() {
       <TopBar />
       {sheet.isPending && <Waiting page what="the case" />}
       {sheet.isError && (
-        <Message
-          page
-          title={sheet.error instanceof Refused ? "This case is not here" : "The server is not answering"}
-          action={
+        <Unfetched
+          error={sheet.error}
+          what="case"
+          back={
             <Link className="underline" to="/">
               Back to the cases
             </Link>
           }
-        >
-          {sheet.error instanceof Refused ? sheet.error.problem.detail : "Nothing was lost."}
-        </Message>
+        />
       )}
       {sheet.data && <Loaded key={sheet.data.person.version} sheet={sheet.data} />}
     </div>
@@ -163,10 +163,7 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
         {last && (
           <span className="flex items-center gap-3">
             {episode.visits.length > 1 && (
-              <Link
-                to={`/cases/${caseId}/course/${episode.id}`}
-                className="inline-flex min-h-12 items-center rounded border border-edge bg-sheet px-2.5 text-read hover:bg-tan"
-              >
+              <Link to={`/cases/${caseId}/course/${episode.id}`} className={QUIET_LINK}>
                 Course
               </Link>
             )}

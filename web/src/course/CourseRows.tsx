@@ -54,10 +54,7 @@ export function MeasureRow({ measure, at }: { measure: Measure; at: readonly num
   const y = heights(values, TALL, 18);
   const counted = measure.points.filter((point) => point.because === "");
   const last = measure.points.at(-1);
-  const numbered = labelled(
-    measure.points.map((point) => at[point.visit] ?? 0),
-    NUMBERS,
-  );
+  const numbered = numberedOf(measure.points, at);
   return (
     <Drawing
       height={TALL}
@@ -86,7 +83,9 @@ export function MeasureRow({ measure, at }: { measure: Measure; at: readonly num
             </svg>
           ),
       )}
-      <Joined points={counted} at={at} y={y} />
+      <Joined
+        spots={counted.map((point) => ({ visit: point.visit, x: percent(at[point.visit] ?? 0), y: y(point.value) }))}
+      />
       {measure.points.map((point, index) => (
         <PointMark
           key={point.visit}
@@ -106,23 +105,56 @@ function said(point: Point, unit: string): string {
   return `${point.atLeast ? "over " : ""}${short(point.value)} ${unit}${point.because && `, ${point.because}`}`;
 }
 
-function Joined({ points, at, y }: { points: Point[]; at: readonly number[]; y: (value: number) => number }) {
-  return points.slice(1).map((point, index) => {
-    const before = points[index];
+/** A point of a row: where it stands, in percent of the width and in pixels. */
+interface Spot {
+  visit: number;
+  x: string;
+  y: number;
+}
+
+/** A line from each point to the next. */
+function Joined({ spots }: { spots: readonly Spot[] }) {
+  return spots.slice(1).map((spot, index) => {
+    const before = spots[index];
     return (
       before && (
         <line
-          key={point.visit}
-          x1={percent(at[before.visit] ?? 0)}
-          y1={y(before.value)}
-          x2={percent(at[point.visit] ?? 0)}
-          y2={y(point.value)}
+          key={spot.visit}
+          x1={before.x}
+          y1={before.y}
+          x2={spot.x}
+          y2={spot.y}
           className="stroke-ink"
           strokeWidth={1.5}
         />
       )
     );
   });
+}
+
+/** A number beside its point, readable over lines. */
+function Figure({ x, y, strong, children }: { x: string; y: number; strong?: boolean; children: ReactNode }) {
+  return (
+    <text
+      x={x}
+      y={y}
+      textAnchor="middle"
+      className={`fill-ink text-[13px] print:text-[15px] ${strong ? "font-bold" : ""}`}
+      paintOrder="stroke"
+      stroke="var(--color-paper)"
+      strokeWidth={3}
+    >
+      {children}
+    </text>
+  );
+}
+
+/** Which of the points have room for their number. */
+function numberedOf(points: readonly { visit: number }[], at: readonly number[]): boolean[] {
+  return labelled(
+    points.map((point) => at[point.visit] ?? 0),
+    NUMBERS,
+  );
 }
 
 interface PointMarkProps {
@@ -153,18 +185,10 @@ function PointMark({ point, x, y, last, numbered, below }: PointMarkProps) {
         strokeWidth={1.5}
       />
       {numbered && (
-        <text
-          x={x}
-          y={below ? y + 18 : y - 9}
-          textAnchor="middle"
-          className={`fill-ink text-[13px] print:text-[15px] ${last ? "font-bold" : ""}`}
-          paintOrder="stroke"
-          stroke="var(--color-paper)"
-          strokeWidth={3}
-        >
+        <Figure x={x} y={below ? y + 18 : y - 9} strong={last}>
           {point.atLeast ? "> " : ""}
           {short(point.value)}
-        </text>
+        </Figure>
       )}
     </g>
   );
@@ -207,10 +231,8 @@ export function ResultMark({ result, x }: { result: Response["results"][number];
 export function ConditionRow({ condition, at }: { condition: Condition; at: readonly number[] }) {
   const y = heights([0, 1], CHANCE, 20);
   const points = condition.stands;
-  const numbered = labelled(
-    points.map((point) => at[point.visit] ?? 0),
-    NUMBERS,
-  );
+  const numbered = numberedOf(points, at);
+  const spots = points.map(({ visit, now }) => ({ visit, now, x: percent(at[visit] ?? 0), y: y(now) }));
   return (
     <Drawing
       height={CHANCE}
@@ -218,37 +240,14 @@ export function ConditionRow({ condition, at }: { condition: Condition; at: read
     >
       <line x1={0} x2="100%" y1={y(0)} y2={y(0)} className="stroke-line" />
       <VisitLines at={at} height={CHANCE} />
-      {points.slice(1).map((point, index) => {
-        const before = points[index];
-        return (
-          before && (
-            <line
-              key={point.visit}
-              x1={percent(at[before.visit] ?? 0)}
-              y1={y(before.now)}
-              x2={percent(at[point.visit] ?? 0)}
-              y2={y(point.now)}
-              className="stroke-ink"
-              strokeWidth={1.5}
-            />
-          )
-        );
-      })}
-      {points.map(({ visit, now }, index) => (
-        <g key={visit}>
-          <circle cx={percent(at[visit] ?? 0)} cy={y(now)} r={3.5} className="fill-ink" />
+      <Joined spots={spots} />
+      {spots.map((spot, index) => (
+        <g key={spot.visit}>
+          <circle cx={spot.x} cy={spot.y} r={3.5} className="fill-ink" />
           {numbered[index] && (
-            <text
-              x={percent(at[visit] ?? 0)}
-              y={y(now) - 7}
-              textAnchor="middle"
-              className="fill-ink text-[13px] print:text-[15px]"
-              paintOrder="stroke"
-              stroke="var(--color-paper)"
-              strokeWidth={3}
-            >
-              {inHundred(now)}
-            </text>
+            <Figure x={spot.x} y={spot.y - 7}>
+              {inHundred(spot.now)}
+            </Figure>
           )}
         </g>
       ))}

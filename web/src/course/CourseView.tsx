@@ -2,11 +2,13 @@ import { useQuery } from "@tanstack/react-query";
 import type { ReactNode } from "react";
 import { Link, useParams } from "react-router";
 import { TopBar } from "../session";
-import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
+import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital, onDay, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { QUIET_LINK } from "../shared/ui/quietLink";
 import { Message, Waiting } from "../shared/ui/Message";
+import { Unfetched } from "../shared/ui/Unfetched";
 import { ConditionRow, MeasureRow, ResponseRow, ResultMark } from "./CourseRows";
 import { labelled, places } from "./timeScale";
 import { headed, turnedFirst, turnWords } from "./words";
@@ -30,17 +32,15 @@ export default function CourseView() {
       <TopBar />
       {course.isPending && <Waiting page what="the course" />}
       {course.isError && (
-        <Message
-          page
-          title={course.error instanceof Refused ? "This course is not here" : "The server is not answering"}
-          action={
+        <Unfetched
+          error={course.error}
+          what="course"
+          back={
             <Link className="underline" to={`/cases/${id}`}>
               Back to the case
             </Link>
           }
-        >
-          {course.error instanceof Refused ? course.error.problem.detail : "Nothing was lost."}
-        </Message>
+        />
       )}
       {course.data && <Loaded course={course.data} complaint={complaint} />}
     </div>
@@ -66,11 +66,7 @@ function Loaded({ course, complaint }: { course: Course; complaint: string }) {
           </p>
         </div>
         <div className="no-print flex gap-2">
-          <a
-            download
-            href={`/api/cases/${course.caseId}/complaints/${complaint}/course.csv`}
-            className="inline-flex min-h-12 items-center rounded border border-edge bg-sheet px-2.5 text-read hover:bg-tan"
-          >
+          <a download href={`/api/cases/${course.caseId}/complaints/${complaint}/course.csv`} className={QUIET_LINK}>
             As a table
           </a>
           <Button

@@ -234,9 +234,9 @@ public final class CatalogueReader {
     }
 
     private void requireKnownTests(ExaminationTest test) {
-        List<SourceNode> after = Keyed.at(places, test.id()).list("after");
-        after.forEach(item -> known.criterion(item.child("criterion"), known.test(item.child("test"))));
-        Keyed.at(places, test.id()).list("stops").forEach(stop -> known.tests(stop, "spares"));
+        SourceNode place = Keyed.at(places, test.id());
+        place.list("after").forEach(item -> known.criterion(item.child("criterion"), known.test(item.child("test"))));
+        place.list("stops").forEach(stop -> known.tests(stop, "spares"));
     }
 
     private void pattern(SourceNode node, Pattern pattern) {

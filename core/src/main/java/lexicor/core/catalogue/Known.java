@@ -4,7 +4,6 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import lexicor.core.lookup.Keyed;
@@ -68,7 +67,7 @@ final class Known {
         try {
             return form.apply(node.asText());
         } catch (IllegalArgumentException fault) {
-            throw node.fault(Objects.requireNonNullElse(fault.getMessage(), fault.toString()));
+            throw node.fault(fault.getMessage());
         }
     }
 

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
@@ -210,7 +209,7 @@ public final class EvidenceReader {
         try {
             return RecordId.of(node.text("record"));
         } catch (IllegalArgumentException fault) {
-            throw node.fault(Objects.requireNonNullElse(fault.getMessage(), fault.toString()));
+            throw node.fault(fault.getMessage());
         }
     }
 }

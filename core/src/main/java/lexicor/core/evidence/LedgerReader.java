@@ -4,7 +4,6 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
@@ -118,7 +117,7 @@ public final class LedgerReader {
         try {
             return RecordId.of(row.get("record"));
         } catch (IllegalArgumentException fault) {
-            throw new SourceException(file, line, Objects.requireNonNullElse(fault.getMessage(), fault.toString()));
+            throw new SourceException(file, line, fault.getMessage());
         }
     }
 

@@ -115,6 +115,11 @@ public final class History {
                 .toList();
     }
 
+    /** The last attempt at a test on a side that counts. */
+    public Optional<Attempt> last(TestId test, Side side) {
+        return attempts(test, side).stream().reduce((first, last) -> last);
+    }
+
     /** The tests of which something counts, in the order of their first entry that does. */
     public Set<TestId> tests() {
         Set<TestId> tests = new LinkedHashSet<>();

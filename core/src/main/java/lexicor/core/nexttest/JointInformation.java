@@ -243,10 +243,11 @@ public final class JointInformation {
     /** What a test would add about one condition, not doubled; 0 where it does not speak of it by figures. */
     public double gain(TestId test, ConditionId condition) {
         TestPrediction split = setting.splits(test, outlooks.keySet()).get(condition);
-        return split == null
-                ? 0
-                : Keyed.at(outlooks, condition).bitsWith(split)
-                        - Keyed.at(outlooks, condition).bits();
+        if (split == null) {
+            return 0;
+        }
+        Outlook outlook = Keyed.at(outlooks, condition);
+        return outlook.bitsWith(split) - outlook.bits();
     }
 
     /** The widest condition that a condition belongs to, itself where it belongs to none. */

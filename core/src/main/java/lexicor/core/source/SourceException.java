@@ -1,5 +1,7 @@
 package lexicor.core.source;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * A content file that cannot be used, with the place of the fault: {@code file:line: what is wrong and what is
  * allowed}.
@@ -9,7 +11,7 @@ public final class SourceException extends RuntimeException {
     private final String file;
     private final int line;
 
-    public SourceException(String file, int line, String message) {
+    public SourceException(String file, int line, @Nullable String message) {
         super(file + ":" + line + ": " + message);
         this.file = file;
         this.line = line;

@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.snakeyaml.engine.v2.api.LoadSettings;
 import org.snakeyaml.engine.v2.api.lowlevel.Compose;
 import org.snakeyaml.engine.v2.exceptions.Mark;
@@ -84,7 +85,7 @@ public final class SourceNode {
     }
 
     /** A fault at this place; throw the result. */
-    public SourceException fault(String message) {
+    public SourceException fault(@Nullable String message) {
         return new SourceException(file, line(), message);
     }
 

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeSet;
 import java.util.function.Function;
 import lexicor.core.synthesis.StudyRecord.Criterion;
@@ -14,6 +15,7 @@ import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.MatrixUtils;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The records of one condition in a fit. Row 2r holds the true positives of record r, row 2r + 1 its true negatives; a
@@ -40,19 +42,19 @@ final class ConditionBlock {
     private final double[] eta;
     private final double[] weights;
     private RealVector working;
-    private RealMatrix inverse;
-    private RealMatrix inverseDesign;
+    private @Nullable Linear linear;
     private RealVector pull;
+
+    /** The inverse of the answers' covariance, and its product with the design. */
+    private record Linear(RealMatrix inverse, RealMatrix inverseDesign) {}
 
     ConditionBlock(List<StudyRecord> unordered) {
         records = unordered.stream()
                 .sorted(Comparator.comparing(StudyRecord::criterion).thenComparing(StudyRecord::id))
                 .toList();
         int rows = 2 * records.size();
-        design = new Array2DRowRealMatrix(
-                Math.max(1, rows), 4); // a matrix has a row, and without records it is never read
-        inverse = design;
-        inverseDesign = design;
+        // a matrix has a row at least; without records it is never read
+        design = new Array2DRowRealMatrix(Math.max(1, rows), 4);
         positives = new double[rows];
         sizes = new double[rows];
         eta = new double[rows];
@@ -126,28 +128,34 @@ final class ConditionBlock {
                 }
             }
         }
-        inverse = new CholeskyDecomposition(MatrixUtils.createRealMatrix(covariance), 1e-10, 0)
+        RealMatrix inverse = new CholeskyDecomposition(MatrixUtils.createRealMatrix(covariance), 1e-10, 0)
                 .getSolver()
                 .getInverse();
-        inverseDesign = inverse.multiply(design);
+        linear = new Linear(inverse, inverse.multiply(design));
+    }
+
+    /** What the last {@link #linearise} gave; nothing can be read before it. */
+    private Linear linear() {
+        return Objects.requireNonNull(linear, "the answers are not made linear yet");
     }
 
     RealMatrix information() {
-        return design.transposeMultiply(inverseDesign);
+        return design.transposeMultiply(linear().inverseDesign());
     }
 
     RealVector weighted() {
-        return inverseDesign.preMultiply(working);
+        return linear().inverseDesign().preMultiply(working);
     }
 
     void residuals(RealVector beta) {
-        pull = inverse.operate(working.subtract(design.operate(beta)));
+        pull = linear().inverse().operate(working.subtract(design.operate(beta)));
     }
 
     /** Adds this block's part of each spread's new square, and its units. */
     void addSpreads(double[] deviations, RealMatrix betaCovariance, double[] sums, int[] counts) {
-        RealMatrix projection =
-                inverse.subtract(inverseDesign.multiply(betaCovariance).multiplyTransposed(inverseDesign));
+        RealMatrix inverseDesign = linear().inverseDesign();
+        RealMatrix projection = linear().inverse()
+                .subtract(inverseDesign.multiply(betaCovariance).multiplyTransposed(inverseDesign));
         for (int j = 0; j < deviations.length; j++) {
             double variance = deviations[j] * deviations[j];
             for (int[] unit : units.get(j)) {
@@ -205,8 +213,8 @@ final class ConditionBlock {
                 }
             }
             mean = mean.add(shared.operate(pull));
-            remaining = fixed.subtract(shared.multiply(inverseDesign));
-            covariance = covariance.subtract(shared.multiply(inverse).multiplyTransposed(shared));
+            remaining = fixed.subtract(shared.multiply(linear().inverseDesign()));
+            covariance = covariance.subtract(shared.multiply(linear().inverse()).multiplyTransposed(shared));
         }
         RealMatrix posterior = covariance.add(remaining.multiply(betaCovariance).multiplyTransposed(remaining));
         RealMatrix predictive = posterior.copy();

@@ -34,18 +34,6 @@ public record Change(
         NOT_COMPARABLE
     }
 
-    /** Two measures with their noise. A difference of exactly the noise is within it. */
-    static Change of(String label, String unit, double before, double now, OptionalDouble least, Noise.Better better) {
-        return new Change(
-                label,
-                unit,
-                OptionalDouble.of(before),
-                OptionalDouble.of(now),
-                least,
-                verdict(now - before, least, better),
-                "");
-    }
-
     /**
      * What lies between two measures, either of which may be known only to be no less. A difference of exactly the
      * noise is within it.
@@ -56,9 +44,7 @@ public record Change(
             return Verdict.NOT_COMPARABLE;
         }
         return noise.map(known -> verdict(
-                        difference.getAsDouble(),
-                        OptionalDouble.of(known.least(before.value(), now.value(), unit)),
-                        known.better()))
+                        difference.getAsDouble(), known.least(before.value(), now.value(), unit), known.better()))
                 .orElse(Verdict.NO_NOISE_KNOWN);
     }
 
@@ -74,23 +60,24 @@ public record Change(
                     Verdict.NOT_COMPARABLE,
                     "not asked yet");
         }
-        OptionalDouble least = noise.isPresent()
-                ? OptionalDouble.of(noise.get().least(before, now.getAsInt(), unit))
-                : OptionalDouble.empty();
-        return of(
-                label,
-                unit,
-                before,
-                now.getAsInt(),
-                least,
-                noise.map(Noise::better).orElse(Noise.Better.LESS));
+        return of(label, unit, before, now.getAsInt(), noise);
     }
 
-    private static Verdict verdict(double difference, OptionalDouble least, Noise.Better better) {
-        if (least.isEmpty()) {
-            return Verdict.NO_NOISE_KNOWN;
-        }
-        if (Math.abs(difference) <= least.getAsDouble()) {
+    /** Two measures that were read, with their noise. */
+    static Change of(String label, String unit, double before, double now, Optional<Noise> noise) {
+        return new Change(
+                label,
+                unit,
+                OptionalDouble.of(before),
+                OptionalDouble.of(now),
+                noise.map(known -> OptionalDouble.of(known.least(before, now, unit)))
+                        .orElse(OptionalDouble.empty()),
+                between(MeasuredValue.exactly(before), MeasuredValue.exactly(now), noise, unit),
+                "");
+    }
+
+    private static Verdict verdict(double difference, double least, Noise.Better better) {
+        if (Math.abs(difference) <= least) {
             return Verdict.WITHIN_NOISE;
         }
         return difference > 0 == (better == Noise.Better.MORE) ? Verdict.BETTER : Verdict.WORSE;

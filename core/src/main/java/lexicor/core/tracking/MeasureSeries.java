@@ -32,7 +32,8 @@ public record MeasureSeries(
      */
     public record Point(int visit, MeasuredValue value, OptionalDouble well, String because) {
 
-        boolean counts() {
+        /** Whether it is compared with the others. */
+        public boolean counts() {
             return because.isEmpty();
         }
 
@@ -48,13 +49,10 @@ public record MeasureSeries(
      * What the series comes to, the last visit against the first.
      *
      * @param confirmed whether the visit before the last says the same
-     * @param trend over days; empty below {@link #ENOUGH} visits on different days, or where one is known only to be no
-     *     less
      * @param stalled whether the usual pace is known and the slope is surely less than half of it
      * @param says the same in a sentence without a full stop
      */
-    public record Summary(
-            Change.Verdict verdict, boolean confirmed, Optional<Trend> trend, boolean stalled, String says) {}
+    public record Summary(Change.Verdict verdict, boolean confirmed, boolean stalled, String says) {}
 
     public MeasureSeries {
         points = List.copyOf(points);
@@ -75,27 +73,32 @@ public record MeasureSeries(
         List<Point> points = all.stream().filter(Point::counts).toList();
         if (points.size() < 2) {
             String says = points.isEmpty() ? "Nothing that can be compared" : "One measure so far";
-            return new Summary(Change.Verdict.NOT_COMPARABLE, false, Optional.empty(), false, says);
+            return new Summary(Change.Verdict.NOT_COMPARABLE, false, false, says);
         }
         MeasuredValue first = points.get(0).value();
         MeasuredValue last = points.get(points.size() - 1).value();
         Change.Verdict between = Change.between(first, last, noise, unit);
-        Optional<Trend> trend = trend(points, days);
-        Change.Verdict verdict = bySlope(between, trend, noise);
+        long visitDays = visitDays(points, days);
+        Optional<Trend> pace =
+                visitDays < ENOUGH ? Optional.empty() : noise.flatMap(known -> pace(known, points, days));
+        Change.Verdict verdict = between == Change.Verdict.WITHIN_NOISE
+                ? pace.map(MeasureSeries::bySlope).orElse(between)
+                : between;
         boolean changed = verdict == Change.Verdict.BETTER || verdict == Change.Verdict.WORSE;
         boolean confirmed = changed
                 && points.size() > 2
                 && Change.between(first, points.get(points.size() - 2).value(), noise, unit) == verdict;
-        boolean stalled = trend.isPresent()
-                && noise.flatMap(known -> behind(known, trend.get())).orElse(false);
+        OptionalDouble usual = noise.map(Noise::usualADay).orElse(OptionalDouble.empty());
+        boolean stalled = usual.isPresent() && pace.isPresent() && pace.get().upper() < usual.getAsDouble() / 2;
         List<String> says = new ArrayList<>();
         says.add(words(verdict, first, last, unit, noise)
                 + (confirmed
                         ? ", confirmed by the visit before"
                         : changed && verdict != between ? ", by its slope" : ""));
-        noise.filter(known -> known.usualADay().isPresent())
-                .ifPresent(known -> says.add(pace(known, trend, stalled, visitDays(points, days))));
-        return new Summary(verdict, confirmed, trend, stalled, String.join(". ", says));
+        if (usual.isPresent()) {
+            says.add(words(pace, MeasureWords.of(usual.getAsDouble(), unit), unit, stalled, ENOUGH - visitDays));
+        }
+        return new Summary(verdict, confirmed, stalled, String.join(". ", says));
     }
 
     private static long visitDays(List<Point> points, double[] days) {
@@ -105,40 +108,22 @@ public record MeasureSeries(
                 .count();
     }
 
-    private static Optional<Trend> trend(List<Point> points, double[] days) {
-        if (visitDays(points, days) < ENOUGH
-                || points.stream().anyMatch(point -> point.value().atLeast())) {
+    /** The slope turned so that more is better; empty where a measure is known only to be no less. */
+    private static Optional<Trend> pace(Noise noise, List<Point> points, double[] days) {
+        if (points.stream().anyMatch(point -> point.value().atLeast())) {
             return Optional.empty();
         }
-        return Optional.of(Trend.of(
+        Trend trend = Trend.of(
                 points.stream().mapToDouble(point -> days[point.visit()]).toArray(),
-                points.stream().mapToDouble(point -> point.value().value()).toArray()));
+                points.stream().mapToDouble(point -> point.value().value()).toArray());
+        return Optional.of(noise.better() == Noise.Better.MORE ? trend : trend.reversed());
     }
 
     /** Many visits that go one way are a change, though no pair of them is beyond the noise. */
-    private static Change.Verdict bySlope(Change.Verdict between, Optional<Trend> trend, Optional<Noise> noise) {
-        if (between != Change.Verdict.WITHIN_NOISE || noise.isEmpty() || trend.isEmpty()) {
-            return between;
-        }
-        boolean rises = trend.get().lower() > 0;
-        boolean falls = trend.get().upper() < 0;
-        return !rises && !falls
-                ? between
-                : rises == (noise.get().better() == Noise.Better.MORE) ? Change.Verdict.BETTER : Change.Verdict.WORSE;
-    }
-
-    private static Optional<Boolean> behind(Noise noise, Trend trend) {
-        return noise.usualADay().isEmpty()
-                ? Optional.empty()
-                : Optional.of(better(noise, trend.slope(), trend.lower(), trend.upper())[2]
-                        < noise.usualADay().getAsDouble() / 2);
-    }
-
-    /** Slope and limits turned so that more is better. */
-    private static double[] better(Noise noise, double slope, double lower, double upper) {
-        return noise.better() == Noise.Better.MORE
-                ? new double[] {slope, lower, upper}
-                : new double[] {-slope, -upper, -lower};
+    private static Change.Verdict bySlope(Trend pace) {
+        return pace.lower() > 0
+                ? Change.Verdict.BETTER
+                : pace.upper() < 0 ? Change.Verdict.WORSE : Change.Verdict.WITHIN_NOISE;
     }
 
     private static String words(
@@ -159,18 +144,16 @@ public record MeasureSeries(
         };
     }
 
-    private static String pace(Noise noise, Optional<Trend> trend, boolean stalled, long days) {
-        String usual = MeasureWords.of(noise.usualADay().orElseThrow(), noise.unit());
-        if (trend.isEmpty()) {
-            long more = ENOUGH - days;
+    /** @param more visits on further days before there can be a pace */
+    private static String words(Optional<Trend> pace, String usual, String unit, boolean stalled, long more) {
+        if (pace.isEmpty()) {
             return more > 0
                     ? more + (more == 1 ? " more visit" : " more visits") + " before its pace can be told"
                     : "Its pace cannot be told";
         }
-        double[] pace = better(
-                noise, trend.get().slope(), trend.get().lower(), trend.get().upper());
-        String moves = MeasureWords.precisely(pace[0]) + " " + noise.unit() + " a day ("
-                + MeasureWords.precisely(pace[1]) + " to " + MeasureWords.precisely(pace[2]) + ")";
+        String moves = MeasureWords.precisely(pace.get().slope()) + " " + unit + " a day ("
+                + MeasureWords.precisely(pace.get().lower()) + " to "
+                + MeasureWords.precisely(pace.get().upper()) + ")";
         return stalled
                 ? "Stalled: " + moves + ", less than half of the usual " + usual
                 : "Moves on by " + moves + "; the usual hope is about " + usual;

@@ -150,13 +150,7 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
             return Optional.of(new Change(
                     label, measure.unit(), then, today, least, Change.Verdict.NOT_COMPARABLE, because.get()));
         }
-        return Optional.of(Change.of(
-                label,
-                measure.unit(),
-                then.getAsDouble(),
-                today.getAsDouble(),
-                least,
-                known.map(Noise::better).orElse(Noise.Better.MORE)));
+        return Optional.of(Change.of(label, measure.unit(), then.getAsDouble(), today.getAsDouble(), known));
     }
 
     private static Optional<String> notComparable(
@@ -187,18 +181,26 @@ public record Retest(ExaminationTest test, boolean done, List<Change> changes) {
     }
 
     private static String nothingCameOn(MeasuredValue before, MeasuredValue now) {
-        String then = "nothing came on within " + Math.round(before.value()) + " s last time";
-        String today = "nothing came on within " + Math.round(now.value()) + " s this time";
-        return before.atLeast() && now.atLeast()
-                ? then + ", nor within " + Math.round(now.value()) + " s this time"
-                : before.atLeast() ? then : today;
+        String then = nothingCameOn(before) + " last time";
+        return !before.atLeast()
+                ? nothingCameOn(now) + " this time"
+                : now.atLeast() ? then + ", nor within " + seconds(now) + " this time" : then;
+    }
+
+    private static String nothingCameOn(MeasuredValue held) {
+        return "nothing came on within " + seconds(held);
+    }
+
+    private static String seconds(MeasuredValue held) {
+        return Math.round(held.value()) + " s";
     }
 
     /** A hold that ended without an onset says more than that nothing was measured. */
     private static String missing(PartDefinition.Measure measure, Visit visit) {
-        OptionalDouble held =
-                measure.key().equals(ONSET) ? visit.value(HELD_FOR, Part.Context.PLAIN) : OptionalDouble.empty();
-        return held.isEmpty() ? "not measured" : "nothing came on within " + Math.round(held.getAsDouble()) + " s";
+        return visit.measured(measure, Part.Context.PLAIN)
+                .filter(MeasuredValue::atLeast)
+                .map(Retest::nothingCameOn)
+                .orElse("not measured");
     }
 
     static String quality(ExaminationTest test, Set<String> quality) {

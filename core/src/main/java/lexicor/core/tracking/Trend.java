@@ -42,6 +42,11 @@ public record Trend(double slope, double lower, double upper, int pairs) {
         return new Trend(median(slopes), slopes[lower], slopes[upper], slopes.length);
     }
 
+    /** The same of a measure that is better the less it is, so that more of the slope is better. */
+    Trend reversed() {
+        return new Trend(-slope, -upper, -lower, pairs);
+    }
+
     private static double[] slopes(double[] days, double[] values) {
         double[] slopes = new double[days.length * (days.length - 1) / 2];
         int count = 0;

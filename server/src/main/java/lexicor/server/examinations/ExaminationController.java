@@ -4,7 +4,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.Size;
-import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
@@ -33,11 +32,10 @@ import lexicor.server.examinations.weighing.InsightJson;
 import lexicor.server.examinations.weighing.WeighingJson;
 import lexicor.server.load.InTurn;
 import lexicor.server.notes.NoteLength;
+import lexicor.server.page.Download;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.NotFound;
 import lexicor.server.report.ReportPrinter;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -232,15 +230,7 @@ class ExaminationController {
         Recorded recorded = service.examination(id);
         String entry = calendar.of(recorded)
                 .orElseThrow(() -> new NotFound("No day to test again is set. Set one in the conclusion."));
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(recorded.row().caseFile().code() + " test again.ics", StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .body(entry);
+        return Download.text("calendar", recorded.row().caseFile().code() + " test again.ics", entry);
     }
 
     /** The report as a page, to be looked at and printed. Only the clinic's own page may show it within itself. */
@@ -264,13 +254,7 @@ class ExaminationController {
         Recorded recorded = service.examination(id);
         String name = recorded.row().caseFile().code() + " " + recorded.row().region() + " "
                 + FILE_DAY.format(recorded.row().startedAt()) + ".pdf";
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(name.replaceAll("[^A-Za-z0-9 .-]", "-"))
-                                .build()
-                                .toString())
+        return Download.named(name)
                 .body(printer.print(results.report(recorded, Optional.ofNullable(version)))
                         .pdf());
     }

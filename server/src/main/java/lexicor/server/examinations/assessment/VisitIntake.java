@@ -15,7 +15,6 @@ import lexicor.core.catalogue.Schools;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.TestReading;
 import lexicor.core.findings.Visit;
-import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeFolder;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.intake.IntakeState;
@@ -51,7 +50,7 @@ public class VisitIntake {
 
     public IntakeState of(Recorded recorded) {
         ExaminationRow row = recorded.row();
-        return folder.fold(row.region(), IntakeAnswers.of(recorded.history().heard()), person(row), row.day());
+        return folder.fold(row.region(), recorded.told(), person(row), row.day());
     }
 
     private static Person person(ExaminationRow row) {

@@ -1,13 +1,10 @@
 package lexicor.server.examinations.course;
 
-import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
 import lexicor.server.load.InTurn;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
+import lexicor.server.page.Download;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -18,8 +15,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/cases/{id}/complaints/{complaint}")
 class CourseController {
-
-    private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
 
     private final Courses courses;
 
@@ -40,14 +35,6 @@ class CourseController {
     @Traced(action = Action.TOOK_OUT, subject = "case")
     public ResponseEntity<String> table(@PathVariable UUID id, @PathVariable UUID complaint) {
         CourseJson course = courses.of(id, complaint);
-        return ResponseEntity.ok()
-                .contentType(CSV)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(Courses.fileName(course))
-                                .build()
-                                .toString())
-                .body(CourseTable.of(course));
+        return Download.text("csv", Courses.fileName(course), CourseTable.of(course));
     }
 }

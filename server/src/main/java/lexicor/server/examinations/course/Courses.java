@@ -9,7 +9,6 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -24,7 +23,6 @@ import lexicor.core.tracking.MeasureSeries;
 import lexicor.core.tracking.Noise;
 import lexicor.core.tracking.NoiseTable;
 import lexicor.core.tracking.ResponseSeries;
-import lexicor.core.tracking.Retest;
 import lexicor.server.cases.CaseService;
 import lexicor.server.cases.Episode;
 import lexicor.server.examinations.assessment.Assessment;
@@ -33,7 +31,7 @@ import lexicor.server.examinations.record.ExaminationRecords;
 import lexicor.server.examinations.record.People;
 import lexicor.server.examinations.record.Recorded;
 import lexicor.server.examinations.signing.Results;
-import lexicor.server.examinations.weighing.TestStates;
+import lexicor.server.examinations.weighing.Retests;
 import lexicor.server.problems.NotFound;
 import lexicor.server.settings.ClinicSettings;
 import org.springframework.stereotype.Service;
@@ -97,10 +95,11 @@ class Courses {
         }
         Side side = visits.get(visits.size() - 1).row().side();
         NoiseTable table = settings.now().noise(noise);
-        Course course = Course.of(
-                visits.stream().map(visit -> visit(visit, side)).toList(), catalogue, scales(episode.region()), table);
+        List<Course.Visit> read =
+                visits.stream().map(visit -> visit(visit, side)).toList();
+        Course course = Course.of(read, catalogue, scales(episode.region()), table);
         Set<TestId> chosen =
-                visits.stream().flatMap(visit -> markers(visit).stream()).collect(Collectors.toSet());
+                read.stream().flatMap(visit -> visit.markers().stream()).collect(Collectors.toSet());
         LocalDate first = day(visits.get(0));
         return new CourseJson(
                 caseId,
@@ -126,32 +125,18 @@ class Courses {
 
     private Course.Visit visit(Recorded recorded, Side side) {
         Assessment here = assessments.of(recorded);
-        IntakeAnswers told = told(recorded);
+        IntakeAnswers told = recorded.told();
         return new Course.Visit(
                 day(recorded).toEpochDay(),
-                test -> last(recorded, here, test, side),
-                test -> last(recorded, here, test, side.other()),
+                test -> Retests.visit(recorded, test, side, here.schools()),
+                test -> Retests.visit(recorded, test, side.other(), here.schools()),
                 here.readings(),
                 told::whole,
-                markers(recorded));
-    }
-
-    private static Retest.Visit last(Recorded recorded, Assessment here, TestId test, Side side) {
-        return new Retest.Visit(
-                recorded.history().attempts(test, side).stream().reduce((first, last) -> last),
-                TestStates.counts(here.schools()));
+                Conclusion.of(told).markers());
     }
 
     private static LocalDate day(Recorded recorded) {
         return LocalDate.ofInstant(recorded.row().startedAt(), ZoneId.systemDefault());
-    }
-
-    private static IntakeAnswers told(Recorded recorded) {
-        return IntakeAnswers.of(recorded.history().heard());
-    }
-
-    private static List<TestId> markers(Recorded recorded) {
-        return Conclusion.of(told(recorded)).markers();
     }
 
     private List<Course.Scale> scales(String region) {
@@ -162,9 +147,8 @@ class Courses {
     }
 
     private CourseJson.MeasureJson measure(MeasureSeries series, Set<TestId> chosen) {
-        List<MeasureSeries.Point> points = series.points().stream()
-                .filter(point -> point.because().isEmpty())
-                .toList();
+        List<MeasureSeries.Point> points =
+                series.points().stream().filter(MeasureSeries.Point::counts).toList();
         return new CourseJson.MeasureJson(
                 series.test().map(TestId::value).orElse(null),
                 series.test().map(test -> catalogue.test(test).shortName()).orElse(""),
@@ -257,9 +241,6 @@ class Courses {
 
     /** How a file of the course is called. */
     static String fileName(CourseJson course) {
-        return Optional.of(course.code().replaceAll("[^A-Za-z0-9-]", "-"))
-                        .filter(code -> !code.isBlank())
-                        .orElse("case")
-                + "-" + course.region() + "-course.csv";
+        return course.code() + "-" + course.region() + "-course.csv";
     }
 }

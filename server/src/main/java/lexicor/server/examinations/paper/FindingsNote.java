@@ -164,23 +164,18 @@ class FindingsNote {
         return new Finding(
                 test.name()
                         + test.names().usual().map(usual -> " (" + usual + ")").orElse("")
-                        + last(history, test, side)
+                        + history.last(test.id(), side)
                                 .flatMap(attempt -> test.wayInWords(attempt.variant()))
                                 .map(way -> ", done " + Words.inSentence(way))
                                 .orElse(""),
                 history.attempts(test.id(), side).stream()
                         .map(attempt -> response(test, attempt))
                         .collect(Collectors.joining("; repeated: ")),
-                history.attempts(test.id(), side.other()).stream()
-                        .reduce((first, last) -> last)
+                history.last(test.id(), side.other())
                         .map(attempt -> response(test, attempt))
                         .orElse(""),
                 says,
                 false);
-    }
-
-    private static Optional<Attempt> last(History history, ExaminationTest test, Side side) {
-        return history.attempts(test.id(), side).stream().reduce((first, last) -> last);
     }
 
     private String response(ExaminationTest test, Attempt attempt) {

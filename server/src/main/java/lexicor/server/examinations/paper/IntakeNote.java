@@ -40,10 +40,7 @@ class IntakeNote {
 
     /** What was told, in lines of plain text; none where nothing was. */
     List<String> story(Recorded recorded) {
-        return story(
-                        recorded.row().region(),
-                        IntakeAnswers.of(recorded.history().heard()))
-                .stream()
+        return story(recorded.row().region(), recorded.told()).stream()
                 .map(line -> "- " + line)
                 .toList();
     }

@@ -16,7 +16,6 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.examination.Reading;
-import lexicor.core.intake.IntakeAnswers;
 import lexicor.server.examinations.assessment.Assessments;
 import lexicor.server.examinations.assessment.StandingJson;
 import lexicor.server.examinations.record.ExaminationRow;
@@ -57,10 +56,8 @@ public class Reports {
             Optional<AgainJson> again) {
         ExaminationRow row = recorded.row();
         FindingsNote.Findings found = findings.findings(recorded, assessments.of(recorded));
-        String working = Conclusion.of(IntakeAnswers.of(recorded.history().heard()))
-                .working()
-                .map(ConditionId::value)
-                .orElse("");
+        String working =
+                Conclusion.of(recorded.told()).working().map(ConditionId::value).orElse("");
         List<StandingJson> weighed = shown(weighing, working);
         Optional<StandingJson> first = weighed.stream()
                 .filter(standing -> standing.conditionId().equals(working))

@@ -14,7 +14,6 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.conclusion.Conclusion;
-import lexicor.core.intake.IntakeAnswers;
 import lexicor.server.examinations.record.CommandRow;
 import lexicor.server.examinations.record.Recorded;
 import org.springframework.stereotype.Component;
@@ -34,8 +33,7 @@ public class RetestCalendar {
 
     /** Empty where no day was set. The same record gives the same entry, which takes the place of an earlier one. */
     public Optional<String> of(Recorded recorded) {
-        Conclusion conclusion =
-                Conclusion.of(IntakeAnswers.of(recorded.history().heard()));
+        Conclusion conclusion = Conclusion.of(recorded.told());
         return conclusion.again().map(day -> calendar(recorded, conclusion, day).write());
     }
 

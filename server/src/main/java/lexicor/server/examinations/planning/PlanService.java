@@ -159,13 +159,13 @@ public class PlanService {
 
     /** The tests of the plan that was taken; none where none was. */
     public static Set<TestId> planned(Recorded recorded) {
-        return new LinkedHashSet<>(answered(IntakeAnswers.of(recorded.history().heard()), AnswerCheck.PLAN));
+        return new LinkedHashSet<>(answered(recorded.told(), AnswerCheck.PLAN));
     }
 
     /** What results have changed for the plan that was taken; nothing where none was, and before there is any. */
     public PlanJson.ReplanJson again(Recorded recorded) {
         Table table = table(recorded);
-        IntakeAnswers told = IntakeAnswers.of(recorded.history().heard());
+        IntakeAnswers told = recorded.told();
         List<TestId> planned = answered(told, AnswerCheck.PLAN);
         if (planned.isEmpty() || !testedSinceTaken(recorded)) {
             return new PlanJson.ReplanJson(recorded.lastNumber(), List.of(), List.of(), List.of());

@@ -2,6 +2,7 @@ package lexicor.server.examinations.record;
 
 import java.util.List;
 import lexicor.core.examination.History;
+import lexicor.core.intake.IntakeAnswers;
 
 /**
  * An examination with everything that happened in it.
@@ -59,6 +60,11 @@ public record Recorded(
     /** Sign-in names of everybody who entered a finding that counts, in the order of their first. */
     public List<String> findingsBy() {
         return history.authors();
+    }
+
+    /** The answers of intake and conclusion that count. */
+    public IntakeAnswers told() {
+        return IntakeAnswers.of(history.heard());
     }
 
     /** Number of the last command, 0 before the first. */

@@ -7,7 +7,6 @@ import java.util.UUID;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.Side;
-import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeForm;
 import lexicor.server.audit.CurrentUser;
 import lexicor.server.cases.Affected;
@@ -126,7 +125,7 @@ public class Visits {
                 || !last.row().region().equals(request.region())) {
             throw new BadInput("follows", "allowed: an earlier examination of the same case and region");
         }
-        List<AnswerJson> kept = IntakeAnswers.of(last.history().heard()).answers().stream()
+        List<AnswerJson> kept = last.told().answers().stream()
                 .filter(form::keeps)
                 .flatMap(answer -> check.stillAsked(request.region(), answer).stream())
                 .map(AnswerJson::of)

@@ -18,7 +18,6 @@ import lexicor.core.conclusion.Conclusion;
 import lexicor.core.conclusion.Difference;
 import lexicor.core.conclusion.Markers;
 import lexicor.core.conclusion.SigningBlocker;
-import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.posttest.Percent;
 import lexicor.core.weighing.Ranking;
@@ -135,7 +134,7 @@ public class Conclusions {
     }
 
     private static Conclusion concluded(Recorded recorded) {
-        return Conclusion.of(IntakeAnswers.of(recorded.history().heard()));
+        return Conclusion.of(recorded.told());
     }
 
     /** The working diagnosis and its rivals; before there are any, those that lead, by figures or by their picture. */

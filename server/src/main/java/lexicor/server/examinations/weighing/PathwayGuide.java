@@ -42,7 +42,7 @@ public class PathwayGuide {
             List<TestValue> ahead,
             Ranking ranking,
             Thresholds thresholds) {
-        IntakeAnswers told = IntakeAnswers.of(recorded.history().heard());
+        IntakeAnswers told = recorded.told();
         List<String> followed = told.values(Pathways.FOLLOWED);
         return pathways.of(recorded.row().region()).stream()
                 .map(pathway -> {
@@ -66,7 +66,7 @@ public class PathwayGuide {
 
     /** What the note says of pathways on which a question was answered: the way gone and where it stands. */
     public List<String> lines(Recorded recorded, OpenTests open, List<TestReading> readings) {
-        IntakeAnswers told = IntakeAnswers.of(recorded.history().heard());
+        IntakeAnswers told = recorded.told();
         return pathways.of(recorded.row().region()).stream()
                 .filter(pathway -> !answers(pathway, told).isEmpty())
                 .map(pathway -> {

@@ -10,10 +10,11 @@ import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.conclusion.Markers;
-import lexicor.core.examination.Attempt;
+import lexicor.core.examination.Side;
 import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.tracking.Change;
+import lexicor.core.tracking.MeasureWords;
 import lexicor.core.tracking.NoiseTable;
 import lexicor.core.tracking.Retest;
 import lexicor.server.examinations.assessment.VisitIntake;
@@ -56,9 +57,9 @@ public class Retests {
 
     private AgainJson between(Recorded before, Recorded now) {
         NoiseTable table = settings.at(now.row().settingsRevision()).noise(noise);
-        List<TestId> chosen = Conclusion.of(told(before)).markers();
+        List<TestId> chosen = Conclusion.of(before.told()).markers();
         List<TestId> measured = Markers.suggested(before.history(), now.row().side()).stream()
-                .filter(test -> last(now, test).isPresent())
+                .filter(test -> now.history().last(test, now.row().side()).isPresent())
                 .toList();
         List<AgainJson.RetestJson> tests = (chosen.isEmpty() ? measured : chosen)
                 .stream()
@@ -78,7 +79,7 @@ public class Retests {
                 before.row().startedAt(),
                 !chosen.isEmpty(),
                 tests,
-                scales(told(before), told(now), now.row().region(), table),
+                scales(before.told(), now.told(), now.row().region(), table),
                 table.entries().equals(noise.entries()));
     }
 
@@ -100,18 +101,12 @@ public class Retests {
 
     /** What the other visit has of a test, on the side that is in question now. */
     private Retest.Visit visit(Recorded recorded, TestId test, Recorded now) {
-        Schools schools = intake.schools(recorded.row(), intake.of(recorded));
-        return new Retest.Visit(
-                recorded.history().attempts(test, now.row().side()).stream().reduce((first, last) -> last),
-                TestStates.counts(schools));
+        return visit(recorded, test, now.row().side(), intake.schools(recorded.row(), intake.of(recorded)));
     }
 
-    private static Optional<Attempt> last(Recorded recorded, TestId test) {
-        return recorded.history().attempts(test, recorded.row().side()).stream().reduce((first, last) -> last);
-    }
-
-    private static IntakeAnswers told(Recorded recorded) {
-        return IntakeAnswers.of(recorded.history().heard());
+    /** What a visit has of a test on a side; of several tries of a gauge that counts which the schools count. */
+    public static Retest.Visit visit(Recorded recorded, TestId test, Side side, Schools schools) {
+        return new Retest.Visit(recorded.history().last(test, side), TestStates.counts(schools));
     }
 
     /** The same in words, for a note; none where nothing was measured again. */
@@ -154,11 +149,6 @@ public class Retests {
     }
 
     private static String measure(Double value, String unit, String when) {
-        return value == null ? "" : number(value) + (unit.equals("°") || unit.equals("%") ? "" : " ") + unit + when;
-    }
-
-    private static String number(double value) {
-        double rounded = Math.round(value * 10) / 10.0;
-        return rounded == Math.rint(rounded) ? String.valueOf(Math.round(rounded)) : String.valueOf(rounded);
+        return value == null ? "" : MeasureWords.of(value, unit) + when;
     }
 }

@@ -110,7 +110,7 @@ public class TestStates {
     }
 
     /** Which of several tries counts by these schools. */
-    public static ForceTries.Counts counts(Schools schools) {
+    static ForceTries.Counts counts(Schools schools) {
         return schools.choice(FORCE_SCHOOL).equals("mean") ? ForceTries.Counts.MEAN : ForceTries.Counts.BEST;
     }
 
