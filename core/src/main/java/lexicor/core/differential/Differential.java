@@ -106,7 +106,16 @@ public final class Differential {
 
     private record Reduced(List<Modelled> entries, List<Joined> components) {}
 
-    private record Joined(List<Integer> families, boolean[] active, List<Modelled> entries, List<Ratio> ratios) {}
+    private record Joined(List<Integer> families, boolean[] active, List<Modelled> entries, List<Ratio> ratios) {
+
+        /** The same with another answer of one finding. */
+        Joined said(String finding, Said answer) {
+            List<Modelled> other = entries.stream()
+                    .map(each -> each.finding().id().equals(finding) ? each.said(answer) : each)
+                    .toList();
+            return new Joined(families, active, other, ratios);
+        }
+    }
 
     /** Weighs the findings answered. */
     public Differential(Question question) {
@@ -137,7 +146,7 @@ public final class Differential {
                     .forEach(each -> leftOut.add(new LeftOut(finding.id(), each)));
         }
         answered = reduce(all.stream().filter(each -> each.finding().answered()).toList(), leftOut);
-        posterior = posterior(answered);
+        posterior = posterior(answered.components());
     }
 
     /** The starts as they were made coherent. */
@@ -242,10 +251,13 @@ public final class Differential {
 
     private Posterior posterior(Predicate<String> ids) {
         return posterior(joined(
-                answered.entries().stream()
-                        .filter(each -> ids.test(each.finding().id()))
-                        .toList(),
-                question.ratios().stream().filter(each -> ids.test(each.id())).toList()));
+                        answered.entries().stream()
+                                .filter(each -> ids.test(each.finding().id()))
+                                .toList(),
+                        question.ratios().stream()
+                                .filter(each -> ids.test(each.id()))
+                                .toList())
+                .components());
     }
 
     private static double moved(double after, double before) {
@@ -269,34 +281,30 @@ public final class Differential {
     }
 
     private Ahead ahead(Modelled open) {
-        Outcome positive = with(open, Said.POSITIVE);
-        Outcome negative = with(open, Said.NEGATIVE);
-        List<Integer> conditions = positive.component().families().stream()
+        Joined positive = with(open.said(Said.POSITIVE));
+        Joined negative = positive.said(open.finding().id(), Said.NEGATIVE);
+        Posterior ifPositive = posterior(List.of(positive));
+        Posterior ifNegative = posterior(List.of(negative));
+        List<Integer> conditions = positive.families().stream()
                 .flatMapToInt(root -> Arrays.stream(forest.family(root)))
                 .boxed()
                 .toList();
         return new Ahead(
                 open.finding().id(),
-                1 / (1 + Math.exp(negative.logEvidence() - positive.logEvidence())),
+                1 / (1 + Math.exp(ifNegative.logEvidence[0] - ifPositive.logEvidence[0])),
                 conditions,
-                conditions.stream().mapToDouble(c -> positive.now()[c]).toArray(),
-                conditions.stream().mapToDouble(c -> negative.now()[c]).toArray());
+                conditions.stream().mapToDouble(c -> ifPositive.now[c]).toArray(),
+                conditions.stream().mapToDouble(c -> ifNegative.now[c]).toArray());
     }
 
-    private record Outcome(Joined component, double logEvidence, double[] now) {}
-
-    private Outcome with(Modelled open, Said said) {
-        Modelled then = open.said(said);
+    /** The component of one more finding beside those answered. */
+    private Joined with(Modelled more) {
         List<Modelled> entries = new ArrayList<>(answered.entries());
-        entries.add(then);
-        Reduced reduced = reduce(entries, new LinkedHashSet<>());
-        Posterior after = posterior(reduced);
-        for (int c = 0; c < reduced.components().size(); c++) {
-            if (reduced.components().get(c).entries().stream().anyMatch(each -> each.finding() == then.finding())) {
-                return new Outcome(reduced.components().get(c), after.logEvidence[c], after.now);
-            }
-        }
-        throw new IllegalStateException("an answered finding is in a component");
+        entries.add(more);
+        return reduce(entries, new LinkedHashSet<>()).components().stream()
+                .filter(each -> each.entries().stream().anyMatch(entry -> entry.finding() == more.finding()))
+                .findFirst()
+                .orElseThrow();
     }
 
     /**
@@ -422,10 +430,10 @@ public final class Differential {
         }
     }
 
-    private Posterior posterior(Reduced reduced) {
-        Posterior after = new Posterior(starts, reduced.components().size());
-        for (int c = 0; c < reduced.components().size(); c++) {
-            Joined component = reduced.components().get(c);
+    private Posterior posterior(List<Joined> components) {
+        Posterior after = new Posterior(starts, components.size());
+        for (int c = 0; c < components.size(); c++) {
+            Joined component = components.get(c);
             List<boolean[]> states = forest.states(component.families(), component.active());
             double[] logs = new double[states.size()];
             double greatest = Double.NEGATIVE_INFINITY;

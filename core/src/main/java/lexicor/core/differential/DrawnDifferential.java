@@ -2,9 +2,12 @@ package lexicor.core.differential;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
+import java.util.function.ToIntFunction;
 import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.dependence.LogitTable;
 import lexicor.core.dependence.PhiTable;
@@ -67,6 +70,10 @@ final class DrawnDifferential {
         private final double[][] moved;
         private final List<Long> masks = new ArrayList<>();
         private final double[] logs;
+        /** Of each target, its place among the fitted ones; -1 where it was not fitted. */
+        private final int[] fitted;
+
+        private final double[] eta;
         private double[] share = new double[0];
         private double[] quantiles = new double[0];
         private double[][] columns = new double[0][];
@@ -74,7 +81,11 @@ final class DrawnDifferential {
         Entry(Modelled modelled) {
             this.modelled = modelled;
             wider = Shares.wider(forest, modelled.shares().targets());
+            eta = new double[modelled.fit().eta().length];
             logs = new double[modelled.shares().targets().size() + 1];
+            fitted = modelled.shares().targets().stream()
+                    .mapToInt(modelled.fit().targets()::indexOf)
+                    .toArray();
             int records = modelled.kept().size();
             moved = new double[2 * records][];
             for (int r = 0; r < records; r++) {
@@ -107,9 +118,7 @@ final class DrawnDifferential {
                 columns = new double[masks.size()][];
             }
             ShareFit.Result fit = modelled.fit();
-            List<Integer> targets = modelled.shares().targets();
             double most = Double.NEGATIVE_INFINITY;
-            double[] eta = new double[fit.eta().length];
             for (int k = 0; k < eta.length; k++) {
                 eta[k] = fit.eta()[k];
                 for (int row = 0; row < moved.length; row++) {
@@ -119,14 +128,14 @@ final class DrawnDifferential {
             }
             double none = eta[0];
             logs[0] = Shares.logNot(none);
-            for (int t = 0; t < targets.size(); t++) {
-                int fitted = fit.targets().indexOf(targets.get(t));
-                logs[t + 1] = Shares.logNot(fitted < 0 ? (none + most) / 2 : eta[fitted + 1]);
+            for (int t = 0; t < fitted.length; t++) {
+                logs[t + 1] = Shares.logNot(fitted[t] < 0 ? (none + most) / 2 : eta[fitted[t] + 1]);
             }
             for (int m = 0; m < share.length; m++) {
                 double log = logs[0];
-                for (int t = 0; t < targets.size(); t++) {
-                    if ((masks.get(m) >> t & 1) == 1) {
+                long mask = masks.get(m);
+                for (int t = 0; t < fitted.length; t++) {
+                    if ((mask >> t & 1) == 1) {
                         log += logs[t + 1] - logs[wider[t] < 0 ? 0 : wider[t] + 1];
                     }
                 }
@@ -152,6 +161,7 @@ final class DrawnDifferential {
     private final class Group {
         private final List<Entry> members;
         private final double[] rhos;
+        private final Map<Double, FactorQuadrature> kernels = new HashMap<>();
         private final List<List<Integer>> combinations = new ArrayList<>();
         private double[][] profiles = new double[0][];
 
@@ -160,6 +170,11 @@ final class DrawnDifferential {
             rhos = members.size() > 1
                     ? source.rho(members.get(0).modelled.group().orElseThrow())
                     : new double[0];
+        }
+
+        /** Correlations come from a grid, so that a few kernels serve all draws. */
+        private FactorQuadrature kernel(double rho) {
+            return kernels.computeIfAbsent(rho, value -> FactorQuadrature.of(value, link, RULE));
         }
 
         int place(boolean[] state) {
@@ -177,7 +192,7 @@ final class DrawnDifferential {
             if (profiles.length == 0) {
                 profiles = new double[combinations.size()][OUTER.length];
             }
-            FactorQuadrature kernel = FactorQuadrature.of(rhos.length == 0 ? link : rhos[draw], link, RULE);
+            FactorQuadrature kernel = kernel(rhos.length == 0 ? link : rhos[draw]);
             for (Entry member : members) {
                 for (int m = 0; m < member.masks.size(); m++) {
                     member.column(m, kernel);
@@ -218,21 +233,13 @@ final class DrawnDifferential {
         List<List<Group>> homes = byHome.values().stream()
                 .map(groups -> groups.values().stream().map(Group::new).toList())
                 .toList();
-        int[][][] places = new int[states.size()][homes.size()][];
-        int[][] alone = new int[states.size()][apart.size()];
-        for (int s = 0; s < states.size(); s++) {
-            boolean[] state = states.get(s);
-            for (int h = 0; h < homes.size(); h++) {
-                places[s][h] = homes.get(h).stream()
-                        .mapToInt(group -> group.place(state))
-                        .toArray();
-            }
-            alone[s] = apart.stream().mapToInt(each -> each.place(state)).toArray();
-        }
-        double[][] logs = ratios.stream().map(source::log).toArray(double[][]::new);
-        int[] conditions = families.stream()
-                .flatMapToInt(root -> Arrays.stream(forest.family(root)))
-                .toArray();
+        List<FamilyPrior> priors = families.stream()
+                .map(root -> new FamilyPrior(states, forest.family(root), active))
+                .toList();
+        List<Part> parts = new ArrayList<>(priors);
+        homes.forEach(groups -> parts.add(new HomeMean(states, groups)));
+        apart.forEach(entry -> parts.add(new Alone(states, entry)));
+        ratios.forEach(ratio -> parts.add(new Known(states, ratio)));
         double[] weights = new double[states.size()];
         for (int i = 0; i < draws; i++) {
             for (Entry each : entries) {
@@ -243,61 +250,174 @@ final class DrawnDifferential {
                     group.draw(i);
                 }
             }
+            Arrays.fill(weights, 1);
+            for (Part part : parts) {
+                part.multiply(weights, i);
+            }
             double sum = 0;
-            for (int s = 0; s < weights.length; s++) {
-                boolean[] state = states.get(s);
-                double weight = prior(state, conditions, active, i);
-                for (int a = 0; a < apart.size(); a++) {
-                    double share = apart.get(a).share[alone[s][a]];
-                    weight *= apart.get(a).modelled.positive() ? share : 1 - share;
-                }
-                for (int r = 0; r < logs.length; r++) {
-                    weight *= state[forest.place(ratios.get(r).condition())] ? Math.exp(logs[r][i]) : 1;
-                }
-                for (int h = 0; h < homes.size(); h++) {
-                    weight *= mean(homes.get(h), places[s][h]);
-                }
-                weights[s] = weight;
+            for (double weight : weights) {
                 sum += weight;
             }
-            place(conditions, active, states, weights, sum, i);
-        }
-    }
-
-    private double prior(boolean[] state, int[] conditions, boolean[] active, int draw) {
-        double prior = 1;
-        for (int c : conditions) {
-            if (active[c] && (forest.parent(c) < 0 || state[forest.parent(c)])) {
-                prior *= state[c] ? shares[c][draw] : 1 - shares[c][draw];
+            for (FamilyPrior family : priors) {
+                family.place(weights, sum, i);
             }
         }
-        return prior;
     }
 
-    private static double mean(List<Group> groups, int[] places) {
-        double sum = 0;
-        for (int v = 0; v < OUTER.length; v++) {
-            double value = OUTER[v];
-            for (int g = 0; g < places.length; g++) {
-                value *= groups.get(g).profiles[places[g]][v];
-            }
-            sum += value;
+    /**
+     * A factor of the weight of states. Few conditions matter to it, so it is worked out once for all states that are
+     * alike in them.
+     */
+    private abstract static class Part {
+        /** By state, which of the values is its own. */
+        private final int[] kinds;
+        /** A state of each kind. */
+        private final List<boolean[]> examples = new ArrayList<>();
+
+        private final double[] values;
+
+        /** @param alike equal for states that are alike */
+        Part(List<boolean[]> states, Function<boolean[], Object> alike) {
+            Map<Object, Integer> known = new HashMap<>();
+            kinds = states.stream()
+                    .mapToInt(state -> known.computeIfAbsent(alike.apply(state), key -> {
+                        examples.add(state);
+                        return examples.size() - 1;
+                    }))
+                    .toArray();
+            values = new double[examples.size()];
         }
-        return sum;
+
+        abstract double value(int kind, int draw);
+
+        final void multiply(double[] weights, int draw) {
+            for (int k = 0; k < values.length; k++) {
+                values[k] = value(k, draw);
+            }
+            for (int s = 0; s < weights.length; s++) {
+                weights[s] *= values[kinds[s]];
+            }
+        }
+
+        /** Sums of weights by kind. */
+        final double[] sums(double[] weights) {
+            Arrays.fill(values, 0);
+            for (int s = 0; s < weights.length; s++) {
+                values[kinds[s]] += weights[s];
+            }
+            return values;
+        }
+
+        final boolean[] example(int kind) {
+            return examples.get(kind);
+        }
+
+        /** One number for each kind, from its example. */
+        final int[] ofExamples(ToIntFunction<boolean[]> number) {
+            return examples.stream().mapToInt(number).toArray();
+        }
     }
 
-    private void place(
-            int[] conditions, boolean[] active, List<boolean[]> states, double[] weights, double sum, int draw) {
-        for (int c : conditions) {
-            if (!active[c]) {
-                chances[c][draw] = chances[forest.parent(c)][draw] * shares[c][draw];
-            } else if (sum > 0) {
-                double chance = 0;
-                for (int s = 0; s < weights.length; s++) {
-                    chance += states.get(s)[c] ? weights[s] : 0;
+    /** The start of the conditions of one family. */
+    private final class FamilyPrior extends Part {
+        private final int[] family;
+        private final boolean[] active;
+
+        FamilyPrior(List<boolean[]> states, int[] family, boolean[] active) {
+            super(states, state -> Arrays.stream(family).mapToObj(c -> state[c]).toList());
+            this.family = family;
+            this.active = active;
+        }
+
+        @Override
+        double value(int kind, int draw) {
+            boolean[] state = example(kind);
+            double prior = 1;
+            for (int c : family) {
+                if (active[c] && (forest.parent(c) < 0 || state[forest.parent(c)])) {
+                    prior *= state[c] ? shares[c][draw] : 1 - shares[c][draw];
                 }
-                chances[c][draw] = Math.min(1, chance / sum);
             }
+            return prior;
+        }
+
+        /** Says where its conditions stand in a draw. */
+        void place(double[] weights, double sum, int draw) {
+            double[] sums = sums(weights);
+            for (int c : family) {
+                if (!active[c]) {
+                    chances[c][draw] = chances[forest.parent(c)][draw] * shares[c][draw];
+                } else if (sum > 0) {
+                    double chance = 0;
+                    for (int k = 0; k < sums.length; k++) {
+                        chance += example(k)[c] ? sums[k] : 0;
+                    }
+                    chances[c][draw] = Math.min(1, chance / sum);
+                }
+            }
+        }
+    }
+
+    /** The answers of groups that share a wider factor: the mean over it. */
+    private final class HomeMean extends Part {
+        private final Group[] groups;
+        /** By group, then by kind. */
+        private final int[][] places;
+
+        HomeMean(List<boolean[]> states, List<Group> groups) {
+            super(
+                    states,
+                    state -> groups.stream().map(group -> group.place(state)).toList());
+            this.groups = groups.toArray(Group[]::new);
+            places = groups.stream().map(group -> ofExamples(group::place)).toArray(int[][]::new);
+        }
+
+        @Override
+        double value(int kind, int draw) {
+            double sum = 0;
+            for (int v = 0; v < OUTER.length; v++) {
+                double value = OUTER[v];
+                for (int g = 0; g < groups.length; g++) {
+                    value *= groups[g].profiles[places[g][kind]][v];
+                }
+                sum += value;
+            }
+            return sum;
+        }
+    }
+
+    /** An answer that stands alone. */
+    private final class Alone extends Part {
+        private final Entry entry;
+        private final int[] places;
+
+        Alone(List<boolean[]> states, Entry entry) {
+            super(states, entry::place);
+            this.entry = entry;
+            places = ofExamples(entry::place);
+        }
+
+        @Override
+        double value(int kind, int draw) {
+            double share = entry.share[places[kind]];
+            return entry.modelled.positive() ? share : 1 - share;
+        }
+    }
+
+    /** A ratio of one condition. */
+    private final class Known extends Part {
+        private final int condition;
+        private final double[] logs;
+
+        Known(List<boolean[]> states, Ratio ratio) {
+            super(states, state -> state[forest.place(ratio.condition())]);
+            condition = forest.place(ratio.condition());
+            logs = source.log(ratio);
+        }
+
+        @Override
+        double value(int kind, int draw) {
+            return example(kind)[condition] ? Math.exp(logs[draw]) : 1;
         }
     }
 }

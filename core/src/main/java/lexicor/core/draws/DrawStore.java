@@ -5,7 +5,7 @@ import java.util.function.Function;
 /** Keeps what was drawn last. Draws depend on nothing but their key, so keeping them changes no result. */
 public final class DrawStore {
 
-    private static final int MOST = 1536;
+    private static final int MOST = 4096;
 
     /**
      * Everything that draws depend on.

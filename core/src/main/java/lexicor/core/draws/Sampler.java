@@ -1,6 +1,7 @@
 package lexicor.core.draws;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.SplittableRandom;
 import lexicor.core.dependence.Correlation;
 import lexicor.core.dependence.CorrelationBelief;
@@ -166,7 +167,9 @@ public final class Sampler {
 
     /** Starting log odds about a working estimate. */
     public double[] starts(String condition, LogOdds start, double deviation) {
-        return normals(Draws.seed(seed, "start " + condition), start.value(), deviation);
+        return store.draws(
+                key("start " + condition, List.of(start, deviation)),
+                key -> normals(key.seed(), start.value(), deviation));
     }
 
     /** Steps of {@link #RHO_GRID} of the drawn correlations of a group. */

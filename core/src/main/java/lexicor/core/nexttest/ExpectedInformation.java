@@ -40,12 +40,14 @@ public final class ExpectedInformation {
     private final List<TestReading> tests;
     private final JointModel joint;
     private final WeightedFindings builder;
+    private final List<Condition> ranked;
 
     private ExpectedInformation(Weighing weighing, Visit visit, List<TestReading> tests) {
         this.weighing = weighing;
         this.visit = visit;
         this.tests = tests;
         joint = weighing.jointModel(visit, tests);
+        ranked = weighing.ranked(visit);
         builder = new WeightedFindings(weighing.catalogue(), weighing.evidence(), weighing.settings(), visit);
     }
 
@@ -120,10 +122,9 @@ public final class ExpectedInformation {
     /** By condition the part of the test that tells most of it. */
     private Map<ConditionId, TestValue.Change> changes(TestId test) {
         Map<ConditionId, TestValue.Change> changes = new LinkedHashMap<>();
-        List<Condition> conditions = weighing.ranked(visit);
-        Map<ConditionId, WeightedFinding> loads = builder.open(test, conditions);
+        Map<ConditionId, WeightedFinding> loads = builder.open(test, ranked);
         for (JointModel.Ahead ahead : loads.isEmpty() ? List.<JointModel.Ahead>of() : joint.ahead(loads)) {
-            for (Condition condition : conditions) {
+            for (Condition condition : ranked) {
                 double[] after = ahead.after().get(condition.id());
                 if (after != null) {
                     changes.merge(

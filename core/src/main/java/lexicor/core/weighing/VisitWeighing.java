@@ -69,7 +69,7 @@ final class VisitWeighing {
     private final Sampler sampler;
     private final Lens lens;
     private final List<ClusterCount> clusters;
-    private final Map<Condition, Seen> seen = new LinkedHashMap<>();
+    private final Map<ConditionId, Seen> seen = new LinkedHashMap<>();
     /** Whether the hands have found anything that is added up. */
     private final boolean tested;
 
@@ -99,7 +99,7 @@ final class VisitWeighing {
             WeightedFindings.Findings findings = builder.findings(condition, done.values());
             Lenses lenses = new Lenses(condition, findings.loads(), inForce, clusters, builder, link());
             seen.put(
-                    condition,
+                    condition.id(),
                     new Seen(findings, lenses, lenses.through(lens.forChance()).combination()));
         }
         tested = seen.values().stream().anyMatch(VisitWeighing::byHands);
@@ -114,7 +114,7 @@ final class VisitWeighing {
         if (model == null) {
             Map<ConditionId, List<WeightedFinding>> loads = new LinkedHashMap<>();
             seen.forEach((condition, each) ->
-                    loads.put(condition.id(), each.combination().loads().toList()));
+                    loads.put(condition, each.combination().loads().toList()));
             model = store.model(
                     new ModelKey(visit.starts(), loads, inForce, visit.assumptions()),
                     () -> weighing.jointModel(visit, loads, inForce));
@@ -204,7 +204,7 @@ final class VisitWeighing {
         boolean moved = Math.abs(Decibans.of(
                         LogOdds.ofChance(now).value() - LogOdds.ofChance(start).value()))
                 >= Standing.MOVES;
-        return new Chance(now, tested && (moved || byHands(Keyed.at(seen, condition))));
+        return new Chance(now, tested && (moved || byHands(Keyed.at(seen, condition.id()))));
     }
 
     /** Whether a condition is unlikely by definition. */
@@ -218,7 +218,7 @@ final class VisitWeighing {
     record Chance(double now, boolean byHands) {}
 
     Standing standing(Condition condition) {
-        Seen of = Keyed.at(seen, condition);
+        Seen of = Keyed.at(seen, condition.id());
         double before = joint().start(condition.id());
         double now = joint().now(condition.id());
         double[] odds = joined().plausible().get(condition.id());
@@ -259,7 +259,7 @@ final class VisitWeighing {
                 LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
         List<JointModel.Moved> moved = joined().moved().getOrDefault(condition.id(), List.of());
         List<WeightedFinding> own =
-                Keyed.at(seen, condition).combination().loads().toList();
+                Keyed.at(seen, condition.id()).combination().loads().toList();
         Map<Optional<Correlation>, List<WeighedGroup.Member>> grouped = new LinkedHashMap<>();
         List<WeighedGroup> groups = new ArrayList<>();
         double parts = 0;

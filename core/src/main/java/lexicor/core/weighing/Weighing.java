@@ -3,9 +3,11 @@ package lexicor.core.weighing;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -39,7 +41,7 @@ public final class Weighing {
     private final WeighingSettings settings;
     private final Correlations correlations;
     private final WeighingStore store;
-    private final Map<ConditionId, Boolean> measured = new ConcurrentHashMap<>();
+    private final Map<ConditionId, Boolean> measured;
     private final Map<List<ConditionId>, Ground> grounds;
 
     public Weighing(Catalogue catalogue, Evidence evidence, WeighingSettings settings) {
@@ -49,6 +51,7 @@ public final class Weighing {
                 settings,
                 Correlations.of(catalogue, evidence),
                 new WeighingStore(),
+                new ConcurrentHashMap<>(),
                 new ConcurrentHashMap<>());
     }
 
@@ -58,12 +61,14 @@ public final class Weighing {
             WeighingSettings settings,
             Correlations correlations,
             WeighingStore store,
+            Map<ConditionId, Boolean> measured,
             Map<List<ConditionId>, Ground> grounds) {
         this.catalogue = catalogue;
         this.evidence = evidence;
         this.settings = settings;
         this.correlations = correlations;
         this.store = store;
+        this.measured = measured;
         this.grounds = grounds;
     }
 
@@ -74,7 +79,7 @@ public final class Weighing {
 
     /** The same, without the work of drawing and of parting the sum: every range is the point itself. */
     public Weighing withoutRanges() {
-        return new Weighing(catalogue, evidence, settings.withoutDraws(), correlations, store, grounds);
+        return new Weighing(catalogue, evidence, settings.withoutDraws(), correlations, store, measured, grounds);
     }
 
     /**
@@ -140,9 +145,12 @@ public final class Weighing {
 
     /** The region's conditions that have a start, then those of other regions that a test has brought in. */
     public List<Condition> ranked(Visit visit) {
-        return Stream.concat(catalogue.conditionsOf(visit.region()).stream(), catalogue.conditions().values().stream())
-                .distinct()
-                .filter(condition -> visit.starts().containsKey(condition.id()))
+        Set<ConditionId> all =
+                new LinkedHashSet<>(catalogue.routine(visit.region()).conditions());
+        all.addAll(catalogue.conditions().keySet());
+        return all.stream()
+                .filter(visit.starts()::containsKey)
+                .map(catalogue::condition)
                 .toList();
     }
 

@@ -24,11 +24,7 @@ class TurnAspect {
     private final Map<InTurn.Kind, Turns> turns = new EnumMap<>(Map.of(
             InTurn.Kind.CALCULATOR, new Turns(Turns.halfTheMachine(), 16, Duration.ofSeconds(5), BUSY),
             InTurn.Kind.WEIGHING,
-                    new Turns(
-                            Math.max(1, Runtime.getRuntime().availableProcessors() - 1),
-                            64,
-                            Duration.ofSeconds(20),
-                            BUSY),
+                    new Turns(Runtime.getRuntime().availableProcessors(), 64, Duration.ofSeconds(20), BUSY),
             InTurn.Kind.PAPER, new Turns(1, 12, Duration.ofSeconds(30), BUSY)));
 
     @Around("@annotation(lexicor.server.load.InTurn) || @within(lexicor.server.load.InTurn)")

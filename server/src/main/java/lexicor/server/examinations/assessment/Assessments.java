@@ -41,6 +41,7 @@ public class Assessments {
     private static final Duration KEPT = Duration.ofMinutes(10);
     private final Catalogue catalogue;
     private final Weighing weighing;
+    private final Weighing points;
     private final SafetyRules rules;
     private final VisitIntake intake;
     private final RivalVoids voids;
@@ -51,6 +52,7 @@ public class Assessments {
     Assessments(Catalogue catalogue, Evidence evidence, Weighing weighing, SafetyRules rules, VisitIntake intake) {
         this.catalogue = catalogue;
         this.weighing = weighing;
+        this.points = weighing.withoutRanges();
         this.rules = rules;
         this.intake = intake;
         this.voids = RivalVoids.shipped(catalogue);
@@ -82,8 +84,7 @@ public class Assessments {
         List<TestReading> readings = readings(row, history, told, schools, other);
         List<StartingOdds.Start> starts = intake.starts(row, told, readings);
         Visit visit = intake.visit(row, told, starts);
-        Supplier<Ranking> points =
-                SingletonSupplier.of(() -> weighing.withoutRanges().weigh(visit, readings, row.seed()));
+        Supplier<Ranking> points = SingletonSupplier.of(() -> this.points.weigh(visit, readings, row.seed()));
         Supplier<Known> facts = SingletonSupplier.of(() -> new KnownSoFar(
                 row.region(), told.story(), readings, history, row.side(), other, schools, points.get()));
         Supplier<Assessment.Safety> safety = SingletonSupplier.of(() -> Assessment.Safety.of(rules, facts.get()));

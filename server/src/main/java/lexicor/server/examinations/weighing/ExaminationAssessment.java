@@ -1,5 +1,7 @@
 package lexicor.server.examinations.weighing;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -49,6 +51,8 @@ public class ExaminationAssessment {
     private final TestStates states;
     private final Assessments assessments;
     private final PathwayGuide pathways;
+    private final Cache<Assessment, WeighingJson> weighed =
+            Caffeine.newBuilder().weakKeys().build();
 
     ExaminationAssessment(
             Catalogue catalogue,
@@ -93,10 +97,13 @@ public class ExaminationAssessment {
                 touched && done == total && state == VisitState.TESTING ? VisitState.DONE : state, done, total);
     }
 
-    /** The whole of it for the page. */
+    /** The whole of it for the page; worked out once for as long as nothing is added. */
     public WeighingJson weigh(Recorded recorded) {
+        return weighed.get(assessments.of(recorded), here -> weigh(recorded, here));
+    }
+
+    private WeighingJson weigh(Recorded recorded, Assessment here) {
         ExaminationRow row = recorded.row();
-        Assessment here = assessments.of(recorded);
         Ranking ranking = here.ranking();
         Optional<TestId> last = recorded.history().lastTest();
         Map<ConditionId, Double> previous = last.map(test -> weighing.chances(
