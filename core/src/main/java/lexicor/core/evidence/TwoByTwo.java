@@ -117,17 +117,7 @@ public record TwoByTwo(long tp, long fp, long fn, long tn) {
     }
 
     private static Optional<Estimate> wilson(long hits, long all) {
-        if (all == 0) {
-            return Optional.empty();
-        }
-        double n = all;
-        double p = hits / n;
-        double z2 = Estimate.Z * Estimate.Z;
-        double centre = (p + z2 / (2 * n)) / (1 + z2 / n);
-        double half = Estimate.Z / (1 + z2 / n) * Math.sqrt(p * (1 - p) / n + z2 / (4 * n * n));
-        double lower = hits == 0 ? 0 : Math.max(0, centre - half);
-        double upper = hits == all ? 1 : Math.min(1, centre + half);
-        return Optional.of(new Estimate(p, lower, upper));
+        return all == 0 ? Optional.empty() : Optional.of(Estimate.ofShare(hits, all));
     }
 
     private static void require(String name, long count) {

@@ -1,6 +1,7 @@
 package lexicor.core.outcomes;
 
 import lexicor.core.evidence.Estimate;
+import lexicor.core.synthesis.StudyRecord;
 
 /**
  * Accuracy of a test where only some patients were followed up to the truth (Begg and Greenes 1983). Assumes that
@@ -62,6 +63,25 @@ public record PartialVerification(
     /** What those followed up alone would say of the specificity; NaN where all of them have the condition. */
     public double uncorrectedSpecificity() {
         return (double) trueNegatives / (trueNegatives + falsePositives);
+    }
+
+    /**
+     * Patients who would say as much if all had been followed up: for each side the corrected proportion, of so many
+     * patients that its logit is as uncertain. Where all were followed up, the counts themselves.
+     */
+    public StudyRecord.Counts asFullyVerified() {
+        if (positives + negatives == 0) {
+            return new StudyRecord.Counts(truePositives, falseNegatives, trueNegatives, falsePositives);
+        }
+        double[] with = worth(corrected().sensitivity(), corrected().varianceOfSensitivity());
+        double[] without = worth(corrected().specificity(), corrected().varianceOfSpecificity());
+        return new StudyRecord.Counts(with[0], with[1], without[0], without[1]);
+    }
+
+    /** Patients right and wrong whose proportion has this variance of the logit: n p (1 - p) is its inverse. */
+    private static double[] worth(double proportion, double variance) {
+        double patients = 1 / (variance * proportion * (1 - proportion));
+        return new double[] {patients * proportion, patients * (1 - proportion)};
     }
 
     private static Estimate limits(double estimate, double centre, double variance) {

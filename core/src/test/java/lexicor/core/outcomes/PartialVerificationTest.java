@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Random;
 import lexicor.core.evidence.Estimate;
+import lexicor.core.synthesis.StudyRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -133,5 +134,20 @@ class PartialVerificationTest {
         assertThatThrownBy(() -> new PartialVerification(0, 0, 3, 4, 5, 6)).hasMessageContaining("positive test");
         assertThatThrownBy(() -> new PartialVerification(3, 4, 0, 0, 5, 6)).hasMessageContaining("negative test");
         assertThatThrownBy(() -> new PartialVerification(3, 4, 1, -1, 5, 6)).hasMessageContaining("negative");
+    }
+
+    @Test
+    void what_all_followed_up_would_have_said_has_the_same_proportions_and_the_same_doubt() {
+        PartialVerification partly = new PartialVerification(40, 10, 5, 60, 20, 90);
+        StudyRecord.Counts counts = partly.asFullyVerified();
+        PartialVerification whole = new PartialVerification(30, 10, 5, 55, 0, 0);
+        assertThat(whole.asFullyVerified()).isEqualTo(new StudyRecord.Counts(30, 5, 55, 10));
+        Estimate sensitivity = partly.sensitivity();
+        assertThat(counts.tp() / (counts.tp() + counts.fn())).isCloseTo(sensitivity.estimate(), within(1e-12));
+        double half = 1.959963984540054 * Math.sqrt(1 / counts.tp() + 1 / counts.fn());
+        assertThat(proportion(Math.log(counts.tp() / counts.fn()) + half)).isCloseTo(sensitivity.upper(), within(1e-9));
+        double specific = 1.959963984540054 * Math.sqrt(1 / counts.tn() + 1 / counts.fp());
+        assertThat(proportion(Math.log(counts.tn() / counts.fp()) - specific))
+                .isCloseTo(partly.specificity().lower(), within(1e-9));
     }
 }
