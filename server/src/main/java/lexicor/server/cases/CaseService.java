@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -103,6 +104,23 @@ public class CaseService {
     @Transactional(readOnly = true)
     public List<Episode> episodes(UUID caseId) {
         return episodes.findByCaseFileIdOrderByOpenedAtDesc(caseId);
+    }
+
+    /**
+     * A complaint with the case that it is of.
+     *
+     * @param code of the case
+     */
+    public record Complaint(UUID caseId, String code, String region, Affected side) {}
+
+    /** Complaints by their ids; those that are not there are left out. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Complaint> complaints(Collection<UUID> ids) {
+        return episodes.findByIdIn(ids).stream()
+                .collect(Collectors.toMap(
+                        Episode::getId,
+                        each -> new Complaint(
+                                each.caseFile().id(), each.caseFile().code(), each.region(), each.side())));
     }
 
     /** The complaint of a region and side, opened where there is none. */

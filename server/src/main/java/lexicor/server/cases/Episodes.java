@@ -1,8 +1,10 @@
 package lexicor.server.cases;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.jpa.repository.EntityGraph;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface Episodes extends JpaRepository<Episode, UUID> {
@@ -11,4 +13,7 @@ interface Episodes extends JpaRepository<Episode, UUID> {
 
     Optional<Episode> findFirstByCaseFileIdAndRegionAndSideOrderByOpenedAtDesc(
             UUID caseId, String region, Affected side);
+
+    @EntityGraph(attributePaths = "caseFile")
+    List<Episode> findByIdIn(Collection<UUID> ids);
 }

@@ -20,6 +20,8 @@ class PageRoutes implements WebMvcConfigurer {
             "/examinations/{id}/{view}",
             "/cases/{id}",
             "/cases/{id}/course/{complaint}",
+            "/outcomes/{view}",
+            "/outcomes/{view}/{condition}",
             "/setup/{view}",
             "/library/{kind}",
             "/library/{kind}/{id}"

@@ -59,6 +59,7 @@ class SecurityRules {
         "/cases/**",
         "/examinations/**",
         "/library/**",
+        "/outcomes/**",
         "/setup/**",
         "/assets/**",
         "/index.html",
@@ -94,6 +95,10 @@ class SecurityRules {
                         .hasRole(STEWARD.name())
                         .requestMatchers("/api/cases/**", "/api/examinations/**", "/api/events")
                         .hasRole(THERAPIST.name())
+                        .requestMatchers(HttpMethod.GET, "/api/outcomes/waiting")
+                        .hasRole(THERAPIST.name())
+                        .requestMatchers(HttpMethod.GET, "/api/outcomes/**")
+                        .hasAnyRole(THERAPIST.name(), STEWARD.name())
                         .requestMatchers(HttpMethod.GET, "/api/settings/history")
                         .hasAnyRole(STEWARD.name(), ADMINISTRATOR.name())
                         .requestMatchers(HttpMethod.PUT, "/api/settings/own/*")

@@ -75,6 +75,11 @@ public final class Visit {
                 List.of(attempt(replaced.testId(), Set.of(replaced.id()), answers)));
     }
 
+    /** Puts other answers in the place of an entry. */
+    public CommandJson correcting(String test, UUID earlier, String... answers) {
+        return command(CommandKind.RECORD, test, null, List.of(attempt(test, Set.of(earlier), answers)));
+    }
+
     /** Chooses one of several entries in place of all of them. */
     public CommandJson choosing(AttemptJson kept, List<UUID> all) {
         return command(

@@ -83,6 +83,10 @@ class AccessMatrixTest {
                 "POST /api/cases/{id}/examinations",
                 "GET /api/cases/{id}/complaints/{complaint}/course",
                 "GET /api/cases/{id}/complaints/{complaint}/course.csv",
+                "GET /api/cases/{id}/complaints/{complaint}/results",
+                "POST /api/cases/{id}/complaints/{complaint}/results",
+                "POST /api/cases/{id}/complaints/{complaint}/results/{result}/withdrawal",
+                "GET /api/outcomes/waiting",
                 "GET /api/examinations/{id}",
                 "POST /api/examinations/{id}/commands",
                 "GET /api/examinations/{id}/intake",
@@ -107,6 +111,11 @@ class AccessMatrixTest {
                 "POST /api/routines/check",
                 "PUT /api/settings/{name}",
                 "POST /api/settings/note-preview");
+        allow(
+                Set.of("THERAPIST", "STEWARD"),
+                "GET /api/outcomes/conditions",
+                "GET /api/outcomes/conditions/{conditionId}",
+                "GET /api/outcomes/calibration");
         allow(Set.of("STEWARD", "ADMINISTRATOR"), "GET /api/settings/history");
         allow(
                 Set.of("ADMINISTRATOR"),
@@ -181,6 +190,7 @@ class AccessMatrixTest {
                 .replace("{id}", UUID.randomUUID().toString())
                 .replace("{conditionId}", "acj")
                 .replace("{complaint}", UUID.randomUUID().toString())
+                .replace("{result}", UUID.randomUUID().toString())
                 .replace("{version}", "1");
         RequestPostProcessor person = who.equals("nobody")
                 ? anonymous()

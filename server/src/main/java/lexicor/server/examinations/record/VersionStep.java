@@ -54,6 +54,11 @@ public abstract class VersionStep extends AddedOnce {
         return version;
     }
 
+    /** Sign-in name of who did it. */
+    public String author() {
+        return author;
+    }
+
     /** How the person was called then. */
     public String signedAs() {
         return signedAs;

@@ -142,6 +142,12 @@ public class Results {
                                 + recorded.versions().signed().size() + "."));
     }
 
+    /** Where an examination stood when a version was signed. */
+    @Transactional(readOnly = true)
+    public WeighingJson weighing(SignatureRow row) {
+        return snapshot(row).outputs().weighing();
+    }
+
     /** What was kept when a version was signed. */
     @Transactional(readOnly = true)
     Snapshot snapshot(SignatureRow row) {

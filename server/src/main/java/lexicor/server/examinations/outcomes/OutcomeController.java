@@ -1,0 +1,77 @@
+package lexicor.server.examinations.outcomes;
+
+import jakarta.validation.Valid;
+import java.util.List;
+import java.util.UUID;
+import lexicor.server.audit.Action;
+import lexicor.server.audit.Traced;
+import lexicor.server.load.InTurn;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What turned out to be true, over HTTP. */
+@RestController
+class OutcomeController {
+
+    private final Outcomes outcomes;
+    private final OutcomeCounts counts;
+
+    OutcomeController(Outcomes outcomes, OutcomeCounts counts) {
+        this.outcomes = outcomes;
+        this.counts = counts;
+    }
+
+    @GetMapping("/api/cases/{id}/complaints/{complaint}/results")
+    @Traced(action = Action.SAW, subject = "case")
+    ResultsJson results(@PathVariable UUID id, @PathVariable UUID complaint) {
+        return outcomes.of(id, complaint);
+    }
+
+    @PostMapping("/api/cases/{id}/complaints/{complaint}/results")
+    @Traced(action = Action.ENTERED, subject = "reference result")
+    ResultsJson add(@PathVariable UUID id, @PathVariable UUID complaint, @Valid @RequestBody ResultsJson.Add request) {
+        return outcomes.add(id, complaint, request);
+    }
+
+    @PostMapping("/api/cases/{id}/complaints/{complaint}/results/{result}/withdrawal")
+    @Traced(action = Action.CHANGED, subject = "reference result")
+    ResultsJson withdraw(
+            @PathVariable UUID id,
+            @PathVariable UUID complaint,
+            @PathVariable UUID result,
+            @Valid @RequestBody ResultsJson.Withdraw request) {
+        return outcomes.withdraw(id, complaint, result, request.why());
+    }
+
+    /** Complaints that wait for an answer. */
+    @GetMapping("/api/outcomes/waiting")
+    @InTurn(InTurn.Kind.WEIGHING)
+    @Traced(action = Action.SAW, subject = "outcomes")
+    OutcomesJson.WaitingJson waiting() {
+        return counts.waiting();
+    }
+
+    /** Conditions of which something is known. */
+    @GetMapping("/api/outcomes/conditions")
+    @InTurn(InTurn.Kind.WEIGHING)
+    List<OutcomesJson.AnsweredJson> answered() {
+        return counts.answered();
+    }
+
+    /** The clinic's own accuracy for a condition. */
+    @GetMapping("/api/outcomes/conditions/{conditionId}")
+    @InTurn(InTurn.Kind.WEIGHING)
+    OutcomesJson.AccuracyJson accuracy(@PathVariable String conditionId) {
+        return counts.accuracy(conditionId);
+    }
+
+    /** How stated chances held. */
+    @GetMapping("/api/outcomes/calibration")
+    @InTurn(InTurn.Kind.WEIGHING)
+    OutcomesJson.CalibrationJson calibration() {
+        return counts.calibration();
+    }
+}

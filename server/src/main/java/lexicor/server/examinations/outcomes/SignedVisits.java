@@ -1,0 +1,246 @@
+package lexicor.server.examinations.outcomes;
+
+import jakarta.annotation.PreDestroy;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.CriterionId;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.conclusion.Conclusion;
+import lexicor.core.examination.Reading;
+import lexicor.core.outcomes.Calibration;
+import lexicor.server.disk.DiskRoom;
+import lexicor.server.examinations.assessment.Assessments;
+import lexicor.server.examinations.record.ExaminationMoved;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.record.SignatureRow;
+import lexicor.server.examinations.signing.Results;
+import lexicor.server.problems.NotFound;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.event.TransactionalEventListener;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * What signed examinations found and said, in a form that can be counted over thousands of them. It follows from the
+ * record alone, and is made for what was signed since, behind the back of those who sign; whoever counts asks to
+ * {@link #settle} first.
+ */
+@Component
+class SignedVisits {
+
+    private static final Logger LOG = LoggerFactory.getLogger(SignedVisits.class);
+
+    /** Examinations looked up at one go. */
+    private static final int MOST = 200;
+
+    private static final String BEHIND = "select s.examination_id from signature s"
+            + " where s.version = (select max(version) from signature t where t.examination_id = s.examination_id)"
+            + " and not exists (select 1 from signed_visit v where v.examination_id = s.examination_id"
+            + " and v.version = s.version) limit " + MOST;
+
+    private final JdbcTemplate database;
+    private final TransactionTemplate transaction;
+    private final ExaminationRecords examinations;
+    private final Assessments assessments;
+    private final Results results;
+    private final DiskRoom room;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
+        Thread thread = new Thread(work, "signed visits");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    SignedVisits(
+            JdbcTemplate database,
+            PlatformTransactionManager transactions,
+            ExaminationRecords examinations,
+            Assessments assessments,
+            Results results,
+            DiskRoom room) {
+        this.database = database;
+        this.transaction = new TransactionTemplate(transactions);
+        this.examinations = examinations;
+        this.assessments = assessments;
+        this.results = results;
+        this.room = room;
+    }
+
+    /**
+     * A signed examination.
+     *
+     * @param signedBy sign-in name
+     * @param working the working diagnosis; empty where none was named
+     * @param confidence how sure, 0..1
+     * @param again the day of the next visit
+     * @param askedFor conditions whose settling step was taken up
+     */
+    record Visit(
+            UUID examination,
+            UUID complaint,
+            String signedBy,
+            LocalDate day,
+            String setting,
+            Optional<ConditionId> working,
+            OptionalDouble confidence,
+            Optional<LocalDate> again,
+            List<ConditionId> askedFor) {}
+
+    /** The chance of a condition in a signed examination; {@code start} before anything was found. */
+    record Claim(UUID examination, ConditionId condition, double start, double stated) {
+        Calibration.Claim turnedOut(boolean present) {
+            return new Calibration.Claim(start, stated, present);
+        }
+    }
+
+    /** What a test answered about a condition by a criterion. */
+    record Finding(UUID examination, TestId test, CriterionId criterion, boolean positive) {}
+
+    @EventListener(ApplicationReadyEvent.class)
+    void started() {
+        worker.execute(this::follow);
+    }
+
+    @TransactionalEventListener
+    void moved(ExaminationMoved event) {
+        if (event.what() == ExaminationMoved.What.SIGNED) {
+            worker.execute(this::follow);
+        }
+    }
+
+    private void follow() {
+        try {
+            settle();
+        } catch (RuntimeException fault) {
+            LOG.warn(
+                    "Signed visits could not be counted; it is tried again when they are asked for: {}",
+                    fault.toString());
+        }
+    }
+
+    /** Reads what was signed since. */
+    synchronized void settle() {
+        List<UUID> behind;
+        do {
+            behind = room.isThere() ? database.queryForList(BEHIND, UUID.class) : List.of();
+            behind.forEach(this::read);
+        } while (behind.size() == MOST);
+    }
+
+    private void read(UUID id) {
+        try {
+            Recorded recorded = examinations.examination(id);
+            SignatureRow last = recorded.versions().last().orElseThrow();
+            Recorded then = recorded.asSigned(last);
+            transaction.executeWithoutResult(status -> {
+                database.update("delete from signed_visit where examination_id = ?", id);
+                keep(then, last);
+            });
+        } catch (NotFound gone) {
+            LOG.debug("Examination {} is gone", id);
+        }
+    }
+
+    private void keep(Recorded then, SignatureRow signature) {
+        UUID id = then.row().getId();
+        Conclusion conclusion = Conclusion.of(then.told());
+        database.update(
+                "insert into signed_visit (examination_id, episode_id, version, signed_by, visit_day, setting, working,"
+                        + " confidence, test_again, asked_for) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                id,
+                then.row().episode().getId(),
+                signature.version(),
+                signature.author(),
+                then.row().day(),
+                then.row().setting().name(),
+                conclusion.working().map(ConditionId::value).orElse(""),
+                conclusion.confidence().isPresent() ? conclusion.confidence().getAsDouble() : null,
+                conclusion.again().orElse(null),
+                String.join(
+                        ",", conclusion.steps().stream().map(ConditionId::value).toList()));
+        database.batchUpdate(
+                "insert into signed_claim (examination_id, condition_id, start_chance, stated_chance) values (?, ?, ?, ?)",
+                results.weighing(signature).standings().stream()
+                        .filter(standing -> standing.informed())
+                        .map(standing -> new Object[] {id, standing.conditionId(), standing.before(), standing.now()})
+                        .toList());
+        database.batchUpdate(
+                "insert into signed_finding (examination_id, test_id, condition_id, criterion_id, positive)"
+                        + " values (?, ?, ?, ?, ?)",
+                assessments.of(then).readings().stream()
+                        .flatMap(test -> test.readings().stream())
+                        .filter(Reading::definite)
+                        .map(reading -> new Object[] {
+                            id,
+                            reading.test().value(),
+                            reading.condition().value(),
+                            reading.criterion().value(),
+                            reading.result() == Reading.Result.POSITIVE
+                        })
+                        .toList());
+    }
+
+    /** All of them, in the order of the visits. */
+    List<Visit> visits() {
+        return database.query("select * from signed_visit order by visit_day, examination_id", SignedVisits::visit);
+    }
+
+    List<Claim> claims() {
+        return database.query(
+                "select * from signed_claim",
+                (row, number) -> new Claim(
+                        row.getObject("examination_id", UUID.class),
+                        ConditionId.of(row.getString("condition_id")),
+                        row.getDouble("start_chance"),
+                        row.getDouble("stated_chance")));
+    }
+
+    List<Finding> findings(ConditionId condition) {
+        return database.query(
+                "select * from signed_finding where condition_id = ?",
+                (row, number) -> new Finding(
+                        row.getObject("examination_id", UUID.class),
+                        TestId.of(row.getString("test_id")),
+                        CriterionId.of(row.getString("criterion_id")),
+                        row.getBoolean("positive")),
+                condition.value());
+    }
+
+    private static Visit visit(ResultSet row, int number) throws SQLException {
+        String working = row.getString("working");
+        double confidence = row.getDouble("confidence");
+        OptionalDouble sure = row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(confidence);
+        return new Visit(
+                row.getObject("examination_id", UUID.class),
+                row.getObject("episode_id", UUID.class),
+                row.getString("signed_by"),
+                row.getObject("visit_day", LocalDate.class),
+                row.getString("setting"),
+                working.isEmpty() ? Optional.empty() : Optional.of(ConditionId.of(working)),
+                sure,
+                Optional.ofNullable(row.getObject("test_again", LocalDate.class)),
+                Arrays.stream(row.getString("asked_for").split(","))
+                        .filter(each -> !each.isEmpty())
+                        .map(ConditionId::of)
+                        .toList());
+    }
+
+    @PreDestroy
+    void stop() {
+        worker.shutdownNow();
+    }
+}
