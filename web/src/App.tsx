@@ -18,6 +18,7 @@ import { WeighingView } from "./weighing/WeighingView";
 
 const CourseView = lazy(() => import("./course/CourseView"));
 const LibraryRoutes = lazy(() => import("./library/LibraryRoutes"));
+const OutcomesRoutes = lazy(() => import("./outcomes/OutcomesRoutes"));
 const SetupRoutes = lazy(() => import("./setup/SetupRoutes"));
 
 /** Every view has an address of its own. */
@@ -59,6 +60,16 @@ function Views() {
           </>
         ) : (
           <Route path="/" element={<Navigate replace to={roles.includes("STUDENT") ? "/library" : "/setup"} />} />
+        )}
+        {(therapist || roles.includes("STEWARD")) && (
+          <Route
+            path="/outcomes/*"
+            element={
+              <Suspense fallback={<Waiting page what="the outcomes" />}>
+                <OutcomesRoutes />
+              </Suspense>
+            }
+          />
         )}
         <Route
           path="/library/*"

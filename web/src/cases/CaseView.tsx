@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type SyntheticEvent } from "react";
 import { Link, useNavigate, useParams } from "react-router";
+import { WhatTurnedOut } from "../outcomes";
 import { TopBar } from "../session";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
@@ -218,6 +219,7 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
           </li>
         ))}
       </ul>
+      {last && <WhatTurnedOut caseId={caseId} complaint={episode.id} />}
     </article>
   );
 }

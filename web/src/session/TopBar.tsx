@@ -12,6 +12,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
       <Wordmark />
       <nav aria-label="Parts of Lexicor" className="flex">
         {roles.includes("THERAPIST") && <Part to="/" name="Cases" />}
+        {(roles.includes("THERAPIST") || roles.includes("STEWARD")) && <Part to="/outcomes" name="Outcomes" />}
         <Part to="/library" name="Library" />
         <Part to="/setup" name="Setup" />
       </nav>

@@ -1,0 +1,192 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, dataOf, type Schemas } from "../shared/api/client";
+import { faultsOf } from "../shared/api/faults";
+import { keys } from "../shared/api/keys";
+import { Button } from "../shared/ui/Button";
+import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
+import { TextField } from "../shared/ui/TextField";
+import { KINDS, READERS, TRUTHS } from "./words";
+
+type Results = Schemas["ResultsJson"];
+type Add = Schemas["AddResult"];
+
+interface Draft {
+  conditionId: string;
+  truth: string;
+  kind: string;
+  day: string;
+  reader: string;
+  readBy: string;
+  words: string;
+}
+
+/** A result of a picture, a study, an operation or time. */
+export function ResultForm({
+  caseId,
+  complaint,
+  results,
+  onDone,
+}: {
+  caseId: string;
+  complaint: string;
+  results: Results;
+  onDone: () => void;
+}) {
+  const cache = useQueryClient();
+  const [draft, setDraft] = useState<Draft>({
+    conditionId: results.choices.find((choice) => choice.working)?.conditionId ?? "",
+    truth: "",
+    kind: "",
+    day: "",
+    reader: "NOT_KNOWN",
+    readBy: "",
+    words: "",
+  });
+  const [missing, setMissing] = useState<Record<string, string>>({});
+  const add = useMutation({
+    mutationFn: (body: Add) =>
+      dataOf(
+        api.POST("/api/cases/{id}/complaints/{complaint}/results", {
+          params: { path: { id: caseId, complaint } },
+          body,
+        }),
+      ),
+    onSuccess: (after: Results) => {
+      cache.setQueryData(keys.results(caseId, complaint), after);
+      void cache.invalidateQueries({ queryKey: keys.outcomes });
+      onDone();
+    },
+  });
+  const faults: Record<string, string | undefined> = { ...faultsOf(add.error), ...missing };
+  const put = (part: Partial<Draft>) => {
+    setDraft({ ...draft, ...part });
+    setMissing({});
+    add.reset();
+  };
+  return (
+    <form
+      noValidate
+      aria-label="A result"
+      className="mt-2 flex flex-col gap-4 border-l-4 border-line pl-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const lacking = lacks(draft);
+        setMissing(lacking);
+        if (Object.keys(lacking).length === 0) {
+          add.mutate(draft as Add);
+        }
+      }}
+    >
+      <div>
+        <label htmlFor="result-condition" className="block text-read font-semibold">
+          Of what
+        </label>
+        <select
+          id="result-condition"
+          value={draft.conditionId}
+          aria-invalid={faults.conditionId !== undefined}
+          aria-describedby={faults.conditionId ? "result-condition-fault" : undefined}
+          onChange={(event) => {
+            put({ conditionId: event.target.value });
+          }}
+          className="mt-1 min-h-12 w-full rounded border border-edge bg-sheet px-3 text-read aria-invalid:border-2 aria-invalid:border-for"
+        >
+          <option value="">Choose a condition</option>
+          {results.choices.map((choice) => (
+            <option key={choice.conditionId} value={choice.conditionId}>
+              {choice.name}
+              {choice.working ? " (working diagnosis)" : ""}
+            </option>
+          ))}
+        </select>
+        {faults.conditionId && (
+          <p id="result-condition-fault" className="mt-1 text-note text-for">
+            {faults.conditionId}
+          </p>
+        )}
+      </div>
+      <ChoiceGroup
+        id="result-truth"
+        label="What it says"
+        value={draft.truth}
+        options={TRUTHS}
+        fault={faults.truth}
+        onChoose={(truth) => {
+          put({ truth });
+        }}
+      />
+      <ChoiceGroup
+        id="result-kind"
+        label="From"
+        value={draft.kind}
+        options={KINDS}
+        fault={faults.kind}
+        onChoose={(kind) => {
+          put({ kind });
+        }}
+      />
+      <TextField
+        id="result-day"
+        label="Day"
+        type="date"
+        className="max-w-60"
+        value={draft.day}
+        fault={faults.day}
+        onChange={(day) => {
+          put({ day });
+        }}
+      />
+      <ChoiceGroup
+        id="result-reader"
+        label="Did whoever read it know your examination?"
+        value={draft.reader}
+        options={READERS}
+        onChoose={(reader) => {
+          put({ reader });
+        }}
+      />
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextField
+          id="result-read-by"
+          label="Read by"
+          value={draft.readBy}
+          fault={faults.readBy}
+          onChange={(readBy) => {
+            put({ readBy });
+          }}
+        />
+        <TextField
+          id="result-words"
+          label="In words"
+          value={draft.words}
+          fault={faults.words}
+          onChange={(words) => {
+            put({ words });
+          }}
+        />
+      </div>
+      {faults.other && (
+        <p role="alert" className="border-l-4 border-for pl-3 text-read">
+          {faults.other}
+        </p>
+      )}
+      <div className="flex gap-2">
+        <Button type="submit" look="primary" disabled={add.isPending}>
+          Keep the result
+        </Button>
+        <Button onClick={onDone}>Cancel</Button>
+      </div>
+    </form>
+  );
+}
+
+/** What has to be chosen before a result can be kept, by field. */
+function lacks(draft: Draft): Record<string, string> {
+  return {
+    ...(draft.conditionId === "" ? { conditionId: "Choose what the result is about." } : {}),
+    ...(draft.truth === "" ? { truth: "Choose what it says." } : {}),
+    ...(draft.kind === "" ? { kind: "Choose what it comes from." } : {}),
+    ...(draft.day === "" ? { day: "Enter the day of the result." } : {}),
+  };
+}

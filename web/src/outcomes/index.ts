@@ -1,0 +1,1 @@
+export { WhatTurnedOut } from "./WhatTurnedOut";
