@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link, useNavigate, useParams } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { inHundred } from "../shared/format";
+import { countedInHundred, inHundred } from "../shared/format";
 import { Fetched } from "./Fetched";
 import { ShareBar } from "./ShareBar";
 
@@ -71,7 +71,7 @@ function OfCondition({ condition }: { condition: string }) {
           <p className="mt-3 max-w-3xl text-read">
             {String(data.verified)} of {String(data.complaints)} signed complaints in which a test spoke about it have a
             result. Figures are corrected for those without one, as if within each answer of a test chance had decided
-            who was followed up. Nothing here is weighed; published figures are.
+            who was followed up. None of it changes the weighing, which goes by published figures.
           </p>
           {data.tests.length === 0 ? (
             <p className="mt-4 text-read">No signed examination had a test that speaks about it.</p>
@@ -167,9 +167,9 @@ function Side({
         {name}{" "}
         {own ? (
           <>
-            <strong className="text-read">{inHundred(own.estimate)}</strong> in 100, {inHundred(own.lower)} to{" "}
-            {inHundred(own.upper)}
-            {plain != null && Math.abs(plain - own.estimate) >= 0.005 && `; uncorrected ${inHundred(plain)}`}
+            <strong className="text-read">{countedInHundred(own.estimate)}</strong> in 100,{" "}
+            {countedInHundred(own.lower)} to {countedInHundred(own.upper)}
+            {plain != null && Math.abs(plain - own.estimate) >= 0.005 && `; uncorrected ${countedInHundred(plain)}`}
           </>
         ) : (
           "not known yet"

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { inHundred } from "../shared/format";
+import { countedInHundred, inHundred } from "../shared/format";
 import { Fetched } from "./Fetched";
 import { scoreWords, slopeWords } from "./words";
 
@@ -94,7 +94,8 @@ function Chances({ held, needed }: { held: Held; needed: number }) {
                 {group.present} of {group.claims}
               </td>
               <td>
-                {inHundred(group.share.estimate)}, {inHundred(group.share.lower)} to {inHundred(group.share.upper)}
+                {countedInHundred(group.share.estimate)}, {countedInHundred(group.share.lower)} to{" "}
+                {countedInHundred(group.share.upper)}
               </td>
             </tr>
           ))}
@@ -139,7 +140,7 @@ function Curve({ held }: { held: Held }) {
     <svg
       viewBox={`0 0 ${String(SIZE)} ${String(SIZE)}`}
       role="img"
-      aria-label={`Stated against what came true, in 100: ${held.groups.map((group) => `${inHundred(group.stated)} stated, ${inHundred(group.share.estimate)} came true`).join("; ")}`}
+      aria-label={`Stated against what came true, in 100: ${held.groups.map((group) => `${inHundred(group.stated)} stated, ${countedInHundred(group.share.estimate)} came true`).join("; ")}`}
       className="mt-3 w-full max-w-sm"
     >
       <rect x={x(0)} y={y(1)} width={x(1) - x(0)} height={y(0) - y(1)} className="fill-sheet stroke-line" />

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";
@@ -26,11 +26,14 @@ export function ResultForm({
   caseId,
   complaint,
   results,
+  toView,
   onDone,
 }: {
   caseId: string;
   complaint: string;
   results: Results;
+  /** Whether it was asked for from elsewhere, so that the page comes to it. */
+  toView: boolean;
   onDone: () => void;
 }) {
   const cache = useQueryClient();
@@ -43,6 +46,12 @@ export function ResultForm({
     readBy: "",
     words: "",
   });
+  const form = useRef<HTMLFormElement>(null);
+  useEffect(() => {
+    if (toView) {
+      form.current?.scrollIntoView({ block: "nearest" });
+    }
+  }, [toView]);
   const [missing, setMissing] = useState<Record<string, string>>({});
   const add = useMutation({
     mutationFn: (body: Add) =>
@@ -68,6 +77,7 @@ export function ResultForm({
     <form
       noValidate
       aria-label="A result"
+      ref={form}
       className="mt-2 flex flex-col gap-4 border-l-4 border-line pl-4"
       onSubmit={(event) => {
         event.preventDefault();

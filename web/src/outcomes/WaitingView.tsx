@@ -44,7 +44,7 @@ function WaitingLine({ waits }: { waits: Waits }) {
   return (
     <li className="border-t border-line">
       <Link
-        to={`/cases/${waits.caseId}`}
+        to={`/cases/${waits.caseId}?result=${waits.complaint}`}
         className="grid min-h-14 gap-x-6 gap-y-1 px-1 py-2 text-read hover:bg-sheet sm:grid-cols-[10rem_1fr_14rem]"
       >
         <span>

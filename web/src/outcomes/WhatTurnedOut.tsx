@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
+import { useSearchParams } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";
@@ -27,7 +28,8 @@ export function WhatTurnedOut({ caseId, complaint }: Complaint) {
       ),
     staleTime: 0,
   });
-  const [adding, setAdding] = useState(false);
+  const asked = useSearchParams()[0].get("result") === complaint;
+  const [adding, setAdding] = useState(asked);
   if (!results.data) {
     return results.isError ? (
       <p role="alert" className="mt-2 text-note text-for">
@@ -73,6 +75,7 @@ export function WhatTurnedOut({ caseId, complaint }: Complaint) {
           caseId={caseId}
           complaint={complaint}
           results={results.data}
+          toView={asked}
           onDone={() => {
             setAdding(false);
           }}

@@ -1,5 +1,15 @@
 import { describe, expect, it } from "vitest";
-import { decimal, factor, inHundred, ofThousand, rangeInHundred, sentence, tenths, force } from "./format";
+import {
+  countedInHundred,
+  decimal,
+  factor,
+  inHundred,
+  ofThousand,
+  rangeInHundred,
+  sentence,
+  tenths,
+  force,
+} from "./format";
 
 describe("numbers as the page writes them", () => {
   it.each([
@@ -50,6 +60,14 @@ describe("numbers as the page writes them", () => {
     [0.999, "9+"],
   ])("a share of %s is %s in ten", (share, expected) => {
     expect(tenths(share)).toBe(expected);
+  });
+});
+
+describe("a share that was counted", () => {
+  it("may be none and all", () => {
+    expect(countedInHundred(0)).toBe("0");
+    expect(countedInHundred(1)).toBe("100");
+    expect(countedInHundred(0.386)).toBe("39");
   });
 });
 

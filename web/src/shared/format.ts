@@ -8,6 +8,11 @@ export function inHundred(chance: number): string {
   return chance > 0.99 ? "over 99" : String(Math.round(100 * chance));
 }
 
+/** A share that was counted, as a whole number in 100: "0", "38", "100". */
+export function countedInHundred(share: number): string {
+  return String(Math.round(100 * share));
+}
+
 /** A range of chances: "22 to 57". */
 export function rangeInHundred(lower: number, upper: number): string {
   return `${inHundred(lower)} to ${inHundred(upper)}`;

@@ -156,6 +156,20 @@ class AccessibilityJourneyTest {
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Course"))
                     .click();
             clean(page, "course", page.getByText("Where conditions stood"));
+            page.navigate(Suite.server().address() + "/outcomes/waiting");
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("SL-0373"))
+                    .click();
+            page.getByText("Keep the result").click();
+            clean(page, "a result with faults", page.getByText("Choose what it says."));
+            page.navigate(Suite.server().address() + "/outcomes/waiting");
+            clean(page, "waiting", page.getByText("signed complaints have a result"));
+            page.navigate(Suite.server().address() + "/outcomes/accuracy");
+            clean(page, "own accuracy", page.getByText("Upper line:"));
+            page.navigate(Suite.server().address() + "/outcomes/calibration");
+            clean(
+                    page,
+                    "calibration",
+                    page.getByText("Mean surprise (log score)").first());
             page.navigate(Suite.server().address() + "/setup/schools");
             clean(page, "schools", page.getByText("What counts as a positive apprehension?"));
             page.navigate(Suite.server().address() + "/setup/estimates");

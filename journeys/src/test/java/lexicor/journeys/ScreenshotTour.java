@@ -77,6 +77,9 @@ class ScreenshotTour {
                     .click();
             assertThat(page.getByText("Where conditions stood")).isVisible();
             take(page, "course");
+            open(page, "/outcomes/accuracy");
+            assertThat(page.getByText("Upper line:")).isVisible();
+            take(page, "outcomes");
             intake(page);
         }
         try (var context = Suite.therapist(
@@ -109,12 +112,6 @@ class ScreenshotTour {
                 .click();
         assertThat(page.getByText("Where it starts")).isVisible();
         take(page, "intake");
-        open(page, "/");
-        page.getByText("SL-0432").click();
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake"))
-                .click();
-        page.getByText("Paint where").evaluate("heading => heading.scrollIntoView()");
-        take(page, "intake-hand");
         open(page, "/?state=SUSPENDED");
         page.getByText("SL-0430").click();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Intake"))

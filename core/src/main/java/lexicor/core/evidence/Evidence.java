@@ -40,11 +40,14 @@ public final class Evidence {
     private final Schools usual;
     private final Map<String, List<AccuracyRecord>> bySubject;
     private final Map<EvidenceKey, Optional<EvidenceInUse>> answered = new ConcurrentHashMap<>();
+    private final Map<ClueKey, Optional<EvidenceInUse>> told = new ConcurrentHashMap<>();
     private final Map<EvidenceKey, String> reasons = new ConcurrentHashMap<>();
     private final Synthesis synthesis;
     private final Map<ConditionId, PredictedAccuracy> predicted = new ConcurrentHashMap<>();
 
     /** What was asked of the policy. Content never changes, so an answer holds for good. */
+    private record ClueKey(String clue, ConditionId condition) {}
+
     private record EvidenceKey(TestId test, ConditionId condition, Schools schools) {}
 
     Evidence(String revision, Catalogue catalogue, Map<RecordId, AccuracyRecord> records, Map<RecordId, Tie> ties) {
@@ -220,6 +223,10 @@ public final class Evidence {
 
     /** The one record that weighs a clue for a condition, by the same policy; empty where none can. */
     public Optional<EvidenceInUse> inUse(String clue, ConditionId condition) {
+        return told.computeIfAbsent(new ClueKey(clue, condition), asked -> chosen(clue, condition));
+    }
+
+    private Optional<EvidenceInUse> chosen(String clue, ConditionId condition) {
         List<EvidenceInUse> candidates = new ArrayList<>();
         for (AccuracyRecord record : records.values()) {
             if (ties.get(record.id()) instanceof Tie.ToClue tie

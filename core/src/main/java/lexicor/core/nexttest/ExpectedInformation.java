@@ -24,6 +24,7 @@ import lexicor.core.lookup.Keyed;
 import lexicor.core.weighing.JointModel;
 import lexicor.core.weighing.PointModel;
 import lexicor.core.weighing.Weighing;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What tests that are still open could tell, given what was found. The information of an answer about a condition is
@@ -41,6 +42,7 @@ public final class ExpectedInformation {
     private final JointModel joint;
     private final WeightedFindings builder;
     private final List<Condition> ranked;
+    private @Nullable Map<ConditionId, Weighing.Model> models;
 
     private ExpectedInformation(Weighing weighing, Visit visit, List<TestReading> tests) {
         this.weighing = weighing;
@@ -174,8 +176,7 @@ public final class ExpectedInformation {
      * by another answer, is not among them.
      */
     public List<Separation> separating(ConditionId one, ConditionId other, Collection<TestId> open) {
-        Map<ConditionId, Weighing.Model> models = weighing.models(visit, tests).stream()
-                .collect(Collectors.toMap(model -> model.condition().id(), model -> model));
+        Map<ConditionId, Weighing.Model> models = models();
         List<Separation> separations = new ArrayList<>();
         for (TestId test : open) {
             Optional<EvidenceInUse> first = weighing.evidence().inUse(test, one, visit.schools());
@@ -190,6 +191,15 @@ public final class ExpectedInformation {
         }
         separations.sort(Comparator.comparingDouble(Separation::decibans).reversed());
         return separations;
+    }
+
+    /** The chain of each condition, worked out once however many are told apart. */
+    private Map<ConditionId, Weighing.Model> models() {
+        if (models == null) {
+            models = weighing.models(visit, tests).stream()
+                    .collect(Collectors.toMap(model -> model.condition().id(), model -> model));
+        }
+        return models;
     }
 
     /** Entropy of a chance, in bits. */

@@ -2,11 +2,13 @@ package lexicor.server.demo;
 
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.examination.Side;
+import lexicor.core.outcomes.ReferenceResult;
 import lexicor.core.source.SourceNode;
 import lexicor.server.accounts.DemoPeople;
 import lexicor.server.audit.CurrentUser;
@@ -14,6 +16,8 @@ import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseDetails;
 import lexicor.server.cases.CaseService;
 import lexicor.server.cases.Dominance;
+import lexicor.server.examinations.outcomes.Outcomes;
+import lexicor.server.examinations.outcomes.ResultsJson;
 import lexicor.server.examinations.record.CommandJson;
 import lexicor.server.examinations.record.CommandRecorder;
 import lexicor.server.examinations.record.ExaminationRecords;
@@ -46,6 +50,7 @@ class DemoClinic implements SmartInitializingSingleton {
     private final ExaminationRecords examinations;
     private final CommandRecorder recorder;
     private final Signing signing;
+    private final Outcomes outcomes;
     private final Catalogue catalogue;
 
     DemoClinic(
@@ -56,11 +61,13 @@ class DemoClinic implements SmartInitializingSingleton {
             ExaminationRecords examinations,
             CommandRecorder recorder,
             Signing signing,
+            Outcomes outcomes,
             Catalogue catalogue) {
         this.cases = cases;
         this.transaction = new TransactionTemplate(transactions);
         this.recorder = recorder;
         this.signing = signing;
+        this.outcomes = outcomes;
         this.people = people;
         this.visits = visits;
         this.examinations = examinations;
@@ -85,7 +92,8 @@ class DemoClinic implements SmartInitializingSingleton {
                     "steps",
                     "signed",
                     "amended",
-                    "again");
+                    "again",
+                    "results");
             if (cases.isFree(node.text("case"))) {
                 CurrentUser.being(people.therapist(), () -> transaction.execute(status -> replay(node)));
             }
@@ -133,7 +141,24 @@ class DemoClinic implements SmartInitializingSingleton {
             examine(next, again, region, side, later);
             before = next;
         }
+        node.list("results").forEach(result -> turnedOut(id("case ", node), result));
         return id;
+    }
+
+    /** Enters what turned out of the complaint of a case. */
+    private void turnedOut(UUID caseId, SourceNode result) {
+        result.allowing("condition", "truth", "kind", "day", "reader", "read-by", "words");
+        outcomes.add(
+                caseId,
+                cases.episodes(caseId).get(0).getId(),
+                new ResultsJson.Add(
+                        result.text("condition"),
+                        result.oneOf("truth", ReferenceResult.Truth.class),
+                        result.oneOf("kind", ReferenceResult.Kind.class),
+                        LocalDate.parse(result.text("day")),
+                        result.oneOf("reader", ReferenceResult.Reader.class),
+                        result.text("read-by", ""),
+                        result.text("words", "")));
     }
 
     /** Records a visit, and signs and amends it where it was. */

@@ -25,7 +25,7 @@ class DemoClinicTest {
     @Test
     void the_cases_stand_at_different_stages() throws Exception {
         JsonNode list = list();
-        assertThat(list).hasSize(23);
+        assertThat(list).hasSize(43);
         assertThat(list).extracting(line -> line.get("done").asInt()).contains(1, 2, 27);
         assertThat(list)
                 .extracting(line -> line.get("state").asString())

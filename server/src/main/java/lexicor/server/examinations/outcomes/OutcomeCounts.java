@@ -122,11 +122,11 @@ class OutcomeCounts {
                 spoken.size());
     }
 
-    /** Whether nobody has said yet if what was concluded, or asked about, was there. */
+    /** Whether what was asked for has no answer yet; where nothing was, what was concluded. */
     private static boolean waits(Spoken each) {
-        List<ConditionId> asked =
-                each.visit().working().map(List::of).orElse(each.visit().askedFor());
-        return asked.stream().anyMatch(condition -> each.truths().of(condition).isEmpty());
+        List<ConditionId> asked = each.visit().askedFor();
+        return (asked.isEmpty() ? each.visit().working().stream() : asked.stream())
+                .anyMatch(condition -> each.truths().of(condition).isEmpty());
     }
 
     private WaitsJson waits(SignedVisits.Visit visit, CaseService.Complaint complaint, LocalDate today) {
