@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState, type SyntheticEvent } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { WhatTurnedOut } from "../outcomes";
-import { TopBar } from "../session";
+import { TopBar, usePerson } from "../session";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";
@@ -152,6 +152,8 @@ function useBegin(caseId: string) {
 function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode }) {
   const begin = useBegin(caseId);
   const last = episode.visits[0];
+  const me = usePerson().name;
+  const second = last !== undefined && onlyByOthersToday(episode.visits, me);
   return (
     <article className="mt-4 border-t-2 border-ink pt-2">
       <div className="flex flex-wrap items-center justify-between gap-3">
@@ -162,11 +164,27 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
           <span className="font-sans text-note font-normal text-soft">since {onDay(episode.openedAt)}</span>
         </h3>
         {last && (
-          <span className="flex items-center gap-3">
+          <span className="flex flex-wrap items-center gap-3">
             {episode.visits.length > 1 && (
               <Link to={`/cases/${caseId}/course/${episode.id}`} className={QUIET_LINK}>
                 Course
               </Link>
+            )}
+            {second && (
+              <Button
+                disabled={begin.isPending}
+                onClick={() => {
+                  begin.mutate({
+                    id: crypto.randomUUID(),
+                    region: episode.region,
+                    side: episode.side,
+                    setting: last.setting,
+                    ...(episode.side === "BOTH" ? { worse: last.side } : {}),
+                  });
+                }}
+              >
+                Examine as second examiner
+              </Button>
             )}
             <Button
               look="primary"
@@ -195,33 +213,61 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
       <ul className="mt-1">
         {episode.visits.map((visit) => (
           <li key={visit.id} className="border-t border-line">
-            <Link
-              to={`/examinations/${visit.id}${visit.state === "BEGUN" || visit.state === "SUSPENDED" ? "/intake" : ""}`}
-              className="grid min-h-14 grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 px-1 py-2 hover:bg-sheet sm:grid-cols-[9rem_10rem_1fr]"
-            >
-              <span className="text-read">
-                {when(visit.startedAt)}
-                <br />
-                <span className="text-note text-soft">{visit.author}</span>
-              </span>
-              <StateMark state={visit.state} done={visit.done} total={visit.total} />
-              <span className="text-read">
-                {visit.leader && visit.chance != null ? (
-                  <>
-                    {visit.leader} <strong>{inHundred(visit.chance)}</strong>{" "}
-                    <span className="text-note text-soft">in 100</span>
-                  </>
-                ) : (
-                  <span className="text-soft">Nothing stands out</span>
-                )}
-              </span>
-            </Link>
+            <VisitLine visit={visit} />
           </li>
         ))}
       </ul>
       {last && <WhatTurnedOut caseId={caseId} complaint={episode.id} />}
     </article>
   );
+}
+
+/** A visit with how far it got and what stood highest; what a first examiner found is hidden from the second. */
+function VisitLine({ visit }: { visit: Episode["visits"][number] }) {
+  if (visit.hidden) {
+    return (
+      <p className="grid min-h-14 items-center gap-x-5 gap-y-1 px-1 py-2 sm:grid-cols-[9rem_1fr]">
+        <span className="text-read">
+          {when(visit.startedAt)}
+          <br />
+          <span className="text-note text-soft">{visit.by}</span>
+        </span>
+        <span className="text-read text-soft">
+          Hidden until you have signed yours, so that the two of you can be compared.
+        </span>
+      </p>
+    );
+  }
+  return (
+    <Link
+      to={`/examinations/${visit.id}${visit.state === "BEGUN" || visit.state === "SUSPENDED" ? "/intake" : ""}`}
+      className="grid min-h-14 grid-cols-[1fr_auto] items-center gap-x-5 gap-y-1 px-1 py-2 hover:bg-sheet sm:grid-cols-[9rem_10rem_1fr]"
+    >
+      <span className="text-read">
+        {when(visit.startedAt)}
+        <br />
+        <span className="text-note text-soft">{visit.by}</span>
+      </span>
+      <StateMark state={visit.state} done={visit.done} total={visit.total} />
+      <span className="text-read">
+        {visit.leader && visit.chance != null ? (
+          <>
+            {visit.leader} <strong>{inHundred(visit.chance)}</strong>{" "}
+            <span className="text-note text-soft">in 100</span>
+          </>
+        ) : (
+          <span className="text-soft">Nothing stands out</span>
+        )}
+      </span>
+    </Link>
+  );
+}
+
+/** Whether somebody else examined today and one has not oneself, so that one can be the second examiner. */
+function onlyByOthersToday(visits: Episode["visits"], me: string): boolean {
+  const today = new Date().toDateString();
+  const ofToday = visits.filter((visit) => new Date(visit.startedAt).toDateString() === today);
+  return ofToday.length > 0 && ofToday.every((visit) => visit.author !== me);
 }
 
 /** Another complaint of the same person. */

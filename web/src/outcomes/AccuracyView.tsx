@@ -1,12 +1,15 @@
-import { useQuery } from "@tanstack/react-query";
-import { Link, useNavigate, useParams } from "react-router";
+import { keepPreviousData, useQuery, type UseQueryResult } from "@tanstack/react-query";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { usePerson } from "../session";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { countedInHundred, inHundred } from "../shared/format";
+import { countedInHundred, inHundred, settingWords } from "../shared/format";
+import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
 import { Fetched } from "./Fetched";
 import { ShareBar } from "./ShareBar";
 
 type Accuracy = Schemas["OwnAccuracyJson"];
+type Setting = Schemas["VisitRequest"]["setting"];
 type TestAccuracy = Schemas["OwnTestAccuracyJson"];
 
 /** What the clinic's own results say of its tests, beside what others have published. */
@@ -37,7 +40,10 @@ export function AccuracyView() {
                 id="of-condition"
                 value={chosen}
                 onChange={(event) => {
-                  void navigate(`/outcomes/accuracy/${event.target.value}`);
+                  void navigate({
+                    pathname: `/outcomes/accuracy/${event.target.value}`,
+                    search: window.location.search,
+                  });
                 }}
                 className="mt-1 min-h-12 w-full max-w-xl rounded border border-edge bg-sheet px-3 text-read"
               >
@@ -57,13 +63,75 @@ export function AccuracyView() {
   );
 }
 
+const SETTINGS: [string, string][] = [
+  ["", "Anywhere"],
+  ["FIRST_CONTACT", settingWords("FIRST_CONTACT")],
+  ["SPECIALIST", settingWords("SPECIALIST")],
+];
+
+const SIGNERS: [string, string][] = [
+  ["", "Everybody"],
+  ["me", "Me"],
+];
+
 function OfCondition({ condition }: { condition: string }) {
+  const therapist = usePerson().roles.includes("THERAPIST");
+  const [search, setSearch] = useSearchParams();
+  const setting = search.get("seen") ?? "";
+  const mine = therapist && search.get("signed") === "me";
+  const put = (name: string, value: string) => {
+    const next = new URLSearchParams(search);
+    if (value === "") {
+      next.delete(name);
+    } else {
+      next.set(name, value);
+    }
+    setSearch(next, { replace: true });
+  };
   const accuracy = useQuery({
-    queryKey: keys.ownAccuracy(condition),
+    queryKey: keys.ownAccuracy(condition, setting, mine),
     queryFn: () =>
-      dataOf(api.GET("/api/outcomes/conditions/{conditionId}", { params: { path: { conditionId: condition } } })),
+      dataOf(
+        api.GET("/api/outcomes/conditions/{conditionId}", {
+          params: {
+            path: { conditionId: condition },
+            query: { mine, ...(setting === "" ? {} : { setting: setting as Setting }) },
+          },
+        }),
+      ),
+    placeholderData: keepPreviousData,
     staleTime: 0,
   });
+  return (
+    <>
+      <div className="mt-3 flex flex-wrap gap-x-10 gap-y-3">
+        <ChoiceGroup
+          id="seen"
+          label="Patients seen"
+          value={setting}
+          options={SETTINGS}
+          onChoose={(value) => {
+            put("seen", value);
+          }}
+        />
+        {therapist && (
+          <ChoiceGroup
+            id="signed"
+            label="Signed by"
+            value={mine ? "me" : ""}
+            options={SIGNERS}
+            onChoose={(value) => {
+              put("signed", value);
+            }}
+          />
+        )}
+      </div>
+      <Figures accuracy={accuracy} />
+    </>
+  );
+}
+
+function Figures({ accuracy }: { accuracy: UseQueryResult<Accuracy> }) {
   return (
     <Fetched query={accuracy} what="The accuracy">
       {(data) => (
@@ -74,7 +142,7 @@ function OfCondition({ condition }: { condition: string }) {
             who was followed up. None of it changes the weighing, which goes by published figures.
           </p>
           {data.tests.length === 0 ? (
-            <p className="mt-4 text-read">No signed examination had a test that speaks about it.</p>
+            <p className="mt-4 text-read">No signed examination of these had a test that speaks about it.</p>
           ) : (
             <Tests accuracy={data} />
           )}

@@ -2,6 +2,7 @@ import { Navigate, NavLink, Outlet, Route, Routes } from "react-router";
 import { TopBar, usePerson } from "../session";
 import { NoSuchPage } from "../shared/ui/NoSuchPage";
 import { AccuracyView } from "./AccuracyView";
+import { AgreementView } from "./AgreementView";
 import { CalibrationView } from "./CalibrationView";
 import { WaitingView } from "./WaitingView";
 
@@ -15,6 +16,7 @@ export default function OutcomesRoutes() {
         {therapist && <Route path="waiting" element={<WaitingView />} />}
         <Route path="accuracy" element={<AccuracyView />} />
         <Route path="accuracy/:condition" element={<AccuracyView />} />
+        <Route path="agreement" element={<AgreementView />} />
         <Route path="calibration" element={<CalibrationView />} />
       </Route>
       <Route path="*" element={<NoSuchPage />} />
@@ -27,6 +29,7 @@ function OutcomesFrame({ therapist }: { therapist: boolean }) {
     ...(therapist ? [["waiting", "Waiting for an answer"] as [string, string]] : []),
     ["accuracy", "Our own accuracy"],
     ["calibration", "How chances held"],
+    ["agreement", "Two examiners"],
   ];
   return (
     <div className="mx-auto max-w-6xl px-5 pb-12">

@@ -12,6 +12,8 @@ type Results = Schemas["ResultsJson"];
 type Add = Schemas["AddResult"];
 
 interface Draft {
+  /** Made once, so that a result that is sent again after a lost answer is kept once. */
+  id: string;
   conditionId: string;
   truth: string;
   kind: string;
@@ -37,7 +39,8 @@ export function ResultForm({
   onDone: () => void;
 }) {
   const cache = useQueryClient();
-  const [draft, setDraft] = useState<Draft>({
+  const [draft, setDraft] = useState<Draft>(() => ({
+    id: crypto.randomUUID(),
     conditionId: results.choices.find((choice) => choice.working)?.conditionId ?? "",
     truth: "",
     kind: "",
@@ -45,7 +48,7 @@ export function ResultForm({
     reader: "NOT_KNOWN",
     readBy: "",
     words: "",
-  });
+  }));
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => {
     if (toView) {

@@ -28,6 +28,11 @@ export function WaitingView() {
             {list.signed > 0 && list.waiting.length === 0 && (
               <p className="mt-4 text-read">Nothing is waiting. Every working diagnosis has an answer.</p>
             )}
+            {list.all > list.waiting.length && (
+              <p className="text-read">
+                {list.all} are waiting; these {list.waiting.length} come first.
+              </p>
+            )}
             <ul className="mt-3">
               {list.waiting.map((each) => (
                 <WaitingLine key={each.complaint} waits={each} />

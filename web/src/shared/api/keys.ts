@@ -9,8 +9,10 @@ export const keys = {
   outcomes: ["outcomes"] as const,
   waitingComplaints: ["outcomes", "waiting"] as const,
   answeredConditions: ["outcomes", "conditions"] as const,
-  ownAccuracy: (condition: string) => ["outcomes", "conditions", condition] as const,
+  ownAccuracy: (condition: string, setting: string, mine: boolean) =>
+    ["outcomes", "conditions", condition, setting, mine] as const,
   calibration: ["outcomes", "calibration"] as const,
+  agreement: ["outcomes", "agreement"] as const,
   nextCode: ["next-code"] as const,
   intake: (id: string, number: number) => ["intake", id, number] as const,
   intakeForm: (region: string) => ["intake-form", region] as const,

@@ -170,6 +170,8 @@ class AccessibilityJourneyTest {
                     page,
                     "calibration",
                     page.getByText("Mean surprise (log score)").first());
+            page.navigate(Suite.server().address() + "/outcomes/agreement");
+            clean(page, "two examiners", page.getByText("Beyond chance (kappa)"));
             page.navigate(Suite.server().address() + "/setup/schools");
             clean(page, "schools", page.getByText("What counts as a positive apprehension?"));
             page.navigate(Suite.server().address() + "/setup/estimates");

@@ -2,6 +2,7 @@ package lexicor.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -92,5 +93,31 @@ class OutcomesJourneyTest extends TabletJourney {
                 .hasAttribute("aria-label", Pattern.compile("^Stated against what came true"));
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("My own conclusions")))
                 .containsText("Nobody else sees this.");
+    }
+
+    @Test
+    void a_second_examiner_begins_blind_and_the_two_are_compared() {
+        Bench.startExamination(page, Suite.server().address(), "OJ-1").quietFive();
+        try (BrowserContext other = Suite.signedIn("S. Wold, therapist", Suite.tablet())) {
+            Page second = other.newPage();
+            second.navigate(Suite.server().address() + "/");
+            second.getByLabel("Find").fill("OJ-1");
+            second.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case OJ-1"))
+                    .click();
+            second.getByText("Examine as second examiner").click();
+            assertThat(second).hasURL(Pattern.compile("/examinations/[^/]+/intake$"));
+            second.navigate(Suite.server().address() + "/");
+            second.getByLabel("Find").fill("OJ-1");
+            second.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case OJ-1"))
+                    .click();
+            assertThat(second.getByText("Hidden until you have signed yours")).isVisible();
+            assertThat(second.getByText("Examine as second examiner")).hasCount(0);
+        }
+        outcomes("agreement");
+        assertThat(page.getByText("were examined by two people on one day")).isVisible();
+        assertThat(page.getByRole(AriaRole.ROW)
+                        .filter(new Locator.FilterOptions().setHasText("Empty can"))
+                        .first())
+                .containsText(Pattern.compile("-?\\d\\.\\d\\d, -?\\d\\.\\d\\d to -?\\d\\.\\d\\d"));
     }
 }

@@ -67,14 +67,19 @@ public record PartialVerification(
 
     /**
      * Patients who would say as much if all had been followed up: for each side the corrected proportion, of so many
-     * patients that its logit is as uncertain. Where all were followed up, the counts themselves.
+     * patients that its logit is as uncertain. Where all were followed up, the counts themselves. A side that nobody
+     * followed up is on has no patients.
      */
     public StudyRecord.Counts asFullyVerified() {
         if (positives + negatives == 0) {
             return new StudyRecord.Counts(truePositives, falseNegatives, trueNegatives, falsePositives);
         }
-        double[] with = worth(corrected().sensitivity(), corrected().varianceOfSensitivity());
-        double[] without = worth(corrected().specificity(), corrected().varianceOfSpecificity());
+        double[] with = truePositives + falseNegatives == 0
+                ? new double[2]
+                : worth(corrected().sensitivity(), corrected().varianceOfSensitivity());
+        double[] without = trueNegatives + falsePositives == 0
+                ? new double[2]
+                : worth(corrected().specificity(), corrected().varianceOfSpecificity());
         return new StudyRecord.Counts(with[0], with[1], without[0], without[1]);
     }
 

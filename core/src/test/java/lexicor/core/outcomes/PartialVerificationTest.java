@@ -150,4 +150,13 @@ class PartialVerificationTest {
         assertThat(proportion(Math.log(counts.tn() / counts.fp()) - specific))
                 .isCloseTo(partly.specificity().lower(), within(1e-9));
     }
+
+    @Test
+    void a_side_that_nobody_followed_up_is_on_says_nothing() {
+        StudyRecord.Counts noneHadIt = new PartialVerification(0, 6, 0, 9, 4, 5).asFullyVerified();
+        assertThat(noneHadIt.tp() + noneHadIt.fn()).isZero();
+        assertThat(noneHadIt.tn() + noneHadIt.fp()).isPositive();
+        StudyRecord.Counts allHadIt = new PartialVerification(6, 0, 9, 0, 4, 5).asFullyVerified();
+        assertThat(allHadIt.tn() + allHadIt.fp()).isZero();
+    }
 }

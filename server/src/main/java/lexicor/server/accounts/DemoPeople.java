@@ -46,6 +46,11 @@ public class DemoPeople {
         return PEOPLE.get(0).name();
     }
 
+    /** That of the one who examines some of the same patients. */
+    public String secondTherapist() {
+        return PEOPLE.get(1).name();
+    }
+
     private static SessionJson.DemoPersonJson person(String name, String displayName, Role role) {
         return new SessionJson.DemoPersonJson(name, displayName, PASSWORD, List.of(role));
     }

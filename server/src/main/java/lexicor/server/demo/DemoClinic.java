@@ -93,6 +93,7 @@ class DemoClinic implements SmartInitializingSingleton {
                     "signed",
                     "amended",
                     "again",
+                    "second",
                     "results");
             if (cases.isFree(node.text("case"))) {
                 CurrentUser.being(people.therapist(), () -> transaction.execute(status -> replay(node)));
@@ -123,6 +124,25 @@ class DemoClinic implements SmartInitializingSingleton {
                                 null)),
                 begins);
         examine(id, node, region, side, begins);
+        node.optionalChild("second").ifPresent(second -> {
+            second.allowing("begins", "steps", "signed");
+            Instant at = Instant.parse(second.text("begins"));
+            UUID other = id("second ", node);
+            CurrentUser.being(people.secondTherapist(), () -> {
+                visits.begin(
+                        id("case ", node),
+                        new VisitRequest(
+                                other,
+                                region,
+                                affected,
+                                affected == Affected.BOTH ? side : null,
+                                node.oneOf("setting", CareSetting.class),
+                                null),
+                        at);
+                examine(other, second, region, side, at);
+                return other;
+            });
+        });
         UUID before = id;
         for (SourceNode again : node.list("again")) {
             again.allowing("begins", "steps", "signed");
@@ -152,6 +172,8 @@ class DemoClinic implements SmartInitializingSingleton {
                 caseId,
                 cases.episodes(caseId).get(0).getId(),
                 new ResultsJson.Add(
+                        UUID.nameUUIDFromBytes(
+                                ("result " + caseId + result.text("condition")).getBytes(StandardCharsets.UTF_8)),
                         result.text("condition"),
                         result.oneOf("truth", ReferenceResult.Truth.class),
                         result.oneOf("kind", ReferenceResult.Kind.class),

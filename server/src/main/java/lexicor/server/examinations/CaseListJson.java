@@ -47,13 +47,22 @@ public record CaseListJson(List<Line> lines, long total, boolean more, int page,
     /** A complaint, latest first. */
     public record EpisodeJson(UUID id, String region, Affected side, Instant openedAt, List<VisitJson> visits) {}
 
-    /** An examination in short. */
+    /**
+     * An examination in short.
+     *
+     * @param author sign-in name
+     * @param by how the author is called
+     * @param hidden whether what it found is kept from the person at work, who examines the same patient as a second
+     *     examiner and has not signed yet
+     */
     public record VisitJson(
             UUID id,
             Instant startedAt,
             Side side,
             CareSetting setting,
             String author,
+            String by,
+            boolean hidden,
             VisitState state,
             int done,
             int total,

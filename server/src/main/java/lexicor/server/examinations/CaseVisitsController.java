@@ -12,6 +12,7 @@ import java.util.UUID;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.weighing.Weighing;
 import lexicor.server.audit.Action;
+import lexicor.server.audit.CurrentUser;
 import lexicor.server.audit.Traced;
 import lexicor.server.cases.CaseJson;
 import lexicor.server.cases.CaseService;
@@ -127,12 +128,19 @@ class CaseVisitsController {
                                 episode.region(),
                                 episode.side(),
                                 episode.openedAt(),
-                                visits.stream()
+                                visits(visits.stream()
                                         .filter(visit ->
                                                 visit.row().episode().getId().equals(episode.getId()))
-                                        .map(this::visit)
-                                        .toList()))
+                                        .toList())))
                         .toList());
+    }
+
+    private List<CaseListJson.VisitJson> visits(List<Recorded> complaint) {
+        return complaint.stream()
+                .map(visit -> visit(
+                        visit,
+                        complaint.stream().anyMatch(other -> Blinding.hides(other, visit, CurrentUser.isHere()))))
+                .toList();
     }
 
     /** Begins a further examination. */
@@ -144,15 +152,17 @@ class CaseVisitsController {
                 examinations.examination(visits.begin(id, request, clock.instant())), people, catalogue);
     }
 
-    private CaseListJson.VisitJson visit(Recorded recorded) {
+    private CaseListJson.VisitJson visit(Recorded recorded, boolean hidden) {
         ExaminationAssessment.Stage stage = appraisal.stage(recorded);
-        Optional<Weighing.Leader> leader = appraisal.leader(recorded);
+        Optional<Weighing.Leader> leader = hidden ? Optional.empty() : appraisal.leader(recorded);
         return new CaseListJson.VisitJson(
                 recorded.row().getId(),
                 recorded.row().startedAt(),
                 recorded.row().side(),
                 recorded.row().setting(),
                 recorded.row().author(),
+                people.name(recorded.row().author()),
+                hidden,
                 stage.state(),
                 stage.done(),
                 stage.total(),

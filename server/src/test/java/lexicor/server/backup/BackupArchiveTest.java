@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import lexicor.server.start.RecordFile;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -23,7 +24,7 @@ import org.junit.jupiter.api.io.TempDir;
 class BackupArchiveTest {
 
     private static final Instant NOW = Instant.parse("2026-11-29T10:00:00Z");
-    private static final int KNOWS = 9;
+    private static final int KNOWS = RecordFile.known();
     private static final Optional<char[]> OPEN = Optional.empty();
 
     @TempDir
@@ -153,7 +154,7 @@ class BackupArchiveTest {
         write(OPEN);
         assertThatThrownBy(() -> BackupArchive.restore(file, elsewhere, OPEN, KNOWS - 1))
                 .isInstanceOf(BackupFault.class)
-                .hasMessageContaining("schema 9, this one knows 8");
+                .hasMessageContaining("schema " + KNOWS + ", this one knows " + (KNOWS - 1));
         assertThat(SmallRecord.names(elsewhere)).isEmpty();
     }
 

@@ -14,6 +14,7 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;
 import lexicor.server.LexicorApplication;
+import lexicor.server.start.RecordFile;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -32,7 +33,8 @@ class BackupToolTest {
     private int run(String... arguments) {
         out.reset();
         faults.reset();
-        return new BackupTool(9, new PrintStream(out, true), new PrintStream(faults, true)).run(arguments);
+        return new BackupTool(RecordFile.known(), new PrintStream(out, true), new PrintStream(faults, true))
+                .run(arguments);
     }
 
     private String said() {
@@ -53,9 +55,11 @@ class BackupToolTest {
         assertThat(run("backup", file.toString(), "--data=" + data)).isZero();
         assertThat(said()).contains("0 cases", "read back and found whole", "not encrypted");
         assertThat(run("verify", file.toString())).isZero();
-        assertThat(said()).contains("is whole", "schema 9");
+        assertThat(said()).contains("is whole", "schema " + RecordFile.known());
         Path fresh = other.resolve("fresh");
-        assertThat(run("restore", file.toString(), "--data=" + fresh)).isZero();
+        assertThat(run("restore", file.toString(), "--data=" + fresh))
+                .as(fault())
+                .isZero();
         assertThat(said()).contains("now holds", "./lexicor serve --data " + fresh);
         assertThat(SmallRecord.entered(fresh)).containsExactly("7");
     }

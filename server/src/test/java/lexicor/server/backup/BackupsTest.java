@@ -14,6 +14,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import lexicor.server.start.RecordFile;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -147,7 +148,7 @@ class BackupsTest {
         assertThat(BackupArchive.verify(asked.copy(), Optional.empty())
                         .contents()
                         .schema())
-                .isEqualTo(9);
+                .isEqualTo(RecordFile.known());
         asked.forget();
         assertThat(SmallRecord.names(backups.folder())).isEmpty();
     }

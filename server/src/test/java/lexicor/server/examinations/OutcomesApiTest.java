@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.StreamSupport;
 import lexicor.core.examination.Answer;
 import lexicor.server.Asking;
 import lexicor.server.accounts.Role;
+import lexicor.server.cases.Affected;
 import lexicor.server.examinations.signing.SigningJson;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -62,13 +64,22 @@ class OutcomesApiTest extends AtTheBench {
         return therapist.post(
                 results(),
                 Map.of(
-                        "conditionId", condition,
-                        "truth", truth,
-                        "kind", "IMAGING",
-                        "day", day.toString(),
-                        "reader", "BLIND",
-                        "readBy", "the radiologist",
-                        "words", ""),
+                        "id",
+                        UUID.randomUUID(),
+                        "conditionId",
+                        condition,
+                        "truth",
+                        truth,
+                        "kind",
+                        "IMAGING",
+                        "day",
+                        day.toString(),
+                        "reader",
+                        "BLIND",
+                        "readBy",
+                        "the radiologist",
+                        "words",
+                        ""),
                 status);
     }
 
@@ -129,6 +140,24 @@ class OutcomesApiTest extends AtTheBench {
     }
 
     @Test
+    void a_result_that_is_sent_twice_is_kept_once() {
+        Map<String, Object> result = Map.of(
+                "id", UUID.randomUUID(),
+                "conditionId", CONDITION,
+                "truth", "PRESENT",
+                "kind", "SURGERY",
+                "day", LocalDate.now().toString(),
+                "reader", "KNEW",
+                "readBy", "",
+                "words", "");
+        therapist.post(results(), result, 200);
+        assertThat(therapist.post(results(), result, 200).get("results")).hasSize(1);
+        examined("none");
+        assertThat(therapist.post(results(), result, 409).get("detail").asString())
+                .contains("Another result has this id");
+    }
+
+    @Test
     void a_day_to_come_one_before_the_first_visit_and_a_condition_of_elsewhere_are_named_and_nothing_is_kept() {
         assertThat(add(CONDITION, "PRESENT", LocalDate.now().plusDays(2), 400).toString())
                 .contains("day")
@@ -184,6 +213,84 @@ class OutcomesApiTest extends AtTheBench {
         assertThat(together).as("a few of one's own move it little").isCloseTo(published, within(0.1));
         assertThat(own.at("/sensitivity/lower").asDouble())
                 .isLessThan(own.at("/sensitivity/estimate").asDouble());
+    }
+
+    @Test
+    void figures_are_narrowed_to_a_setting_and_to_what_one_has_signed_oneself() {
+        String all = "/api/outcomes/conditions/" + CONDITION;
+        assertThat(therapist.get(all, 200).get("complaints").asInt()).isPositive();
+        assertThat(therapist
+                        .get(all + "?setting=SPECIALIST", 200)
+                        .get("complaints")
+                        .asInt())
+                .as("all here are of first contact")
+                .isZero();
+        Asking other = Asking.as(server, "signs-nothing", Role.THERAPIST);
+        assertThat(other.get(all + "?mine=true", 200).get("complaints").asInt()).isZero();
+        assertThat(therapist.get(all + "?mine=true", 200).get("complaints").asInt())
+                .isPositive();
+        therapist.get(all + "?setting=NOWHERE", 400);
+    }
+
+    private void signed(Asking who, String examination) {
+        long known =
+                who.get("/api/examinations/" + examination, 200).get("commands").size();
+        who.post("/api/examinations/" + examination + "/signature", new SigningJson.Sign(known), 200);
+    }
+
+    private int neerPairs() {
+        return therapist
+                .get("/api/outcomes/agreement", 200)
+                .get("tests")
+                .valueStream()
+                .filter(test -> test.get("testId").asString().equals("sh-neer"))
+                .mapToInt(test -> test.get("firstOnly").asInt())
+                .max()
+                .orElse(0);
+    }
+
+    @Test
+    void a_second_examiner_sees_nothing_of_the_first_until_signed_and_then_the_two_are_a_pair() {
+        Asking second = Asking.as(server, "lindal", Role.THERAPIST);
+        int pairs = therapist.get("/api/outcomes/agreement", 200).get("pairs").asInt();
+        int disagreed = neerPairs();
+        String other = second.post(
+                        "/api/cases/" + caseId + "/examinations", Visit.visit("shoulder", Affected.RIGHT), 201)
+                .get("id")
+                .asString();
+        JsonNode visits = second.get("/api/cases/" + caseId, 200).at("/episodes/0/visits");
+        assertThat(visits).hasSize(2);
+        JsonNode first = visits.get(1);
+        assertThat(first.get("hidden").asBoolean()).isTrue();
+        assertThat(first.hasNonNull("leader")).isFalse();
+        assertThat(therapist
+                        .get("/api/cases/" + caseId, 200)
+                        .at("/episodes/0/visits/1/hidden")
+                        .asBoolean())
+                .as("the first has signed")
+                .isFalse();
+
+        Visit here = new Visit();
+        second.post(
+                "/api/examinations/" + other + "/commands",
+                new ExaminationJson.Batch(
+                        List.of(
+                                here.tell(Answer.of("red-flags", "none")),
+                                here.record("sh-neer", "pain=none"),
+                                here.tell(Answer.of("working", CONDITION))),
+                        null),
+                200);
+        signed(second, other);
+        assertThat(second.get("/api/cases/" + caseId, 200)
+                        .at("/episodes/0/visits/1/hidden")
+                        .asBoolean())
+                .isFalse();
+        assertThat(therapist.get("/api/outcomes/agreement", 200).get("pairs").asInt())
+                .isEqualTo(pairs + 1);
+        assertThat(neerPairs()).isEqualTo(disagreed + 1);
+        assertThat(therapist.get("/api/outcomes/agreement", 200).toString())
+                .as("a phrase has no open place")
+                .doesNotContain("{pain}", "{angle");
     }
 
     @Test

@@ -115,6 +115,7 @@ class AccessMatrixTest {
                 Set.of("THERAPIST", "STEWARD"),
                 "GET /api/outcomes/conditions",
                 "GET /api/outcomes/conditions/{conditionId}",
+                "GET /api/outcomes/agreement",
                 "GET /api/outcomes/calibration");
         allow(Set.of("STEWARD", "ADMINISTRATOR"), "GET /api/settings/history");
         allow(

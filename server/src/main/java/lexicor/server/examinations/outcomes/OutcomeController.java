@@ -2,7 +2,9 @@ package lexicor.server.examinations.outcomes;
 
 import jakarta.validation.Valid;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
 import lexicor.server.load.InTurn;
@@ -10,6 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What turned out to be true, over HTTP. */
@@ -18,10 +21,12 @@ class OutcomeController {
 
     private final Outcomes outcomes;
     private final OutcomeCounts counts;
+    private final ExaminerPairs pairs;
 
-    OutcomeController(Outcomes outcomes, OutcomeCounts counts) {
+    OutcomeController(Outcomes outcomes, OutcomeCounts counts, ExaminerPairs pairs) {
         this.outcomes = outcomes;
         this.counts = counts;
+        this.pairs = pairs;
     }
 
     @GetMapping("/api/cases/{id}/complaints/{complaint}/results")
@@ -61,11 +66,26 @@ class OutcomeController {
         return counts.answered();
     }
 
-    /** The clinic's own accuracy for a condition. */
+    /**
+     * The clinic's own accuracy for a condition.
+     *
+     * @param setting where the patients were seen; absent for all
+     * @param mine whether only what the person at work has signed counts
+     */
     @GetMapping("/api/outcomes/conditions/{conditionId}")
     @InTurn(InTurn.Kind.WEIGHING)
-    OutcomesJson.AccuracyJson accuracy(@PathVariable String conditionId) {
-        return counts.accuracy(conditionId);
+    OutcomesJson.AccuracyJson accuracy(
+            @PathVariable String conditionId,
+            @RequestParam(required = false) CareSetting setting,
+            @RequestParam(defaultValue = "false") boolean mine) {
+        return counts.accuracy(conditionId, Optional.ofNullable(setting), mine);
+    }
+
+    /** How two examiners of one patient agreed. */
+    @GetMapping("/api/outcomes/agreement")
+    @InTurn(InTurn.Kind.WEIGHING)
+    OutcomesJson.AgreementsJson agreement() {
+        return pairs.agreements();
     }
 
     /** How stated chances held. */

@@ -10,12 +10,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.Criterion;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Belief;
@@ -41,8 +43,9 @@ import lexicor.server.problems.NotFound;
 import org.springframework.stereotype.Service;
 
 /**
- * Counts what turned out beside what was found and said. One examination speaks for a complaint: the last that was
- * signed on or before the day of the first result; without a result the last that was signed.
+ * Counts what turned out beside what was found and said. One examination speaks for a complaint: of those signed, the
+ * one of the last day on or before that of the first result, or of the last day where there is none; of a day the
+ * first, which a second examiner's never is.
  */
 @Service
 class OutcomeCounts {
@@ -55,6 +58,7 @@ class OutcomeCounts {
     private final CaseService cases;
     private final Catalogue catalogue;
     private final Evidence evidence;
+    private final CriterionNames names;
     private final Clock clock;
 
     OutcomeCounts(
@@ -64,6 +68,7 @@ class OutcomeCounts {
             CaseService cases,
             Catalogue catalogue,
             Evidence evidence,
+            CriterionNames names,
             Clock clock) {
         this.signed = signed;
         this.store = store;
@@ -71,6 +76,7 @@ class OutcomeCounts {
         this.cases = cases;
         this.catalogue = catalogue;
         this.evidence = evidence;
+        this.names = names;
         this.clock = clock;
     }
 
@@ -78,10 +84,16 @@ class OutcomeCounts {
     private record Spoken(SignedVisits.Visit visit, Truths truths) {}
 
     private List<Spoken> spoken() {
+        return spoken(visit -> true);
+    }
+
+    /** @param speaks which of the examinations may */
+    private List<Spoken> spoken(Predicate<SignedVisits.Visit> speaks) {
         signed.settle();
         Map<UUID, List<ResultStore.Kept>> results =
                 store.standing().stream().collect(Collectors.groupingBy(ResultStore.Kept::complaint));
         Map<UUID, List<SignedVisits.Visit>> visits = signed.visits().stream()
+                .filter(speaks)
                 .collect(Collectors.groupingBy(SignedVisits.Visit::complaint, LinkedHashMap::new, Collectors.toList()));
         List<Spoken> spoken = new ArrayList<>();
         visits.forEach((complaint, each) -> {
@@ -90,7 +102,7 @@ class OutcomeCounts {
                     known.stream().map(result -> result.result().day()).min(Comparator.naturalOrder());
             each.stream()
                     .filter(visit -> first.isEmpty() || !visit.day().isAfter(first.get()))
-                    .reduce((earlier, later) -> later)
+                    .reduce((earlier, later) -> later.day().isAfter(earlier.day()) ? later : earlier)
                     .ifPresent(visit -> spoken.add(new Spoken(
                             visit,
                             outcomes.truths(
@@ -114,6 +126,7 @@ class OutcomeCounts {
                 .toList();
         return new WaitingJson(
                 list,
+                waiting.size(),
                 (int) spoken.stream()
                         .filter(each -> catalogue.conditions().keySet().stream()
                                 .anyMatch(
@@ -163,14 +176,21 @@ class OutcomeCounts {
                 .toList();
     }
 
-    /** @param id of a condition of the library, or {@link NotFound} */
-    AccuracyJson accuracy(String id) {
+    /**
+     * @param id of a condition of the library, or {@link NotFound}
+     * @param setting where the patients were seen; empty for all
+     * @param mine whether only what the person at work has signed counts
+     */
+    AccuracyJson accuracy(String id, Optional<CareSetting> setting, boolean mine) {
         ConditionId condition = catalogue.conditions().keySet().stream()
                 .filter(each -> each.value().equals(id))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("There is no condition '" + id + "'."));
-        Map<UUID, Spoken> byVisit =
-                spoken().stream().collect(Collectors.toMap(each -> each.visit().examination(), Function.identity()));
+        String me = CurrentUser.isHere();
+        Map<UUID, Spoken> byVisit = spoken(visit -> (setting.isEmpty() || setting.get() == visit.setting())
+                        && (!mine || visit.signedBy().equals(me)))
+                .stream()
+                .collect(Collectors.toMap(each -> each.visit().examination(), Function.identity()));
         Map<StudyRecord.Criterion, Count> counts = new LinkedHashMap<>();
         Map<UUID, Boolean> spokeOf = new HashMap<>();
         for (SignedVisits.Finding finding : signed.findings(condition)) {
@@ -246,11 +266,7 @@ class OutcomeCounts {
         return new TestAccuracyJson(
                 test.value(),
                 catalogue.test(test).shortName(),
-                catalogue
-                        .test(test)
-                        .criterion(CriterionId.of(criterion.criterion()))
-                        .map(Criterion::counts)
-                        .orElse(""),
+                names.of(test, CriterionId.of(criterion.criterion())),
                 count.known[1][1],
                 count.known[1][0],
                 count.known[0][1],
@@ -296,16 +312,23 @@ class OutcomeCounts {
         }
         String me = CurrentUser.isHere();
         List<Calibration.Claim> own = new ArrayList<>();
-        byVisit.forEach((examination, each) -> each.visit().working().ifPresent(working -> {
-            Double start = starts.getOrDefault(examination, Map.of()).get(working);
-            if (each.visit().signedBy().equals(me) && each.visit().confidence().isPresent() && start != null) {
-                each.truths()
-                        .of(working)
-                        .ifPresent(present -> own.add(new Calibration.Claim(
-                                start, each.visit().confidence().getAsDouble(), present)));
-            }
-        }));
+        for (Spoken each : spoken(visit -> visit.signedBy().equals(me))) {
+            each.visit()
+                    .working()
+                    .flatMap(working ->
+                            own(each, working, starts.getOrDefault(each.visit().examination(), Map.of())))
+                    .ifPresent(own::add);
+        }
         return new CalibrationJson(held(weighed), held(own), Calibration.NEEDED);
+    }
+
+    /** The sureness of a conclusion with what turned out; empty where either is missing. */
+    private static Optional<Calibration.Claim> own(Spoken each, ConditionId working, Map<ConditionId, Double> starts) {
+        OptionalDouble sure = each.visit().confidence();
+        Double start = starts.get(working);
+        return sure.isEmpty() || start == null
+                ? Optional.empty()
+                : each.truths().of(working).map(present -> new Calibration.Claim(start, sure.getAsDouble(), present));
     }
 
     private static HeldJson held(List<Calibration.Claim> claims) {

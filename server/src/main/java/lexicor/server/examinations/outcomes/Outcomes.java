@@ -74,7 +74,7 @@ public class Outcomes {
                 truths.contradicted().stream().map(this::name).toList());
     }
 
-    /** Adds a result; {@link BadInput} where it cannot be. */
+    /** Adds a result, once however often it is sent; {@link BadInput} where it cannot be. */
     @Transactional
     public ResultsJson add(UUID caseId, UUID complaint, ResultsJson.Add add) {
         List<Recorded> visits = visits(caseId, complaint);
@@ -93,8 +93,15 @@ public class Outcomes {
                 .orElseThrow(() -> new BadInput(
                         "conditionId",
                         "'" + add.conditionId() + "' is no condition of this region; allowed: one of the list"));
+        Optional<ResultStore.Kept> before = store.find(add.id());
+        if (before.isPresent()) {
+            if (!before.get().complaint().equals(complaint)) {
+                throw new Conflict("Another result has this id. Enter it again.");
+            }
+            return of(caseId, complaint);
+        }
         store.add(new ResultStore.Kept(
-                UUID.randomUUID(),
+                add.id(),
                 complaint,
                 new ReferenceResult(condition, add.truth(), add.kind(), add.day(), add.reader()),
                 Typed.oneLine(add.readBy()),

@@ -12,13 +12,13 @@ final class OutcomesJson {
     private OutcomesJson() {}
 
     /**
-     * Complaints that wait for an answer, those to be looked at first on top.
+     * Complaints that wait for an answer, those to be looked at first on top, and how many wait in all.
      *
      * @param answered complaints of which something is known
      * @param signed complaints with a signed examination
      */
     @Schema(name = "WaitingListJson")
-    record WaitingJson(List<WaitsJson> waiting, int answered, int signed) {}
+    record WaitingJson(List<WaitsJson> waiting, int all, int answered, int signed) {}
 
     /**
      * A complaint that waits.
@@ -95,6 +95,36 @@ final class OutcomesJson {
             return new EstimateJson(estimate.estimate(), estimate.lower(), estimate.upper());
         }
     }
+
+    /**
+     * How two examiners of one patient agreed.
+     *
+     * @param pairs patients whom two have examined, blind to each other
+     * @param needed patients from whom on kappa is told
+     */
+    @Schema(name = "AgreementsJson")
+    record AgreementsJson(int pairs, int needed, List<TestAgreementJson> tests) {}
+
+    /**
+     * One test by one criterion, over patients in whom both could read it.
+     *
+     * @param observed share of patients on whom they agreed
+     * @param kappa absent below the patients needed, and where both gave one answer throughout
+     */
+    @Schema(name = "TestAgreementJson")
+    record TestAgreementJson(
+            String testId,
+            String name,
+            String criterion,
+            int bothPositive,
+            int firstOnly,
+            int secondOnly,
+            int bothNegative,
+            double observed,
+            @Schema(nullable = true) EstimateJson kappa,
+            double adjustedKappa,
+            @Schema(nullable = true) Double positiveAgreement,
+            @Schema(nullable = true) Double negativeAgreement) {}
 
     /** How chances held: those stated by the weighing, and those of the person's own conclusions. */
     @Schema(name = "ChancesHeldJson")

@@ -53,9 +53,11 @@ public record ResultsJson(
     @Schema(name = "ResultWithdrawnJson")
     public record WithdrawnJson(String by, Instant at, String why) {}
 
-    /** A result to add. */
+    /** A result to add, under an id of the caller's, so that one that is sent twice is kept once. */
     @Schema(name = "AddResult")
     public record Add(
+            @NotNull(message = "allowed: an id") UUID id,
+
             @NotBlank(message = "allowed: one of the conditions of the region")
             String conditionId,
 

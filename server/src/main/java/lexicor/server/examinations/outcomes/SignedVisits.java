@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.TestId;
@@ -88,13 +89,15 @@ class SignedVisits {
      * @param confidence how sure, 0..1
      * @param again the day of the next visit
      * @param askedFor conditions whose settling step was taken up
+     * @param follows the visit that it was begun after, with what that one had found in view
      */
     record Visit(
             UUID examination,
             UUID complaint,
+            Optional<UUID> follows,
             String signedBy,
             LocalDate day,
-            String setting,
+            CareSetting setting,
             Optional<ConditionId> working,
             OptionalDouble confidence,
             Optional<LocalDate> again,
@@ -194,9 +197,12 @@ class SignedVisits {
                         .toList());
     }
 
-    /** All of them, in the order of the visits. */
+    /** All of them, in the order in which they were begun. */
     List<Visit> visits() {
-        return database.query("select * from signed_visit order by visit_day, examination_id", SignedVisits::visit);
+        return database.query(
+                "select v.*, e.follows_id from signed_visit v join examination e on e.id = v.examination_id"
+                        + " order by e.started_at, e.id",
+                SignedVisits::visit);
     }
 
     List<Claim> claims() {
@@ -211,13 +217,24 @@ class SignedVisits {
 
     List<Finding> findings(ConditionId condition) {
         return database.query(
-                "select * from signed_finding where condition_id = ?",
-                (row, number) -> new Finding(
-                        row.getObject("examination_id", UUID.class),
-                        TestId.of(row.getString("test_id")),
-                        CriterionId.of(row.getString("criterion_id")),
-                        row.getBoolean("positive")),
-                condition.value());
+                "select * from signed_finding where condition_id = ?", SignedVisits::finding, condition.value());
+    }
+
+    /** What the tests of one examination answered; one answer by one criterion stands there once. */
+    List<Finding> findings(UUID examination) {
+        return database.query(
+                "select distinct examination_id, test_id, criterion_id, positive from signed_finding"
+                        + " where examination_id = ?",
+                SignedVisits::finding,
+                examination);
+    }
+
+    private static Finding finding(ResultSet row, int number) throws SQLException {
+        return new Finding(
+                row.getObject("examination_id", UUID.class),
+                TestId.of(row.getString("test_id")),
+                CriterionId.of(row.getString("criterion_id")),
+                row.getBoolean("positive"));
     }
 
     private static Visit visit(ResultSet row, int number) throws SQLException {
@@ -227,9 +244,10 @@ class SignedVisits {
         return new Visit(
                 row.getObject("examination_id", UUID.class),
                 row.getObject("episode_id", UUID.class),
+                Optional.ofNullable(row.getObject("follows_id", UUID.class)),
                 row.getString("signed_by"),
                 row.getObject("visit_day", LocalDate.class),
-                row.getString("setting"),
+                CareSetting.valueOf(row.getString("setting")),
                 working.isEmpty() ? Optional.empty() : Optional.of(ConditionId.of(working)),
                 sure,
                 Optional.ofNullable(row.getObject("test_again", LocalDate.class)),

@@ -1,0 +1,27 @@
+package lexicor.server.examinations;
+
+import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.record.Recorded;
+
+/** Two examiners of one patient see nothing of each other until both have signed. */
+final class Blinding {
+
+    private Blinding() {}
+
+    /**
+     * Whether a person's own visit hides another of the same complaint: it is of the same day, by somebody else, was
+     * not begun as its follow-up, and is not signed.
+     *
+     * @param person sign-in name
+     */
+    static boolean hides(Recorded own, Recorded other, String person) {
+        ExaminationRow mine = own.row();
+        ExaminationRow theirs = other.row();
+        return mine.author().equals(person)
+                && !theirs.author().equals(person)
+                && mine.day().equals(theirs.day())
+                && mine.follows().filter(theirs.getId()::equals).isEmpty()
+                && theirs.follows().filter(mine.getId()::equals).isEmpty()
+                && !own.versions().closed();
+    }
+}
