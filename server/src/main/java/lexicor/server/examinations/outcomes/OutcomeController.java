@@ -20,12 +20,17 @@ import org.springframework.web.bind.annotation.RestController;
 class OutcomeController {
 
     private final Outcomes outcomes;
-    private final OutcomeCounts counts;
+    private final WaitingList waiting;
+    private final OwnAccuracy accuracy;
+    private final ChancesHeld chances;
     private final ExaminerPairs pairs;
 
-    OutcomeController(Outcomes outcomes, OutcomeCounts counts, ExaminerPairs pairs) {
+    OutcomeController(
+            Outcomes outcomes, WaitingList waiting, OwnAccuracy accuracy, ChancesHeld chances, ExaminerPairs pairs) {
         this.outcomes = outcomes;
-        this.counts = counts;
+        this.waiting = waiting;
+        this.accuracy = accuracy;
+        this.chances = chances;
         this.pairs = pairs;
     }
 
@@ -56,14 +61,14 @@ class OutcomeController {
     @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "outcomes")
     OutcomesJson.WaitingJson waiting() {
-        return counts.waiting();
+        return waiting.waiting();
     }
 
     /** Conditions of which something is known. */
     @GetMapping("/api/outcomes/conditions")
     @InTurn(InTurn.Kind.WEIGHING)
     List<OutcomesJson.AnsweredJson> answered() {
-        return counts.answered();
+        return accuracy.answered();
     }
 
     /**
@@ -78,7 +83,7 @@ class OutcomeController {
             @PathVariable String conditionId,
             @RequestParam(required = false) CareSetting setting,
             @RequestParam(defaultValue = "false") boolean mine) {
-        return counts.accuracy(conditionId, Optional.ofNullable(setting), mine);
+        return accuracy.of(conditionId, Optional.ofNullable(setting), mine);
     }
 
     /** How two examiners of one patient agreed. */
@@ -92,6 +97,6 @@ class OutcomeController {
     @GetMapping("/api/outcomes/calibration")
     @InTurn(InTurn.Kind.WEIGHING)
     OutcomesJson.CalibrationJson calibration() {
-        return counts.calibration();
+        return chances.calibration();
     }
 }
