@@ -24,7 +24,7 @@ export function AgreementView() {
             <p className="max-w-3xl text-read">
               {data.pairs === 0
                 ? "No patient has been examined by two yet."
-                : `${String(data.pairs)} ${data.pairs === 1 ? "patient was" : "patients were"} examined by two people on one day, neither seeing what the other had found.`}
+                : `${String(data.pairs)} ${data.pairs === 1 ? "patient was" : "patients were"} examined by two people on one day, each in a visit of their own.`}
             </p>
             <HowTo open={data.pairs === 0} />
             {data.tests.length > 0 && <Tests data={data} />}
