@@ -1,5 +1,7 @@
 package lexicor.server.calculators;
 
+import static lexicor.server.json.OrNull.orNull;
+
 import com.fasterxml.jackson.annotation.JsonInclude;
 import io.swagger.v3.oas.annotations.media.Schema;
 import lexicor.core.evidence.Estimate;
@@ -29,13 +31,5 @@ record VerificationAnswer(
                 new Uncorrected(
                         orNull(verification.uncorrectedSensitivity()), orNull(verification.uncorrectedSpecificity())),
                 verification.prevalence());
-    }
-
-    private static Estimate orNull(Estimate estimate) {
-        return Double.isNaN(estimate.estimate()) ? null : estimate;
-    }
-
-    private static Double orNull(double value) {
-        return Double.isNaN(value) ? null : value;
     }
 }

@@ -104,24 +104,13 @@ class DemoClinic implements SmartInitializingSingleton {
     private UUID replay(SourceNode node) {
         UUID id = id("demo ", node);
         Instant begins = Instant.parse(node.text("begins"));
-        Affected affected = node.oneOf("side", Affected.class);
-        Side side = affected == Affected.BOTH ? node.oneOf("worse", Side.class) : Side.valueOf(affected.name());
-        String region = node.text("region", "shoulder");
+        Side side = side(node);
+        String region = region(node);
         Dominance hand = node.has("hand") ? node.oneOf("hand", Dominance.class) : null;
         CaseDetails details =
                 new CaseDetails(null, node.whole("born", EARLIEST, LATEST), hand, node.text("occupation"));
         visits.open(
-                new VisitRequest.NewCase(
-                        id("case ", node),
-                        node.text("case"),
-                        details,
-                        new VisitRequest(
-                                id,
-                                region,
-                                affected,
-                                affected == Affected.BOTH ? side : null,
-                                node.oneOf("setting", CareSetting.class),
-                                null)),
+                new VisitRequest.NewCase(id("case ", node), node.text("case"), details, request(id, node, null)),
                 begins);
         examine(id, node, region, side, begins);
         node.optionalChild("second").ifPresent(second -> {
@@ -129,16 +118,7 @@ class DemoClinic implements SmartInitializingSingleton {
             Instant at = Instant.parse(second.text("begins"));
             UUID other = id("second ", node);
             CurrentUser.being(people.secondTherapist(), () -> {
-                visits.begin(
-                        id("case ", node),
-                        new VisitRequest(
-                                other,
-                                region,
-                                affected,
-                                affected == Affected.BOTH ? side : null,
-                                node.oneOf("setting", CareSetting.class),
-                                null),
-                        at);
+                visits.begin(id("case ", node), request(other, node, null), at);
                 examine(other, second, region, side, at);
                 return other;
             });
@@ -148,16 +128,7 @@ class DemoClinic implements SmartInitializingSingleton {
             again.allowing("begins", "steps", "signed");
             Instant later = Instant.parse(again.text("begins"));
             UUID next = UUID.nameUUIDFromBytes(("again " + node.text("case") + later).getBytes(StandardCharsets.UTF_8));
-            visits.begin(
-                    id("case ", node),
-                    new VisitRequest(
-                            next,
-                            region,
-                            affected,
-                            affected == Affected.BOTH ? side : null,
-                            node.oneOf("setting", CareSetting.class),
-                            before),
-                    later);
+            visits.begin(id("case ", node), request(next, node, before), later);
             examine(next, again, region, side, later);
             before = next;
         }
@@ -181,6 +152,27 @@ class DemoClinic implements SmartInitializingSingleton {
                         result.oneOf("reader", ReferenceResult.Reader.class),
                         result.text("read-by", ""),
                         result.text("words", "")));
+    }
+
+    /** A visit of a case; {@code follows} is null where it follows none. */
+    private static VisitRequest request(UUID id, SourceNode node, UUID follows) {
+        Affected affected = node.oneOf("side", Affected.class);
+        return new VisitRequest(
+                id,
+                region(node),
+                affected,
+                affected == Affected.BOTH ? side(node) : null,
+                node.oneOf("setting", CareSetting.class),
+                follows);
+    }
+
+    private static String region(SourceNode node) {
+        return node.text("region", "shoulder");
+    }
+
+    private static Side side(SourceNode node) {
+        Affected affected = node.oneOf("side", Affected.class);
+        return affected == Affected.BOTH ? node.oneOf("worse", Side.class) : Side.valueOf(affected.name());
     }
 
     /** Records a visit, and signs and amends it where it was. */

@@ -1,11 +1,7 @@
 package lexicor.server.examinations;
 
 import jakarta.annotation.PreDestroy;
-import java.util.List;
 import java.util.UUID;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicBoolean;
 import lexicor.server.cases.CaseService;
 import lexicor.server.disk.DiskRoom;
 import lexicor.server.examinations.planning.TestLaps;
@@ -13,6 +9,7 @@ import lexicor.server.examinations.record.ExaminationMoved;
 import lexicor.server.examinations.record.ExaminationRecords;
 import lexicor.server.examinations.record.Recorded;
 import lexicor.server.examinations.weighing.ExaminationAssessment;
+import lexicor.server.load.CatchUp;
 import lexicor.server.problems.NotFound;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -37,12 +34,7 @@ class StandingKeeper {
     private final CaseService cases;
     private final TestLaps laps;
     private final DiskRoom room;
-    private final AtomicBoolean asked = new AtomicBoolean();
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "standings");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final CatchUp behind = new CatchUp("standings", this::settle);
 
     StandingKeeper(
             ExaminationRecords examinations,
@@ -60,20 +52,7 @@ class StandingKeeper {
     /** Something was saved: the summaries follow soon. */
     @TransactionalEventListener
     void moved(ExaminationMoved event) {
-        if (asked.compareAndSet(false, true)) {
-            worker.execute(this::follow);
-        }
-    }
-
-    private void follow() {
-        asked.set(false);
-        try {
-            settle();
-        } catch (RuntimeException fault) {
-            LOG.warn(
-                    "The list could not be brought up to date; it is tried again with the next entry: {}",
-                    fault.toString());
-        }
+        behind.ask();
     }
 
     /** Makes the summaries anew that are behind the record, the latest first. */
@@ -81,8 +60,7 @@ class StandingKeeper {
         if (!room.isThere()) {
             return; // the list tells what it told before
         }
-        List<UUID> behind = cases.behind(MOST);
-        behind.forEach(this::sum);
+        cases.behind(MOST).forEach(this::sum);
     }
 
     private void sum(UUID id) {
@@ -99,6 +77,6 @@ class StandingKeeper {
 
     @PreDestroy
     void stop() {
-        worker.shutdownNow();
+        behind.close();
     }
 }

@@ -1,2 +1,2 @@
-/** What keeps one kind of request from holding up all others: turns, deadlines, limits on connections. */
+/** What keeps one kind of work from holding up all others: turns, deadlines, limits on connections, catching up. */
 package lexicor.server.load;

@@ -86,10 +86,7 @@ class Courses {
                 .filter(each -> each.getId().equals(complaint))
                 .findFirst()
                 .orElseThrow(() -> new NotFound("There is no complaint " + complaint + " of this case."));
-        List<Recorded> visits = examinations.ofCase(caseId).stream()
-                .filter(visit -> visit.row().episode().getId().equals(complaint))
-                .sorted(Comparator.comparing(visit -> visit.row().startedAt()))
-                .toList();
+        List<Recorded> visits = examinations.ofComplaint(caseId, complaint);
         if (visits.isEmpty()) {
             throw new NotFound("No visit of this complaint has begun.");
         }

@@ -1,10 +1,9 @@
 package lexicor.server.examinations.outcomes;
 
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.RuleWords;
-import lexicor.core.catalogue.TestId;
+import lexicor.server.examinations.outcomes.SignedVisits.Judged;
 import org.springframework.stereotype.Component;
 
 /** How criteria of tests are called where nothing is recorded. */
@@ -18,9 +17,9 @@ class CriterionNames {
     }
 
     /** What makes a test positive by a criterion; empty where the library has it no longer. */
-    String of(TestId id, CriterionId criterion) {
-        ExaminationTest test = catalogue.test(id);
-        return test.criterion(criterion)
+    String of(Judged judged) {
+        ExaminationTest test = catalogue.test(judged.test());
+        return test.criterion(judged.criterion())
                 .map(each -> new RuleWords(test, catalogue.schools()).counts(each))
                 .orElse("");
     }

@@ -1,21 +1,21 @@
 package lexicor.server.examinations.outcomes;
 
+import static lexicor.server.json.OrNull.orNull;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.CriterionId;
-import lexicor.core.catalogue.TestId;
 import lexicor.core.outcomes.Agreement;
 import lexicor.server.examinations.outcomes.OutcomesJson.AgreementsJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.EstimateJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.TestAgreementJson;
+import lexicor.server.examinations.outcomes.SignedVisits.Judged;
 import org.springframework.stereotype.Service;
 
 /**
@@ -39,9 +39,6 @@ class ExaminerPairs {
     }
 
     private record Pair(UUID first, UUID second) {}
-
-    /** A test by a criterion. */
-    private record Judged(TestId test, CriterionId criterion) {}
 
     AgreementsJson agreements() {
         signed.settle();
@@ -96,10 +93,7 @@ class ExaminerPairs {
     /** What an examination's tests answered; a criterion that said both about different conditions is left out. */
     private Map<Judged, Boolean> answers(UUID examination) {
         Map<Judged, List<SignedVisits.Finding>> all = signed.findings(examination).stream()
-                .collect(Collectors.groupingBy(
-                        finding -> new Judged(finding.test(), finding.criterion()),
-                        LinkedHashMap::new,
-                        Collectors.toList()));
+                .collect(Collectors.groupingBy(SignedVisits.Finding::judged, LinkedHashMap::new, Collectors.toList()));
         Map<Judged, Boolean> answers = new LinkedHashMap<>();
         all.forEach((judged, findings) -> {
             if (findings.size() == 1) {
@@ -114,7 +108,7 @@ class ExaminerPairs {
         return new TestAgreementJson(
                 judged.test().value(),
                 catalogue.test(judged.test()).shortName(),
-                names.of(judged.test(), judged.criterion()),
+                names.of(judged),
                 count[1][1],
                 count[1][0],
                 count[0][1],
@@ -126,9 +120,5 @@ class ExaminerPairs {
                 agreement.adjustedKappa(),
                 orNull(agreement.positiveAgreement()),
                 orNull(agreement.negativeAgreement()));
-    }
-
-    private static Double orNull(OptionalDouble share) {
-        return share.isPresent() ? share.getAsDouble() : null;
     }
 }

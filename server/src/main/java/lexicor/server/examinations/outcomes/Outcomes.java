@@ -3,12 +3,9 @@ package lexicor.server.examinations.outcomes;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
@@ -55,8 +52,9 @@ public class Outcomes {
                 .filter(each -> each.withdrawn().isEmpty())
                 .map(ResultStore.Kept::result)
                 .toList());
-        List<Condition> choices = choices(visits);
-        Optional<ConditionId> working = working(visits);
+        List<ConditionId> concluded = concluded(visits);
+        List<Condition> choices = choices(visits, concluded);
+        Optional<ConditionId> working = last(concluded);
         return new ResultsJson(
                 visits.get(0).row().day(),
                 choices.stream()
@@ -86,7 +84,7 @@ public class Outcomes {
                     Words.day(add.day()) + (add.day().isAfter(today) ? " is to come" : " is before the first visit")
                             + "; allowed: " + Words.day(first) + " to " + Words.day(today));
         }
-        ConditionId condition = choices(visits).stream()
+        ConditionId condition = choices(visits, concluded(visits)).stream()
                 .map(Condition::id)
                 .filter(each -> each.value().equals(add.conditionId()))
                 .findFirst()
@@ -146,29 +144,30 @@ public class Outcomes {
     }
 
     private List<Recorded> visits(UUID caseId, UUID complaint) {
-        List<Recorded> visits = examinations.ofCase(caseId).stream()
-                .filter(visit -> visit.row().episode().getId().equals(complaint))
-                .sorted(Comparator.comparing(visit -> visit.row().startedAt()))
-                .toList();
+        List<Recorded> visits = examinations.ofComplaint(caseId, complaint);
         if (visits.isEmpty()) {
             throw new NotFound("There is no complaint " + complaint + " of this case.");
         }
         return visits;
     }
 
-    private static Optional<ConditionId> working(List<Recorded> visits) {
+    /** Working diagnoses of the visits, the first first. */
+    private static List<ConditionId> concluded(List<Recorded> visits) {
         return visits.stream()
                 .flatMap(visit -> Conclusion.of(visit.told()).working().stream())
-                .reduce((first, last) -> last);
+                .toList();
+    }
+
+    private static Optional<ConditionId> last(List<ConditionId> concluded) {
+        return concluded.stream().reduce((first, last) -> last);
     }
 
     /** The working diagnosis, then the conditions of the region, then those concluded that belong elsewhere. */
-    private List<Condition> choices(List<Recorded> visits) {
-        Set<ConditionId> concluded = visits.stream()
-                .flatMap(visit -> Conclusion.of(visit.told()).working().stream())
-                .collect(Collectors.toSet());
-        Stream<ConditionId> region = catalogue.routine(visits.get(0).row().region()).conditions().stream();
-        return Stream.of(working(visits).stream(), region, concluded.stream())
+    private List<Condition> choices(List<Recorded> visits, List<ConditionId> concluded) {
+        return Stream.of(
+                        last(concluded).stream(),
+                        catalogue.routine(visits.get(0).row().region()).conditions().stream(),
+                        concluded.stream())
                 .flatMap(each -> each)
                 .distinct()
                 .filter(catalogue.conditions()::containsKey)

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import lexicor.core.evidence.Estimate;
+import lexicor.server.cases.Affected;
 
 /** What turned out, counted over the clinic. Proportions are 0..1. */
 final class OutcomesJson {
@@ -32,7 +33,7 @@ final class OutcomesJson {
             UUID complaint,
             String code,
             String region,
-            String side,
+            Affected side,
             LocalDate visited,
             String working,
             List<String> askedFor,
@@ -93,6 +94,10 @@ final class OutcomesJson {
     record EstimateJson(double estimate, double lower, double upper) {
         static EstimateJson of(Estimate estimate) {
             return new EstimateJson(estimate.estimate(), estimate.lower(), estimate.upper());
+        }
+
+        static EstimateJson orNull(Estimate estimate) {
+            return Double.isNaN(estimate.estimate()) ? null : of(estimate);
         }
     }
 

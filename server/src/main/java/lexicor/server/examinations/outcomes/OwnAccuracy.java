@@ -1,5 +1,7 @@
 package lexicor.server.examinations.outcomes;
 
+import static lexicor.server.json.OrNull.orNull;
+
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -12,20 +14,18 @@ import java.util.stream.Collectors;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Belief;
-import lexicor.core.evidence.Estimate;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.outcomes.ClinicAccuracy;
 import lexicor.core.outcomes.PartialVerification;
-import lexicor.core.synthesis.StudyRecord;
 import lexicor.server.audit.CurrentUser;
 import lexicor.server.examinations.outcomes.OutcomesJson.AccuracyJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.AnsweredJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.EstimateJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.OwnJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.TestAccuracyJson;
+import lexicor.server.examinations.outcomes.SignedVisits.Judged;
 import lexicor.server.examinations.outcomes.SpokenComplaints.Spoken;
 import lexicor.server.problems.NotFound;
 import org.springframework.stereotype.Component;
@@ -93,20 +93,14 @@ class OwnAccuracy {
                         && (!mine || visit.signedBy().equals(me)))
                 .stream()
                 .collect(Collectors.toMap(each -> each.visit().examination(), Function.identity()));
-        Map<StudyRecord.Criterion, Count> counts = new LinkedHashMap<>();
+        Map<Judged, Count> counts = new LinkedHashMap<>();
         Map<UUID, Boolean> spokeOf = new HashMap<>();
         for (SignedVisits.Finding finding : signed.findings(condition)) {
             Spoken each = byVisit.get(finding.examination());
-            if (each != null && catalogue.tests().containsKey(finding.test())) {
+            if (each != null && catalogue.tests().containsKey(finding.judged().test())) {
                 Optional<Boolean> present = each.truths().of(condition);
                 spokeOf.put(finding.examination(), present.isPresent());
-                counts.computeIfAbsent(
-                                new StudyRecord.Criterion(
-                                        condition.value(),
-                                        finding.test().value(),
-                                        finding.criterion().value()),
-                                key -> new Count())
-                        .add(finding.positive(), present);
+                counts.computeIfAbsent(finding.judged(), key -> new Count()).add(finding.positive(), present);
             }
         }
         List<TestAccuracyJson> tests = counts.entrySet().stream()
@@ -148,27 +142,26 @@ class OwnAccuracy {
     }
 
     /** Of the criteria of a test the one that is weighed, or the usual one where none is. */
-    private boolean inUse(ConditionId condition, StudyRecord.Criterion criterion) {
-        TestId test = TestId.of(criterion.test());
+    private boolean inUse(ConditionId condition, Judged judged) {
+        TestId test = judged.test();
         return catalogue
                 .test(test)
                 .readingFor(condition)
                 .map(reading -> evidence.inUse(test, condition)
                         .map(each -> each.criterion())
                         .orElse(reading.by().get(0)))
-                .filter(CriterionId.of(criterion.criterion())::equals)
+                .filter(judged.criterion()::equals)
                 .isPresent();
     }
 
-    private TestAccuracyJson test(ConditionId condition, StudyRecord.Criterion criterion, Count count) {
-        TestId test = TestId.of(criterion.test());
-        Belief.Expected expected =
-                (Belief.Expected) evidence.expected(test, CriterionId.of(criterion.criterion()), condition);
+    private TestAccuracyJson test(ConditionId condition, Judged judged, Count count) {
+        TestId test = judged.test();
+        Belief.Expected expected = (Belief.Expected) evidence.expected(test, judged.criterion(), condition);
         ClinicAccuracy published = ClinicAccuracy.expected(expected.all(), expected.place());
         return new TestAccuracyJson(
                 test.value(),
                 catalogue.test(test).shortName(),
-                names.of(test, CriterionId.of(criterion.criterion())),
+                names.of(judged),
                 count.known[1][1],
                 count.known[1][0],
                 count.known[0][1],
@@ -184,19 +177,11 @@ class OwnAccuracy {
     private static OwnJson own(PartialVerification verified, Belief.Expected expected) {
         ClinicAccuracy together = ClinicAccuracy.after(expected.all(), expected.place(), verified);
         return new OwnJson(
-                json(verified.sensitivity()),
-                json(verified.specificity()),
+                EstimateJson.orNull(verified.sensitivity()),
+                EstimateJson.orNull(verified.specificity()),
                 orNull(verified.uncorrectedSensitivity()),
                 orNull(verified.uncorrectedSpecificity()),
                 EstimateJson.of(together.sensitivity()),
                 EstimateJson.of(together.specificity()));
-    }
-
-    private static EstimateJson json(Estimate estimate) {
-        return Double.isNaN(estimate.estimate()) ? null : EstimateJson.of(estimate);
-    }
-
-    private static Double orNull(double value) {
-        return Double.isNaN(value) ? null : value;
     }
 }

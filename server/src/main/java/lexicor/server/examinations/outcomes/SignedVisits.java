@@ -9,8 +9,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
@@ -25,6 +23,7 @@ import lexicor.server.examinations.record.ExaminationRecords;
 import lexicor.server.examinations.record.Recorded;
 import lexicor.server.examinations.record.SignatureRow;
 import lexicor.server.examinations.signing.Results;
+import lexicor.server.load.CatchUp;
 import lexicor.server.problems.NotFound;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -60,11 +59,7 @@ class SignedVisits {
     private final Assessments assessments;
     private final Results results;
     private final DiskRoom room;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "signed visits");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final CatchUp behind = new CatchUp("signed visits", this::settle);
 
     SignedVisits(
             JdbcTemplate database,
@@ -110,38 +105,31 @@ class SignedVisits {
         }
     }
 
-    /** What a test answered about a condition by a criterion. */
-    record Finding(UUID examination, TestId test, CriterionId criterion, boolean positive) {}
+    /** A test by a criterion. */
+    record Judged(TestId test, CriterionId criterion) {}
+
+    /** What a test answered by a criterion. */
+    record Finding(UUID examination, Judged judged, boolean positive) {}
 
     @EventListener(ApplicationReadyEvent.class)
     void started() {
-        worker.execute(this::follow);
+        behind.ask();
     }
 
     @TransactionalEventListener
     void moved(ExaminationMoved event) {
         if (event.what() == ExaminationMoved.What.SIGNED) {
-            worker.execute(this::follow);
-        }
-    }
-
-    private void follow() {
-        try {
-            settle();
-        } catch (RuntimeException fault) {
-            LOG.warn(
-                    "Signed visits could not be counted; it is tried again when they are asked for: {}",
-                    fault.toString());
+            behind.ask();
         }
     }
 
     /** Reads what was signed since. */
     synchronized void settle() {
-        List<UUID> behind;
+        List<UUID> unread;
         do {
-            behind = room.isThere() ? database.queryForList(BEHIND, UUID.class) : List.of();
-            behind.forEach(this::read);
-        } while (behind.size() == MOST);
+            unread = room.isThere() ? database.queryForList(BEHIND, UUID.class) : List.of();
+            unread.forEach(this::read);
+        } while (unread.size() == MOST);
     }
 
     private void read(UUID id) {
@@ -232,8 +220,7 @@ class SignedVisits {
     private static Finding finding(ResultSet row, int number) throws SQLException {
         return new Finding(
                 row.getObject("examination_id", UUID.class),
-                TestId.of(row.getString("test_id")),
-                CriterionId.of(row.getString("criterion_id")),
+                new Judged(TestId.of(row.getString("test_id")), CriterionId.of(row.getString("criterion_id"))),
                 row.getBoolean("positive"));
     }
 
@@ -259,6 +246,6 @@ class SignedVisits {
 
     @PreDestroy
     void stop() {
-        worker.shutdownNow();
+        behind.close();
     }
 }

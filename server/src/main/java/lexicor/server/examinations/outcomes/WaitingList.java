@@ -72,7 +72,7 @@ class WaitingList {
                 visit.complaint(),
                 complaint.code(),
                 complaint.region(),
-                complaint.side().name(),
+                complaint.side(),
                 visit.day(),
                 visit.working().map(outcomes::name).orElse(""),
                 visit.askedFor().stream().map(outcomes::name).toList(),

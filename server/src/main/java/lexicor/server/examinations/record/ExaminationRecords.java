@@ -2,6 +2,7 @@ package lexicor.server.examinations.record;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -83,6 +84,15 @@ public class ExaminationRecords {
                 .toList();
         Map<UUID, Recorded> found = examinations(ids);
         return ids.stream().map(found::get).toList();
+    }
+
+    /** The examinations of one complaint of a case, the first first; empty where there is none. */
+    @Transactional(readOnly = true)
+    public List<Recorded> ofComplaint(UUID caseId, UUID complaint) {
+        return ofCase(caseId).stream()
+                .filter(visit -> visit.row().episode().getId().equals(complaint))
+                .sorted(Comparator.comparing(visit -> visit.row().startedAt()))
+                .toList();
     }
 
     /** The examination, or {@link NotFound}. */
