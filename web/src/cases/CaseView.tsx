@@ -6,8 +6,9 @@ import { TopBar, usePerson } from "../session";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";
-import { capital, inHundred, onDay, when } from "../shared/format";
+import { capital, complaintWords, inHundred, onDay, when } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { FormFault } from "../shared/ui/FormFault";
 import { QUIET_LINK } from "../shared/ui/quietLink";
 import { Waiting } from "../shared/ui/Message";
 import { Unfetched } from "../shared/ui/Unfetched";
@@ -117,11 +118,7 @@ function Details({ person }: { person: Sheet["person"] }) {
           save.reset();
         }}
       />
-      {faults.other && (
-        <p role="alert" className="border-l-4 border-for pl-3 text-read">
-          {faults.other}
-        </p>
-      )}
+      <FormFault>{faults.other}</FormFault>
       <div className="flex items-center gap-4">
         <Button type="submit" disabled={save.isPending}>
           Save details
@@ -158,9 +155,7 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
     <article className="mt-4 border-t-2 border-ink pt-2">
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h3 className="font-serif text-xl font-semibold">
-          {episode.side === "BOTH"
-            ? `Both ${episode.region}s`
-            : `${capital(episode.side.toLowerCase())} ${episode.region}`}{" "}
+          {capital(complaintWords(episode.side, episode.region))}{" "}
           <span className="font-sans text-note font-normal text-soft">since {onDay(episode.openedAt)}</span>
         </h3>
         {last && (
@@ -174,13 +169,7 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
               <Button
                 disabled={begin.isPending}
                 onClick={() => {
-                  begin.mutate({
-                    id: crypto.randomUUID(),
-                    region: episode.region,
-                    side: episode.side,
-                    setting: last.setting,
-                    ...(episode.side === "BOTH" ? { worse: last.side } : {}),
-                  });
+                  begin.mutate(nextVisit(episode, last, {}));
                 }}
               >
                 Examine as second examiner
@@ -190,14 +179,7 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
               look="primary"
               disabled={begin.isPending}
               onClick={() => {
-                begin.mutate({
-                  id: crypto.randomUUID(),
-                  region: episode.region,
-                  side: episode.side,
-                  setting: last.setting,
-                  follows: last.id,
-                  ...(episode.side === "BOTH" ? { worse: last.side } : {}),
-                });
+                begin.mutate(nextVisit(episode, last, { follows: last.id }));
               }}
             >
               Examine again
@@ -205,11 +187,9 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
           </span>
         )}
       </div>
-      {begin.isError && (
-        <p role="alert" className="mt-2 border-l-4 border-for pl-3 text-read">
-          {faultsOf(begin.error).other ?? begin.error.message}
-        </p>
-      )}
+      <FormFault className="mt-2">
+        {begin.isError ? (faultsOf(begin.error).other ?? begin.error.message) : undefined}
+      </FormFault>
       <ul className="mt-1">
         {episode.visits.map((visit) => (
           <li key={visit.id} className="border-t border-line">
@@ -220,6 +200,18 @@ function EpisodeBlock({ caseId, episode }: { caseId: string; episode: Episode })
       {last && <WhatTurnedOut caseId={caseId} complaint={episode.id} />}
     </article>
   );
+}
+
+/** A further visit of a complaint, where and on the side that the last one was. */
+function nextVisit(episode: Episode, last: Episode["visits"][number], more: Pick<Visit, "follows">): Visit {
+  return {
+    id: crypto.randomUUID(),
+    region: episode.region,
+    side: episode.side,
+    setting: last.setting,
+    ...(episode.side === "BOTH" ? { worse: last.side } : {}),
+    ...more,
+  };
 }
 
 /** A visit with how far it got and what stood highest; what a first examiner found is hidden from the second. */

@@ -6,8 +6,9 @@ import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";
 import { keepDraft, keptDraft } from "../shared/offline/draft";
-import { affected, settingWords } from "../shared/format";
+import { affected, capital, complaintWords, settingWords } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { FormFault } from "../shared/ui/FormFault";
 import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
 import { TextField } from "../shared/ui/TextField";
 import { lastSetting, rememberSetting } from "./lastSetting";
@@ -118,11 +119,7 @@ export function StartView() {
               }}
             />
             <p role="status" className="mt-1 min-h-7 text-center text-read font-semibold">
-              {draft.region &&
-                draft.side &&
-                (draft.side === "BOTH"
-                  ? `Both ${draft.region}s`
-                  : `${draft.side === "LEFT" ? "Left" : "Right"} ${draft.region}`)}
+              {draft.region && draft.side && capital(complaintWords(draft.side, draft.region))}
             </p>
             {faults.region && (
               <p role="alert" className="text-center text-note text-for">
@@ -193,11 +190,7 @@ export function StartView() {
                 change({ setting: setting === "SPECIALIST" ? "SPECIALIST" : "FIRST_CONTACT" });
               }}
             />
-            {faults.other && (
-              <p role="alert" className="border-l-4 border-for pl-3 text-read">
-                {faults.other}
-              </p>
-            )}
+            <FormFault>{faults.other}</FormFault>
             <div>
               <Button type="submit" look="primary" disabled={start.isPending} className="min-h-14 px-6 text-xl">
                 {start.isPending

@@ -4,6 +4,7 @@ import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { keys } from "../shared/api/keys";
 import { Button } from "../shared/ui/Button";
+import { FormFault } from "../shared/ui/FormFault";
 import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
 import { TextField } from "../shared/ui/TextField";
 import { KINDS, READERS, TRUTHS } from "./words";
@@ -179,11 +180,7 @@ export function ResultForm({
           }}
         />
       </div>
-      {faults.other && (
-        <p role="alert" className="border-l-4 border-for pl-3 text-read">
-          {faults.other}
-        </p>
-      )}
+      <FormFault>{faults.other}</FormFault>
       <div className="flex gap-2">
         <Button type="submit" look="primary" disabled={add.isPending}>
           Keep the result

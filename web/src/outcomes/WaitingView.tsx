@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { capital, onDay } from "../shared/format";
+import { capital, complaintWords, onDay } from "../shared/format";
 import { Fetched } from "./Fetched";
 
 type Waits = Schemas["WaitingComplaintJson"];
@@ -55,9 +55,7 @@ function WaitingLine({ waits }: { waits: Waits }) {
         <span>
           <strong>{waits.code}</strong>
           <br />
-          <span className="text-note text-soft">
-            {waits.side === "BOTH" ? `both ${waits.region}s` : `${waits.side.toLowerCase()} ${waits.region}`}
-          </span>
+          <span className="text-note text-soft">{complaintWords(waits.side, waits.region)}</span>
         </span>
         <span>
           {capital(waits.working || "No working diagnosis")}

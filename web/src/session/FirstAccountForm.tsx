@@ -3,6 +3,7 @@ import { useState, type SyntheticEvent } from "react";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { Button } from "../shared/ui/Button";
+import { FormFault } from "../shared/ui/FormFault";
 import { TextField } from "../shared/ui/TextField";
 import { PASSWORD_HINT } from "./PasswordForm";
 import { RoleChoice } from "./RoleChoice";
@@ -80,11 +81,7 @@ export function FirstAccountForm({ onSignedIn }: { onSignedIn: (session: Schemas
           setDraft({ ...draft, roles });
         }}
       />
-      {faults.other && (
-        <p role="alert" className="border-l-4 border-for pl-3 text-read">
-          {faults.other}
-        </p>
-      )}
+      <FormFault>{faults.other}</FormFault>
       <Button type="submit" look="primary" disabled={make.isPending} className="justify-center text-xl">
         Make the account
       </Button>

@@ -3,6 +3,7 @@ import { useState, type SyntheticEvent } from "react";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { Button } from "../shared/ui/Button";
+import { FormFault } from "../shared/ui/FormFault";
 import { TextField } from "../shared/ui/TextField";
 
 /** What a password has to be, in a line. */
@@ -46,11 +47,7 @@ export function PasswordForm({ onChanged }: { onChanged: (session: Schemas["Sess
         fault={faults.fresh}
         onChange={setFresh}
       />
-      {faults.other && (
-        <p role="alert" className="border-l-4 border-for pl-3 text-read">
-          {faults.other}
-        </p>
-      )}
+      <FormFault>{faults.other}</FormFault>
       <div className="flex items-center gap-4">
         <Button type="submit" look="primary" disabled={change.isPending}>
           Change password

@@ -6,6 +6,7 @@ import { keys } from "../shared/api/keys";
 import { onDay } from "../shared/format";
 import { PASSWORD_HINT, type Role, RoleChoice, roleWord } from "../session";
 import { Button } from "../shared/ui/Button";
+import { FormFault } from "../shared/ui/FormFault";
 import { Waiting } from "../shared/ui/Message";
 import { TextField } from "../shared/ui/TextField";
 import { SetupPart } from "./SetupPart";
@@ -173,11 +174,7 @@ function Editor({ account, onDone }: { account: Account; onDone: () => void }) {
           {faults.active}
         </p>
       )}
-      {faults.other && (
-        <p role="alert" className="border-l-4 border-for pl-3 text-read">
-          {faults.other}
-        </p>
-      )}
+      <FormFault>{faults.other}</FormFault>
       <Button type="submit" look="primary" disabled={save.isPending} className="self-start">
         Save
       </Button>
@@ -235,11 +232,7 @@ function NewAccount({ onDone }: { onDone: () => void }) {
           setDraft({ ...draft, roles });
         }}
       />
-      {faults.other && (
-        <p role="alert" className="border-l-4 border-for pl-3 text-read">
-          {faults.other}
-        </p>
-      )}
+      <FormFault>{faults.other}</FormFault>
       <div className="flex gap-2">
         <Button type="submit" look="primary" disabled={add.isPending}>
           Make the account

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import {
+  complaintWords,
   countedInHundred,
   decimal,
   factor,
@@ -68,6 +69,13 @@ describe("a share that was counted", () => {
     expect(countedInHundred(0)).toBe("0");
     expect(countedInHundred(1)).toBe("100");
     expect(countedInHundred(0.386)).toBe("39");
+  });
+});
+
+describe("where a complaint is", () => {
+  it("is a side of a region, or both", () => {
+    expect(complaintWords("LEFT", "shoulder")).toBe("left shoulder");
+    expect(complaintWords("BOTH", "wrist")).toBe("both wrists");
   });
 });
 

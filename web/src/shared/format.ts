@@ -74,6 +74,11 @@ export function affected(side: "LEFT" | "RIGHT", both: boolean, region: string):
   return both ? `both ${region}s, ${sideWord(side)} is worse` : `${sideWord(side)} ${region}`;
 }
 
+/** Where a complaint is: "left shoulder", "both wrists". */
+export function complaintWords(side: "LEFT" | "RIGHT" | "BOTH", region: string): string {
+  return side === "BOTH" ? `both ${region}s` : `${sideWord(side)} ${region}`;
+}
+
 /** Who somebody is, as far as it was said: "Sail mender, born 1974". */
 export function whoIs(person: { birthYear?: number | null; occupation: string }): string {
   return [person.occupation, person.birthYear ? `born ${String(person.birthYear)}` : ""].filter(Boolean).join(", ");
