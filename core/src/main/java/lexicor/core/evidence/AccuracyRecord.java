@@ -61,4 +61,41 @@ public record AccuracyRecord(
     public boolean sizesKnown() {
         return with.isPresent() && without.isPresent();
     }
+
+    /** The same, with what is known of its being checked. */
+    public AccuracyRecord withReviewState(String state) {
+        return copy(state, line);
+    }
+
+    /** The same at another place in the order of the ledger. */
+    public AccuracyRecord withLine(int other) {
+        return copy(reviewState, other);
+    }
+
+    private AccuracyRecord copy(String reviewState, int line) {
+        return new AccuracyRecord(
+                id,
+                kind,
+                subject,
+                subjectText,
+                criterion,
+                condition,
+                conditionText,
+                sensitivity,
+                specificity,
+                lrPositive,
+                lrNegative,
+                with,
+                without,
+                total,
+                design,
+                originator,
+                referenceStandard,
+                population,
+                citation,
+                transcription,
+                reviewState,
+                note,
+                line);
+    }
 }

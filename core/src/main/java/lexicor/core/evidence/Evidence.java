@@ -19,6 +19,7 @@ import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Way;
 import lexicor.core.lookup.Keyed;
+import lexicor.core.source.Fingerprint;
 import lexicor.core.synthesis.PredictedAccuracy;
 import lexicor.core.synthesis.StudyRecord;
 import lexicor.core.synthesis.Synthesis;
@@ -51,13 +52,22 @@ public final class Evidence {
     private record EvidenceKey(TestId test, ConditionId condition, Schools schools) {}
 
     Evidence(String revision, Catalogue catalogue, Map<RecordId, AccuracyRecord> records, Map<RecordId, Tie> ties) {
+        this(revision, catalogue, records, ties, Optional.empty());
+    }
+
+    private Evidence(
+            String revision,
+            Catalogue catalogue,
+            Map<RecordId, AccuracyRecord> records,
+            Map<RecordId, Tie> ties,
+            Optional<Synthesis> known) {
         this.revision = revision;
         this.catalogue = catalogue;
         this.records = Collections.unmodifiableMap(new LinkedHashMap<>(records));
         this.ties = Map.copyOf(ties);
         this.usual = catalogue.usualSchools();
         this.bySubject = records.values().stream().collect(Collectors.groupingBy(AccuracyRecord::subject));
-        this.synthesis = Synthesis.of(studies());
+        this.synthesis = known.orElseGet(() -> Synthesis.of(studies()));
     }
 
     /**
@@ -136,6 +146,34 @@ public final class Evidence {
     private Belief expected(StudyRecord.Criterion criterion, ConditionId condition) {
         PredictedAccuracy all = expected(condition);
         return Belief.Expected.of(all, all.criteria().indexOf(criterion));
+    }
+
+    /** A record with what it speaks for; empty where it is not in the ledger. */
+    public Optional<LedgerEntry> entry(RecordId id) {
+        return Optional.ofNullable(records.get(id)).map(record -> new LedgerEntry(record, Keyed.at(ties, id)));
+    }
+
+    /**
+     * The same ledger with some records as somebody has entered them, new ones last. Where none says anything else than
+     * before, the revision is the same.
+     */
+    public Evidence revised(List<LedgerEntry> entries) {
+        Map<RecordId, AccuracyRecord> recordsThen = new LinkedHashMap<>(records);
+        Map<RecordId, Tie> tiesThen = new LinkedHashMap<>(ties);
+        List<String> texts = new ArrayList<>();
+        for (LedgerEntry entry : entries) {
+            if (!entry(entry.id()).map(LedgerEntry::content).equals(Optional.of(entry.content()))) {
+                texts.add(entry.content());
+            }
+            recordsThen.put(entry.id(), entry.record());
+            tiesThen.put(entry.id(), entry.tie());
+        }
+        if (texts.isEmpty()) {
+            return new Evidence(revision, catalogue, recordsThen, tiesThen, Optional.of(synthesis));
+        }
+        Collections.sort(texts);
+        texts.add(0, revision);
+        return new Evidence(Fingerprint.of(texts), catalogue, recordsThen, tiesThen);
     }
 
     /** Short fingerprint of ledger and ties. */

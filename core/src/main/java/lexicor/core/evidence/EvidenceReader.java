@@ -99,62 +99,32 @@ public final class EvidenceReader {
         } else {
             tie = testTie(node, record);
         }
+        new TieRules(catalogue).fault(new LedgerEntry(record, tie)).ifPresent(fault -> {
+            throw node.fault(fault.says());
+        });
         if (ties.put(record.id(), tie) != null) {
             throw node.fault("record '" + record.id() + "' is tied twice");
         }
     }
 
-    private Tie clusterTie(SourceNode node, AccuracyRecord record) {
-        ClusterId cluster = ClusterId.of(node.text("cluster"));
-        if (catalogue.clusters().stream().noneMatch(known -> known.id().equals(cluster))) {
-            throw node.fault("cluster '" + cluster + "' is not known; allowed: "
-                    + catalogue.clusters().stream().map(Cluster::id).toList());
-        }
-        if (!record.subject().equals(cluster.value())) {
-            throw node.fault("record '" + record.id() + "' is about '" + record.subject() + "'; allowed: " + cluster);
-        }
-        return new Tie.ToCluster(record.id(), cluster, node.oneOf("series", Series.class));
+    private static Tie clusterTie(SourceNode node, AccuracyRecord record) {
+        return new Tie.ToCluster(record.id(), ClusterId.of(node.text("cluster")), node.oneOf("series", Series.class));
     }
 
-    private Tie clueTie(SourceNode node, AccuracyRecord record) {
-        String clue = node.text("clue");
-        ConditionId condition = ConditionId.of(node.text("condition"));
-        if (!catalogue.clues().containsKey(clue)) {
-            throw node.fault("clue '" + clue + "' is not known; allowed: "
-                    + catalogue.clues().keySet());
-        }
-        if (record.kind() == AccuracyRecord.Kind.CLUSTER || !record.condition().equals(condition.value())) {
-            throw node.fault("record '" + record.id() + "' is about '" + record.subject() + "' and '"
-                    + record.condition() + "'; allowed: a clue for that condition");
-        }
-        return new Tie.ToClue(record.id(), clue, condition, node.oneOf("series", Series.class));
+    private static Tie clueTie(SourceNode node, AccuracyRecord record) {
+        return new Tie.ToClue(
+                record.id(),
+                node.text("clue"),
+                ConditionId.of(node.text("condition")),
+                node.oneOf("series", Series.class));
     }
 
-    private Tie testTie(SourceNode node, AccuracyRecord record) {
-        TestId test = TestId.of(node.text("test"));
-        ExaminationTest known = catalogue.tests().get(test);
-        if (known == null) {
-            throw node.fault("test '" + test + "' is not known; allowed: "
-                    + catalogue.tests().keySet());
-        }
-        ConditionId condition = ConditionId.of(node.text("condition"));
-        ConditionReading reading = known.readingFor(condition)
-                .orElseThrow(() -> node.fault("test '" + test + "' has no reading for condition '" + condition + "'"));
-        CriterionId criterion = CriterionId.of(node.text("criterion"));
-        if (!reading.by().contains(criterion)) {
-            throw node.fault("test '" + test + "' does not read '" + condition + "' by '" + criterion + "'; allowed: "
-                    + reading.by());
-        }
-        if (!record.subject().equals(test.value()) || !record.condition().equals(condition.value())) {
-            throw node.fault(
-                    "record '" + record.id() + "' is about '" + record.subject() + "' and '" + record.condition()
-                            + "'; a tie to anything else would use its figures for what they were not measured on");
-        }
+    private static Tie testTie(SourceNode node, AccuracyRecord record) {
         return new Tie.ToTest(
                 record.id(),
-                test,
-                criterion,
-                condition,
+                TestId.of(node.text("test")),
+                CriterionId.of(node.text("criterion")),
+                ConditionId.of(node.text("condition")),
                 node.oneOf("series", Series.class),
                 node.text("inventors", "no").equals("yes"),
                 node.text("note", ""));

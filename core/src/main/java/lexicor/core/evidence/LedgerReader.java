@@ -7,14 +7,16 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import lexicor.core.source.CsvTable;
+import lexicor.core.source.Place;
 import lexicor.core.source.SourceException;
-import org.apache.commons.csv.CSVRecord;
 
 /** Reads the ledger of accuracy records (RFC 4180, header row) and names file, line, column and what is allowed. */
 public final class LedgerReader {
 
-    private static final List<String> COLUMNS = List.of(
+    /** The columns, in order. */
+    static final List<String> COLUMNS = List.of(
             "record",
             "kind",
             "subject",
@@ -39,20 +41,20 @@ public final class LedgerReader {
             "note");
 
     private final String file;
+    private final UnaryOperator<String> cells;
+    private final int line;
 
-    private LedgerReader(String file) {
+    private LedgerReader(String file, UnaryOperator<String> cells, int line) {
         this.file = file;
+        this.cells = cells;
+        this.line = line;
     }
 
     /** Every record by key, in the order of the file. */
     public static Map<RecordId, AccuracyRecord> read(String file, String csv) {
-        return new LedgerReader(file).read(csv);
-    }
-
-    private Map<RecordId, AccuracyRecord> read(String csv) {
         Map<RecordId, AccuracyRecord> records = new LinkedHashMap<>();
         CsvTable.read(file, csv, COLUMNS, (row, place) -> {
-            AccuracyRecord record = record(row, place.line());
+            AccuracyRecord record = record(file, id(row.get("record"), place), row::get, place.line());
             if (records.put(record.id(), record) != null) {
                 throw place.fault("record '" + record.id() + "' stands here twice");
             }
@@ -60,10 +62,20 @@ public final class LedgerReader {
         return Collections.unmodifiableMap(records);
     }
 
-    private AccuracyRecord record(CSVRecord row, int line) {
-        OptionalInt with = size(row, line, "n_with");
-        OptionalInt without = size(row, line, "n_without");
-        OptionalInt total = size(row, line, "n_total");
+    /**
+     * One row as a record.
+     *
+     * @param cells text by column
+     * @throws SourceException that names the column and what is allowed
+     */
+    static AccuracyRecord record(String file, RecordId id, UnaryOperator<String> cells, int line) {
+        return new LedgerReader(file, cells, line).record(id);
+    }
+
+    private AccuracyRecord record(RecordId id) {
+        OptionalInt with = size("n_with");
+        OptionalInt without = size("n_without");
+        OptionalInt total = size("n_total");
         if (with.isPresent()
                 && without.isPresent()
                 && total.isPresent()
@@ -80,29 +92,29 @@ public final class LedgerReader {
                     file, line, "n_total is " + total.getAsInt() + "; allowed: not less than n_with or n_without");
         }
         return new AccuracyRecord(
-                id(row, line),
-                AccuracyRecord.Kind.valueOf(oneOf(row, line, "kind", Set.of("test", "cluster", "history"))
-                        .toUpperCase()),
-                row.get("subject"),
-                row.get("subject_text"),
-                row.get("criterion"),
-                row.get("condition"),
-                row.get("condition_text"),
-                number(row, line, "sensitivity", 0, 1),
-                number(row, line, "specificity", 0, 1),
-                number(row, line, "lr_positive", 0, 10_000),
-                number(row, line, "lr_negative", 0, 10_000),
+                id,
+                AccuracyRecord.Kind.valueOf(
+                        oneOf("kind", Set.of("test", "cluster", "history")).toUpperCase()),
+                cells.apply("subject"),
+                cells.apply("subject_text"),
+                cells.apply("criterion"),
+                cells.apply("condition"),
+                cells.apply("condition_text"),
+                number("sensitivity", 0, 1),
+                number("specificity", 0, 1),
+                number("lr_positive", 0, 10_000),
+                number("lr_negative", 0, 10_000),
                 orTheRest(with, without, total),
                 orTheRest(without, with, total),
                 total,
-                row.get("design"),
-                oneOf(row, line, "originator", Set.of("yes", "no")).equals("yes"),
-                row.get("reference_standard"),
-                row.get("population"),
-                row.get("citation"),
-                row.get("transcription"),
-                row.get("review_state"),
-                row.get("note"),
+                cells.apply("design"),
+                oneOf("originator", Set.of("yes", "no")).equals("yes"),
+                cells.apply("reference_standard"),
+                cells.apply("population"),
+                cells.apply("citation"),
+                cells.apply("transcription"),
+                cells.apply("review_state"),
+                cells.apply("note"),
                 line);
     }
 
@@ -113,27 +125,27 @@ public final class LedgerReader {
                 : size;
     }
 
-    private RecordId id(CSVRecord row, int line) {
+    private static RecordId id(String text, Place place) {
         try {
-            return RecordId.of(row.get("record"));
+            return RecordId.of(text);
         } catch (IllegalArgumentException fault) {
-            throw new SourceException(file, line, fault.getMessage());
+            throw new SourceException(place.file(), place.line(), fault.getMessage());
         }
     }
 
-    private String oneOf(CSVRecord row, int line, String column, Set<String> allowed) {
-        if (!allowed.contains(row.get(column))) {
+    private String oneOf(String column, Set<String> allowed) {
+        if (!allowed.contains(cells.apply(column))) {
             throw new SourceException(
                     file,
                     line,
-                    column + " is '" + row.get(column) + "'; allowed: "
+                    column + " is '" + cells.apply(column) + "'; allowed: "
                             + String.join(", ", allowed.stream().sorted().toList()));
         }
-        return row.get(column);
+        return cells.apply(column);
     }
 
-    private OptionalDouble number(CSVRecord row, int line, String column, double least, double most) {
-        String text = row.get(column);
+    private OptionalDouble number(String column, double least, double most) {
+        String text = cells.apply(column);
         if (text.isBlank()) {
             return OptionalDouble.empty();
         }
@@ -149,11 +161,11 @@ public final class LedgerReader {
                 file, line, column + " is '" + text + "'; allowed: empty, or a number from " + least + " to " + most);
     }
 
-    private OptionalInt size(CSVRecord row, int line, String column) {
-        OptionalDouble value = number(row, line, column, 0, 10_000_000);
+    private OptionalInt size(String column) {
+        OptionalDouble value = number(column, 0, 10_000_000);
         if (value.isPresent() && value.getAsDouble() != Math.rint(value.getAsDouble())) {
             throw new SourceException(
-                    file, line, column + " is '" + row.get(column) + "'; allowed: empty, or a whole number");
+                    file, line, column + " is '" + cells.apply(column) + "'; allowed: empty, or a whole number");
         }
         return value.isPresent() ? OptionalInt.of((int) value.getAsDouble()) : OptionalInt.empty();
     }

@@ -30,7 +30,8 @@ public final class LedgerWarnings {
         return warnings;
     }
 
-    private static List<String> of(AccuracyRecord record) {
+    /** Every warning about one record, without its name. */
+    static List<String> of(AccuracyRecord record) {
         List<String> says = new ArrayList<>();
         if (!record.originator()
                 && !record.review()

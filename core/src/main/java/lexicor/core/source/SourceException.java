@@ -10,16 +10,23 @@ public final class SourceException extends RuntimeException {
 
     private final String file;
     private final int line;
+    private final String says;
 
     public SourceException(String file, int line, @Nullable String message) {
         super(file + ":" + line + ": " + message);
         this.file = file;
         this.line = line;
+        this.says = String.valueOf(message);
     }
 
     /** Name of the content file, never empty. */
     public String file() {
         return file;
+    }
+
+    /** What is wrong and what is allowed, without the place. */
+    public String says() {
+        return says;
     }
 
     /** Line of the fault, counted from 1. */

@@ -1,0 +1,126 @@
+package lexicor.core.evidence;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.source.Fingerprint;
+
+/** The shipped ledger with everything a clinic has changed in it, in the order of the changes. */
+public final class ClinicLedger {
+
+    private final Evidence shipped;
+    private final Catalogue catalogue;
+    private final Map<RecordId, Standing> standing = new LinkedHashMap<>();
+
+    private ClinicLedger(Evidence shipped, Catalogue catalogue) {
+        this.shipped = shipped;
+        this.catalogue = catalogue;
+    }
+
+    /**
+     * How a record stands after all changes.
+     *
+     * @param entered the clinic's own study or correction; empty where it is as shipped
+     * @param basis fingerprint of the shipped record that was corrected; may be empty
+     * @param withdrawn why it was withdrawn; empty where it was not
+     */
+    public record Standing(
+            Optional<LedgerEntry> entered, String basis, Optional<String> withdrawn, Optional<Review> review) {
+
+        private static final Standing AS_SHIPPED =
+                new Standing(Optional.empty(), "", Optional.empty(), Optional.empty());
+
+        private Standing after(LedgerChange change) {
+            if (change instanceof LedgerChange.Entered now) {
+                return new Standing(Optional.of(now.entry()), now.basis(), withdrawn, review);
+            }
+            if (change instanceof LedgerChange.Withdrawn now) {
+                return new Standing(entered, basis, Optional.of(now.why()), review);
+            }
+            if (change instanceof LedgerChange.Restored) {
+                return new Standing(entered, basis, Optional.empty(), review);
+            }
+            return change instanceof LedgerChange.Reviewed now
+                    ? new Standing(entered, basis, withdrawn, Optional.of(now.review()))
+                    : new Standing(Optional.empty(), "", withdrawn, review);
+        }
+    }
+
+    /** @param changes in the order in which they were made */
+    public static ClinicLedger of(Evidence shipped, Catalogue catalogue, List<LedgerChange> changes) {
+        ClinicLedger ledger = new ClinicLedger(shipped, catalogue);
+        changes.forEach(change -> ledger.standing.merge(
+                change.record(), Standing.AS_SHIPPED.after(change), (known, first) -> known.after(change)));
+        return ledger;
+    }
+
+    /** How a record stands; as shipped where nobody has changed it. */
+    public Standing standing(RecordId id) {
+        return standing.getOrDefault(id, Standing.AS_SHIPPED);
+    }
+
+    /** What the record says, by the clinic or as shipped; empty where there is none. */
+    public Optional<LedgerEntry> entry(RecordId id) {
+        return standing(id).entered().or(() -> shipped.entry(id));
+    }
+
+    /** Short name of what a record says now; empty where there is none. */
+    public String fingerprint(RecordId id) {
+        return entry(id).map(ClinicLedger::fingerprint).orElse("");
+    }
+
+    /** Short name of what the shipped record says; empty for a study of the clinic's own. */
+    public String shippedFingerprint(RecordId id) {
+        return shipped.entry(id).map(ClinicLedger::fingerprint).orElse("");
+    }
+
+    private static String fingerprint(LedgerEntry entry) {
+        return Fingerprint.of(List.of(entry.content()));
+    }
+
+    /** Corrected records of which the product has since shipped another version. */
+    public Set<RecordId> conflicts() {
+        Set<RecordId> found = new TreeSet<>((one, other) -> one.value().compareTo(other.value()));
+        standing.forEach((id, now) -> {
+            if (now.entered().isPresent() && !now.basis().equals(shippedFingerprint(id))) {
+                found.add(id);
+            }
+        });
+        return found;
+    }
+
+    /**
+     * What is weighed by. A record that was withdrawn or found wrong is kept and not used; so is one that speaks for
+     * something the product no longer reads.
+     */
+    public Evidence evidence() {
+        List<LedgerEntry> revised = new ArrayList<>();
+        standing.forEach((id, now) -> entry(id).ifPresent(entry -> revised.add(inForce(entry, now))));
+        return shipped.revised(revised);
+    }
+
+    private LedgerEntry inForce(LedgerEntry entry, Standing now) {
+        String content = fingerprint(entry);
+        LedgerEntry reviewed = now.review()
+                .map(review -> entry.reviewed(review.state(content)))
+                .orElse(entry);
+        if (now.withdrawn().isPresent()) {
+            return reviewed.unused("withdrawn here: " + now.withdrawn().get());
+        }
+        if (now.review()
+                .filter(review ->
+                        review.verdict() == Review.Verdict.WRONG && review.of().equals(content))
+                .isPresent()) {
+            return reviewed.unused("found wrong on review here");
+        }
+        return new TieRules(catalogue)
+                .fault(entry)
+                .map(fault -> reviewed.unused("no longer fits what the product reads: " + fault.says()))
+                .orElse(reviewed);
+    }
+}
