@@ -2,9 +2,6 @@ package lexicor.server;
 
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
-import lexicor.core.evidence.Evidence;
-import lexicor.core.evidence.EvidenceReader;
-import lexicor.core.findings.WeighingSettings;
 import lexicor.core.intake.ContentWords;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.pathway.PathwayReader;
@@ -13,8 +10,6 @@ import lexicor.core.planning.ReadyRoutines;
 import lexicor.core.safety.SafetyReader;
 import lexicor.core.safety.SafetyRules;
 import lexicor.core.tracking.NoiseTable;
-import lexicor.core.weighing.Interpreter;
-import lexicor.core.weighing.Weighing;
 import lexicor.server.start.StoredWords;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -34,11 +29,6 @@ class CoreContent {
     @Bean
     ContentWords words(StoredWords stored, Catalogue catalogue, IntakeForm form, Pathways pathways) {
         return ContentWords.of(catalogue, form, pathways).over(stored.all());
-    }
-
-    @Bean
-    Evidence evidence(Catalogue catalogue) {
-        return EvidenceReader.shipped(catalogue);
     }
 
     @Bean
@@ -64,15 +54,5 @@ class CoreContent {
     @Bean
     ReadyRoutines readyRoutines(Catalogue catalogue) {
         return ReadyRoutines.shipped(catalogue);
-    }
-
-    @Bean
-    Weighing weighing(Catalogue catalogue, Evidence evidence) {
-        return new Weighing(catalogue, evidence, WeighingSettings.USUAL);
-    }
-
-    @Bean
-    Interpreter interpreter(Catalogue catalogue, Evidence evidence) {
-        return new Interpreter(catalogue, evidence);
     }
 }

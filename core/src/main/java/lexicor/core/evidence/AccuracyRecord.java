@@ -38,6 +38,9 @@ public record AccuracyRecord(
         String note,
         int line) {
 
+    /** What nobody has compared with its original. */
+    public static final String UNREVIEWED = "unreviewed";
+
     /** What a record is about. */
     public enum Kind {
         TEST,
@@ -64,15 +67,25 @@ public record AccuracyRecord(
 
     /** The same, with what is known of its being checked. */
     public AccuracyRecord withReviewState(String state) {
-        return copy(state, line);
+        return copy(originator, transcription, state, line);
     }
 
     /** The same at another place in the order of the ledger. */
     public AccuracyRecord withLine(int other) {
-        return copy(reviewState, other);
+        return copy(originator, transcription, reviewState, other);
     }
 
-    private AccuracyRecord copy(String reviewState, int line) {
+    /** The same, with how it came into the ledger. */
+    public AccuracyRecord withTranscription(String how) {
+        return copy(originator, how, reviewState, line);
+    }
+
+    /** The same, by those who proposed the test or by others. */
+    public AccuracyRecord withOriginator(boolean proposed) {
+        return copy(proposed, transcription, reviewState, line);
+    }
+
+    private AccuracyRecord copy(boolean originator, String transcription, String reviewState, int line) {
         return new AccuracyRecord(
                 id,
                 kind,

@@ -36,9 +36,6 @@ public final class LedgerFile {
     private static final List<String> TIE = List.of(
             "test", "tied_criterion", "tied_condition", "cluster", "clue", "series", "inventors", "tie_note", "unused");
 
-    /** What nobody here has compared with its original; a file says nothing of that. */
-    private static final String UNREVIEWED = "unreviewed";
-
     private static final String FORMULA = "=+-@'\t\r";
 
     private LedgerFile() {}
@@ -223,7 +220,7 @@ public final class LedgerFile {
             Optional<LedgerEntry> known = ledger.entry(id);
             LedgerEntry entry = new LedgerEntry(
                     record.withReviewState(
-                            known.map(each -> each.record().reviewState()).orElse(UNREVIEWED)),
+                            known.map(each -> each.record().reviewState()).orElse(AccuracyRecord.UNREVIEWED)),
                     tie(file, line, row, id));
             if (known.isEmpty() && id.value().startsWith("E")) {
                 throw new SourceException(

@@ -7,7 +7,7 @@ import java.util.List;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.evidence.ClusterLevels;
-import lexicor.core.evidence.Evidence;
+import lexicor.server.evidence.LivingEvidence;
 import org.springframework.stereotype.Component;
 
 /** Puts together what the sheet of a cluster shows. */
@@ -15,14 +15,14 @@ import org.springframework.stereotype.Component;
 class ClusterSheets {
 
     private final Catalogue catalogue;
-    private final Evidence evidence;
+    private final LivingEvidence living;
     private final LedgerRows ledger;
     private final TestSheets names;
 
-    ClusterSheets(Catalogue catalogue, Evidence evidence, LedgerRows ledger, TestSheets names) {
+    ClusterSheets(Catalogue catalogue, LivingEvidence living, LedgerRows ledger, TestSheets names) {
         this.names = names;
         this.catalogue = catalogue;
-        this.evidence = evidence;
+        this.living = living;
         this.ledger = ledger;
     }
 
@@ -32,7 +32,7 @@ class ClusterSheets {
                 .toList();
         boolean counted = catalogue.routines().values().stream()
                 .anyMatch(routine -> routine.clusters().contains(cluster.id()));
-        List<ClusterSheetJson.LevelJson> levels = ClusterLevels.of(cluster, evidence).stream()
+        List<ClusterSheetJson.LevelJson> levels = ClusterLevels.of(cluster, living.evidence()).stream()
                 .map(ClusterSheets::level)
                 .toList();
         return new ClusterSheetJson(
@@ -46,7 +46,7 @@ class ClusterSheets {
                         .toList(),
                 levels,
                 records,
-                ClusterLevels.fits(cluster, evidence).orElse(null),
+                ClusterLevels.fits(cluster, living.evidence()).orElse(null),
                 !records.isEmpty() && records.stream().allMatch(RecordJson::originator),
                 counted);
     }

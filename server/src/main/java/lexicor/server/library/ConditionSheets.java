@@ -11,12 +11,12 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.Thresholds;
-import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.findings.WeighingSettings;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.nexttest.Separation;
 import lexicor.core.story.StoryTable;
+import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.settings.ClinicSettings;
 import org.springframework.stereotype.Component;
 
@@ -25,17 +25,17 @@ import org.springframework.stereotype.Component;
 class ConditionSheets {
 
     private final Catalogue catalogue;
-    private final Evidence evidence;
+    private final LivingEvidence living;
     private final TestSheets names;
     private final ClinicSettings settings;
     private final StoryTable story;
 
     ConditionSheets(
-            Catalogue catalogue, Evidence evidence, TestSheets names, ClinicSettings settings, IntakeForm form) {
+            Catalogue catalogue, LivingEvidence living, TestSheets names, ClinicSettings settings, IntakeForm form) {
         this.story = form.story();
         this.settings = settings;
         this.catalogue = catalogue;
-        this.evidence = evidence;
+        this.living = living;
         this.names = names;
     }
 
@@ -63,10 +63,13 @@ class ConditionSheets {
                 narrower(condition.id()),
                 weights(condition.id(), speaking),
                 speaking.stream()
-                        .filter(test ->
-                                evidence.inUse(test.id(), condition.id()).isEmpty())
+                        .filter(test -> living.evidence()
+                                .inUse(test.id(), condition.id())
+                                .isEmpty())
                         .map(test -> new TestSheetJson.NoteJson(
-                                test.id().value(), test.name(), evidence.whyNotWeighed(test.id(), condition.id())))
+                                test.id().value(),
+                                test.name(),
+                                living.evidence().whyNotWeighed(test.id(), condition.id())))
                         .toList(),
                 findings(pattern.map(Pattern::expects)),
                 findings(pattern.map(Pattern::against)),
@@ -99,7 +102,7 @@ class ConditionSheets {
 
     private List<ConditionSheetJson.WeightJson> weights(ConditionId condition, List<ExaminationTest> tests) {
         return tests.stream()
-                .flatMap(test -> evidence.inUse(test.id(), condition).map(use -> weight(test, use)).stream())
+                .flatMap(test -> living.evidence().inUse(test.id(), condition).map(use -> weight(test, use)).stream())
                 .sorted(Comparator.comparingDouble((ConditionSheetJson.WeightJson weight) -> Math.max(
                                 Math.abs(Math.log(weight.lrPositive())), Math.abs(Math.log(weight.lrNegative()))))
                         .reversed())
@@ -116,7 +119,7 @@ class ConditionSheets {
                 use.record().id().value(),
                 use.belief().likelihoodRatioPositive(),
                 use.belief().likelihoodRatioNegative(),
-                evidence.byInventors(use.record().id()),
+                living.evidence().byInventors(use.record().id()),
                 worthless);
     }
 
@@ -132,7 +135,7 @@ class ConditionSheets {
 
     private ConditionSheetJson.RivalJson rival(ConditionId condition, Pattern.Rival rival) {
         List<ConditionSheetJson.SeparationJson> measured =
-                Separation.between(condition, rival.condition(), catalogue, evidence).stream()
+                Separation.between(condition, rival.condition(), catalogue, living.evidence()).stream()
                         .map(separation -> new ConditionSheetJson.SeparationJson(
                                 separation.test().value(),
                                 catalogue.test(separation.test()).name(),

@@ -6,10 +6,14 @@ import jakarta.validation.constraints.Size;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.RecordUse;
+import lexicor.server.evidence.RecordStandings;
+import lexicor.server.problems.NotFound;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -22,9 +26,11 @@ class LedgerController {
     private static final int PAGE = 40;
 
     private final LedgerRows rows;
+    private final RecordStandings standings;
 
-    LedgerController(LedgerRows rows) {
+    LedgerController(LedgerRows rows, RecordStandings standings) {
         this.rows = rows;
+        this.standings = standings;
     }
 
     /** A page of 40 records whose text holds the searched words in this order. */
@@ -47,6 +53,14 @@ class LedgerController {
                 rows.count(),
                 rows.countByReviewState("unreviewed"),
                 rows.countUses());
+    }
+
+    /** One record, how it stands here and how it came to. */
+    @GetMapping("/{id}")
+    RecordSheetJson record(@PathVariable String id) {
+        NotFound missing = new NotFound("There is no record " + id + " in the ledger.");
+        LedgerRow row = rows.findById(id).orElseThrow(() -> missing);
+        return new RecordSheetJson(row.json(), standings.of(RecordId.of(id)).orElseThrow(() -> missing));
     }
 
     private static String like(String search) {

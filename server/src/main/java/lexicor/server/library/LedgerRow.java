@@ -74,11 +74,10 @@ class LedgerRow {
 
     LedgerRow(AccuracyRecord record, Tie tie, RecordUse use, boolean byInventors, String evidenceRevision) {
         this.id = record.id().value();
-        this.reviewState = record.reviewState();
         update(record, tie, use, byInventors, evidenceRevision);
     }
 
-    /** Takes over what the shipped ledger says; the review state, once somebody has set it here, stays. */
+    /** Takes over what the ledger says. */
     final void update(AccuracyRecord record, Tie tie, RecordUse use, boolean inventors, String revision) {
         line = record.line();
         kind = record.kind().name().toLowerCase();
@@ -100,6 +99,7 @@ class LedgerRow {
         population = record.population();
         citation = record.citation();
         transcription = record.transcription();
+        reviewState = record.reviewState();
         note = record.note();
         tiedTo = tie.getClass().getSimpleName();
         tiedCriterion = tie instanceof Tie.ToTest to ? to.criterion().value() : "";

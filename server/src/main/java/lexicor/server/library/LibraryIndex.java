@@ -12,7 +12,7 @@ import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.SharedName;
 import lexicor.core.catalogue.Stage;
-import lexicor.core.evidence.Evidence;
+import lexicor.server.evidence.LivingEvidence;
 import org.springframework.stereotype.Component;
 
 /** Makes the short list of everything in the library, once. */
@@ -20,12 +20,12 @@ import org.springframework.stereotype.Component;
 class LibraryIndex {
 
     private final Catalogue catalogue;
-    private final Evidence evidence;
+    private final LivingEvidence living;
     private final LibraryJson all;
 
-    LibraryIndex(Catalogue catalogue, Evidence evidence) {
+    LibraryIndex(Catalogue catalogue, LivingEvidence living) {
         this.catalogue = catalogue;
-        this.evidence = evidence;
+        this.living = living;
         this.all = new LibraryJson(
                 catalogue.revision(),
                 Stream.of(Stage.values()).map(Stage::title).toList(),
@@ -60,7 +60,8 @@ class LibraryIndex {
 
     private LibraryJson.TestLine test(ExaminationTest test) {
         List<String> weighedFor = test.reads().stream()
-                .filter(reads -> evidence.inUse(test.id(), reads.condition()).isPresent())
+                .filter(reads ->
+                        living.evidence().inUse(test.id(), reads.condition()).isPresent())
                 .map(reads -> reads.condition().value())
                 .toList();
         return new LibraryJson.TestLine(
@@ -89,7 +90,8 @@ class LibraryIndex {
                 .filter(test -> test.readingFor(condition.id()).isPresent())
                 .toList();
         long weighed = tests.stream()
-                .filter(test -> evidence.inUse(test.id(), condition.id()).isPresent())
+                .filter(test ->
+                        living.evidence().inUse(test.id(), condition.id()).isPresent())
                 .count();
         return new LibraryJson.ConditionLine(
                 condition.id().value(),

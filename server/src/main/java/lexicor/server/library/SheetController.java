@@ -9,12 +9,12 @@ import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.draws.SingleEffect;
 import lexicor.core.evidence.AccuracyRecord;
-import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.Tie;
 import lexicor.core.evidence.Weighable;
 import lexicor.core.findings.WeighingSettings;
+import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.NotFound;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,19 +32,19 @@ class SheetController {
     private static final long SEED = 1;
 
     private final Catalogue catalogue;
-    private final Evidence evidence;
+    private final LivingEvidence living;
     private final TestSheets tests;
     private final ConditionSheets conditions;
     private final ClusterSheets clusters;
 
     SheetController(
             Catalogue catalogue,
-            Evidence evidence,
+            LivingEvidence living,
             TestSheets tests,
             ConditionSheets conditions,
             ClusterSheets clusters) {
         this.catalogue = catalogue;
-        this.evidence = evidence;
+        this.living = living;
         this.tests = tests;
         this.conditions = conditions;
         this.clusters = clusters;
@@ -95,18 +95,19 @@ class SheetController {
     }
 
     private EvidenceInUse inUse(ExaminationTest test, Condition condition) {
-        return evidence.inUse(test.id(), condition.id())
+        return living.evidence()
+                .inUse(test.id(), condition.id())
                 .orElseThrow(() -> new BadInput(
                         "condition",
-                        "is not weighed by this test: " + evidence.whyNotWeighed(test.id(), condition.id())));
+                        "is not weighed by this test: " + living.evidence().whyNotWeighed(test.id(), condition.id())));
     }
 
     private Weighable.Yes chosen(ExaminationTest test, Condition condition, String record) {
-        AccuracyRecord known = evidence.records().stream()
+        AccuracyRecord known = living.evidence().records().stream()
                 .filter(each -> each.id().value().equals(record))
                 .findFirst()
                 .orElseThrow(() -> new BadInput("record", "'" + record + "' is not in the ledger"));
-        boolean about = evidence.tie(RecordId.of(record)) instanceof Tie.ToTest tie
+        boolean about = living.evidence().tie(RecordId.of(record)) instanceof Tie.ToTest tie
                 && tie.test().equals(test.id())
                 && tie.condition().equals(condition.id());
         if (!about || !(Weighable.of(known) instanceof Weighable.Yes figures)) {

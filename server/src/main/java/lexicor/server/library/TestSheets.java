@@ -24,12 +24,12 @@ import lexicor.core.catalogue.RuleWords;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Way;
-import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.RecordUse;
 import lexicor.core.evidence.StudyFigures;
 import lexicor.core.nexttest.Usefulness;
+import lexicor.server.evidence.LivingEvidence;
 import org.springframework.stereotype.Component;
 
 /** Puts together what the sheet of a test shows. */
@@ -37,15 +37,15 @@ import org.springframework.stereotype.Component;
 class TestSheets {
 
     private final Catalogue catalogue;
-    private final Evidence evidence;
+    private final LivingEvidence living;
     private final LedgerRows ledger;
     private final LibraryIndex index;
     private final BenchCards cards;
 
-    TestSheets(Catalogue catalogue, Evidence evidence, LedgerRows ledger, LibraryIndex index, BenchCards cards) {
+    TestSheets(Catalogue catalogue, LivingEvidence living, LedgerRows ledger, LibraryIndex index, BenchCards cards) {
         this.cards = cards;
         this.catalogue = catalogue;
-        this.evidence = evidence;
+        this.living = living;
         this.ledger = ledger;
         this.index = index;
     }
@@ -175,7 +175,7 @@ class TestSheets {
     }
 
     private TestSheetJson.ReadingJson reading(ExaminationTest test, ConditionReading reads, List<RecordJson> records) {
-        Optional<EvidenceInUse> inUse = evidence.inUse(test.id(), reads.condition());
+        Optional<EvidenceInUse> inUse = living.evidence().inUse(test.id(), reads.condition());
         List<TestSheetJson.StudyJson> studies = records.stream()
                 .filter(record -> record.conditionId().equals(reads.condition().value()))
                 .map(this::study)
@@ -186,7 +186,7 @@ class TestSheets {
                 catalogue.condition(reads.condition()).start().get(CareSetting.FIRST_CONTACT),
                 reads.by().stream().map(CriterionId::value).toList(),
                 inUse.map(this::weighs).orElse(null),
-                inUse.isPresent() ? "" : evidence.whyNotWeighed(test.id(), reads.condition()),
+                inUse.isPresent() ? "" : living.evidence().whyNotWeighed(test.id(), reads.condition()),
                 bySchool(test, reads),
                 reads.gates().stream().map(Gate::because).toList(),
                 studies);
@@ -202,9 +202,9 @@ class TestSheets {
                 use.belief().likelihoodRatioNegative(),
                 usefulness,
                 usefulness.plainly(),
-                evidence.byInventors(use.record().id()),
+                living.evidence().byInventors(use.record().id()),
                 positive < 1,
-                RecordUse.of(use.record(), evidence, catalogue, catalogue.usualSchools())
+                RecordUse.of(use.record(), living.evidence(), catalogue, catalogue.usualSchools())
                         .because());
     }
 
@@ -221,14 +221,16 @@ class TestSheets {
                         choice.label(),
                         words(test).counts(criterion),
                         question.usual().equals(choice.value()),
-                        evidence.inUse(test.id(), reads.condition(), chosen).isPresent()));
+                        living.evidence()
+                                .inUse(test.id(), reads.condition(), chosen)
+                                .isPresent()));
             }
         });
         return schools;
     }
 
     private TestSheetJson.StudyJson study(RecordJson record) {
-        var known = evidence.record(RecordId.of(record.id()));
+        var known = living.evidence().record(RecordId.of(record.id()));
         StudyFigures figures = StudyFigures.of(known);
         return new TestSheetJson.StudyJson(
                 record,

@@ -12,11 +12,11 @@ import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.dependence.Correlation;
-import lexicor.core.evidence.Evidence;
 import lexicor.core.findings.Assumptions;
 import lexicor.core.planning.RoutineCheck;
 import lexicor.core.planning.WorkRoutine;
 import lexicor.core.tracking.NoiseTable;
+import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.notes.NoteLength;
 import lexicor.server.notes.NoteTemplate;
 import org.springframework.stereotype.Component;
@@ -110,13 +110,13 @@ class SettingNames {
     private static final double MOST_NOISE = 1000;
 
     private final Catalogue catalogue;
-    private final Evidence evidence;
+    private final LivingEvidence living;
     private final NoiseTable noise;
 
-    SettingNames(Catalogue catalogue, Evidence evidence, NoiseTable noise) {
+    SettingNames(Catalogue catalogue, LivingEvidence living, NoiseTable noise) {
         this.noise = noise;
         this.catalogue = catalogue;
-        this.evidence = evidence;
+        this.living = living;
     }
 
     static String estimate(String condition, CareSetting setting) {
@@ -147,7 +147,7 @@ class SettingNames {
                     .map(group -> "Correlation of “" + group.name() + "”");
         }
         if (name.startsWith(OWN)) {
-            return OwnEstimates.subject(name, catalogue, evidence)
+            return OwnEstimates.subject(name, catalogue, living.evidence())
                     .map(subject -> "Own estimate: " + subject.test().name() + " for "
                             + subject.condition().name());
         }

@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.tracking.NoiseTable;
-import lexicor.core.weighing.Weighing;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.CurrentUser;
 import lexicor.server.audit.Traced;
+import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.notes.NoteTemplate;
 import lexicor.server.problems.BadInput;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -26,7 +26,7 @@ class SettingsController {
 
     private final ClinicSettings settings;
     private final Catalogue catalogue;
-    private final Weighing weighing;
+    private final LivingEvidence living;
     private final NoiseTable noise;
     private final PersonalSettings personal;
 
@@ -34,13 +34,13 @@ class SettingsController {
             ClinicSettings settings,
             PersonalSettings personal,
             Catalogue catalogue,
-            Weighing weighing,
+            LivingEvidence living,
             NoiseTable noise) {
         this.personal = personal;
         this.noise = noise;
         this.settings = settings;
         this.catalogue = catalogue;
-        this.weighing = weighing;
+        this.living = living;
     }
 
     @GetMapping
@@ -49,7 +49,8 @@ class SettingsController {
     }
 
     private SettingsJson shown(Settings decided) {
-        return SettingsJson.of(decided, catalogue, weighing.correlations(), noise, personal.of(CurrentUser.isHere()));
+        return SettingsJson.of(
+                decided, catalogue, living.now().weighing().correlations(), noise, personal.of(CurrentUser.isHere()));
     }
 
     /** Decides one setting. */

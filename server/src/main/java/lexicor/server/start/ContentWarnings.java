@@ -4,10 +4,10 @@ import java.util.List;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueWarnings;
-import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
 import lexicor.core.evidence.LedgerWarnings;
 import lexicor.core.source.Warning;
+import lexicor.server.evidence.LivingEvidence;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -22,10 +22,12 @@ class ContentWarnings {
 
     private final List<Warning> warnings;
 
-    ContentWarnings(Catalogue catalogue, Evidence evidence) {
+    ContentWarnings(Catalogue catalogue, LivingEvidence living) {
         this.warnings = Stream.concat(
                         CatalogueWarnings.of(catalogue).stream(),
-                        LedgerWarnings.of(EvidenceReader.LEDGER, evidence.records()).stream())
+                        LedgerWarnings.of(
+                                EvidenceReader.LEDGER, living.evidence().records())
+                                .stream())
                 .toList();
     }
 

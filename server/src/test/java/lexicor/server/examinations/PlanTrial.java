@@ -24,7 +24,7 @@ import lexicor.core.nexttest.SimulatedPatient;
 import lexicor.core.planning.Plan;
 import lexicor.core.planning.Planner;
 import lexicor.core.planning.Situation;
-import lexicor.core.weighing.Weighing;
+import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.examinations.assessment.Assessment;
 import lexicor.server.examinations.assessment.Assessments;
 import lexicor.server.examinations.record.CommandKind;
@@ -65,7 +65,7 @@ class PlanTrial {
     private Catalogue catalogue;
 
     @Autowired
-    private Weighing weighing;
+    private LivingEvidence living;
 
     private final List<String> lines = new ArrayList<>();
 
@@ -98,12 +98,12 @@ class PlanTrial {
     }
 
     private void beside(Case each, double[] sums) {
-        Planner planner = Planner.of(catalogue, weighing, each.situation());
+        Planner planner = Planner.of(catalogue, living.now().weighing(), each.situation());
         Plan plan = planner.plan(60 * MINUTES);
         Doing planned = new Doing(plan.tests(), plan.moves(), plan.seconds());
         Doing habit = habit(each);
         JointInformation nothing = JointInformation.of(
-                weighing,
+                living.now().weighing(),
                 each.situation().visit(),
                 each.situation().found(),
                 each.situation().doable());
@@ -175,7 +175,10 @@ class PlanTrial {
         double[] errors = new double[2 * sets.size()];
         for (ConditionId id : conditions) {
             SimulatedPatient rehearsal = SimulatedPatient.of(
-                    weighing, each.situation().visit(), each.situation().found(), id);
+                    living.now().weighing(),
+                    each.situation().visit(),
+                    each.situation().found(),
+                    id);
             for (int set = 0; set < sets.size(); set++) {
                 SplittableRandom random = new SplittableRandom(20261126);
                 for (int patient = 0; patient < PATIENTS; patient++) {

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.stream.StreamSupport;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.evidence.AccuracyRecord;
-import lexicor.core.evidence.Evidence;
 import lexicor.server.ServerTest;
+import lexicor.server.evidence.LivingEvidence;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -29,13 +29,10 @@ class LibraryApiTest {
     private JdbcTemplate database;
 
     @Autowired
-    private LedgerImport ledgerImport;
-
-    @Autowired
     private Catalogue catalogue;
 
     @Autowired
-    private Evidence evidence;
+    private LivingEvidence living;
 
     private JsonNode get(String address) throws Exception {
         MvcTestResult answer = server.get().uri(address).exchange();
@@ -53,7 +50,7 @@ class LibraryApiTest {
     void the_whole_ledger_is_in_the_database_with_every_column() {
         assertThat(database.queryForObject("select count(*) from accuracy_record", Integer.class))
                 .isEqualTo(408);
-        for (AccuracyRecord record : evidence.records()) {
+        for (AccuracyRecord record : living.evidence().records()) {
             var row = database.queryForMap(
                     "select * from accuracy_record where id = ?", record.id().value());
             assertThat(row.get("CITATION")).isEqualTo(record.citation());
@@ -70,18 +67,6 @@ class LibraryApiTest {
             assertThat((Integer) row.get("N_TOTAL"))
                     .isEqualTo(record.total().isPresent() ? record.total().getAsInt() : null);
         }
-    }
-
-    @Test
-    void a_review_state_set_here_outlives_the_next_start() {
-        database.update(
-                "update accuracy_record set review_state = 'checked', evidence_revision = 'older', citation = 'x' where id = 'E328'");
-        ledgerImport.afterSingletonsInstantiated();
-        assertThat(database.queryForObject("select review_state from accuracy_record where id = 'E328'", String.class))
-                .isEqualTo("checked");
-        assertThat(database.queryForObject("select citation from accuracy_record where id = 'E328'", String.class))
-                .startsWith("Park");
-        database.update("update accuracy_record set review_state = 'unreviewed' where id = 'E328'");
     }
 
     @Test

@@ -71,7 +71,9 @@ class AccessMatrixTest {
                 "GET /api/library/tests/{id}/effect",
                 "GET /api/library/conditions/{id}",
                 "GET /api/library/clusters/{id}",
-                "GET /api/library/records");
+                "GET /api/library/records",
+                "GET /api/library/records/{id}",
+                "GET /api/ledger/changes");
         allow(
                 Set.of("THERAPIST"),
                 "GET /api/events",
@@ -105,9 +107,13 @@ class AccessMatrixTest {
                 "POST /api/examinations/{id}/signature",
                 "POST /api/examinations/{id}/amendment",
                 "POST /api/examinations/{id}/takeover",
+                "GET /api/examinations/{id}/evidence",
+                "POST /api/examinations/{id}/evidence",
                 "GET /api/examinations/{id}/versions/{version}/recomputed");
         allow(
                 Set.of("STEWARD"),
+                "POST /api/ledger/preview",
+                "POST /api/ledger/changes",
                 "POST /api/routines/check",
                 "PUT /api/settings/{name}",
                 "POST /api/settings/note-preview");

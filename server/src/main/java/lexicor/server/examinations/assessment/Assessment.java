@@ -19,6 +19,7 @@ import lexicor.core.safety.Referral;
 import lexicor.core.safety.SafetyRules;
 import lexicor.core.safety.Suspicion;
 import lexicor.core.weighing.Ranking;
+import lexicor.server.evidence.Figures;
 
 /** Where an examination stands, drawn together once: what was told, read, weighed, is suspected and is still open. */
 public final class Assessment {
@@ -49,6 +50,7 @@ public final class Assessment {
         }
     }
 
+    private final Figures figures;
     private final IntakeState told;
     private final List<StartingOdds.Start> starts;
     private final Visit visit;
@@ -60,6 +62,7 @@ public final class Assessment {
     private final Supplier<OpenTests> open;
 
     Assessment(
+            Figures figures,
             IntakeState told,
             List<StartingOdds.Start> starts,
             Visit visit,
@@ -69,6 +72,7 @@ public final class Assessment {
             Supplier<Known> known,
             Supplier<Safety> safety,
             Supplier<OpenTests> open) {
+        this.figures = figures;
         this.told = told;
         this.starts = starts;
         this.visit = visit;
@@ -78,6 +82,11 @@ public final class Assessment {
         this.known = known;
         this.safety = safety;
         this.open = open;
+    }
+
+    /** What it is weighed by. */
+    public Figures figures() {
+        return figures;
     }
 
     public IntakeState told() {

@@ -33,18 +33,14 @@ import org.springframework.stereotype.Component;
 public class VisitIntake {
 
     private final Catalogue catalogue;
-    private final Evidence evidence;
     private final IntakeForm form;
     private final IntakeFolder folder;
-    private final StartingOdds odds;
     private final ClinicSettings settings;
 
-    VisitIntake(Catalogue catalogue, Evidence evidence, IntakeForm form, ClinicSettings settings) {
+    VisitIntake(Catalogue catalogue, IntakeForm form, ClinicSettings settings) {
         this.catalogue = catalogue;
-        this.evidence = evidence;
         this.form = form;
         this.folder = new IntakeFolder(catalogue, form);
-        this.odds = new StartingOdds(catalogue, evidence, form.story());
         this.settings = settings;
     }
 
@@ -71,7 +67,8 @@ public class VisitIntake {
      * The start of every condition of the region's zones, and of those that a test of another region has brought in,
      * given what was found since.
      */
-    List<StartingOdds.Start> starts(ExaminationRow row, IntakeState state, List<TestReading> readings) {
+    List<StartingOdds.Start> starts(
+            ExaminationRow row, IntakeState state, List<TestReading> readings, Evidence evidence) {
         Set<ConditionId> own = form.zonesOf(row.region()).stream()
                 .flatMap(zone -> zone.conditions().stream())
                 .collect(Collectors.toCollection(LinkedHashSet::new));
@@ -90,9 +87,11 @@ public class VisitIntake {
                 readings,
                 reading -> evidence.inUse(reading.test(), reading.condition(), schools)
                         .isPresent());
-        return odds.of(
-                conditions,
-                new StartingOdds.Story(estimates, full, state.story(), state.cluesThatHold(), repeated, state.own()));
+        return new StartingOdds(catalogue, evidence, form.story())
+                .of(
+                        conditions,
+                        new StartingOdds.Story(
+                                estimates, full, state.story(), state.cluesThatHold(), repeated, state.own()));
     }
 
     /** What the visit brings to the weighing. */

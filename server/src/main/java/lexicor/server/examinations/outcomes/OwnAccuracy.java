@@ -16,10 +16,10 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Belief;
-import lexicor.core.evidence.Evidence;
 import lexicor.core.outcomes.ClinicAccuracy;
 import lexicor.core.outcomes.PartialVerification;
 import lexicor.server.audit.CurrentUser;
+import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.examinations.outcomes.OutcomesJson.AccuracyJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.AnsweredJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.EstimateJson;
@@ -38,7 +38,7 @@ class OwnAccuracy {
     private final SignedVisits signed;
     private final Outcomes outcomes;
     private final Catalogue catalogue;
-    private final Evidence evidence;
+    private final LivingEvidence living;
     private final CriterionNames names;
 
     OwnAccuracy(
@@ -46,13 +46,13 @@ class OwnAccuracy {
             SignedVisits signed,
             Outcomes outcomes,
             Catalogue catalogue,
-            Evidence evidence,
+            LivingEvidence living,
             CriterionNames names) {
         this.complaints = complaints;
         this.signed = signed;
         this.outcomes = outcomes;
         this.catalogue = catalogue;
-        this.evidence = evidence;
+        this.living = living;
         this.names = names;
     }
 
@@ -147,7 +147,8 @@ class OwnAccuracy {
         return catalogue
                 .test(test)
                 .readingFor(condition)
-                .map(reading -> evidence.inUse(test, condition)
+                .map(reading -> living.evidence()
+                        .inUse(test, condition)
                         .map(each -> each.criterion())
                         .orElse(reading.by().get(0)))
                 .filter(judged.criterion()::equals)
@@ -156,7 +157,7 @@ class OwnAccuracy {
 
     private TestAccuracyJson test(ConditionId condition, Judged judged, Count count) {
         TestId test = judged.test();
-        Belief.Expected expected = (Belief.Expected) evidence.expected(test, judged.criterion(), condition);
+        Belief.Expected expected = (Belief.Expected) living.evidence().expected(test, judged.criterion(), condition);
         ClinicAccuracy published = ClinicAccuracy.expected(expected.all(), expected.place());
         return new TestAccuracyJson(
                 test.value(),
@@ -171,7 +172,7 @@ class OwnAccuracy {
                 count.verified().map(own -> own(own, expected)).orElse(null),
                 EstimateJson.of(published.sensitivity()),
                 EstimateJson.of(published.specificity()),
-                evidence.inUse(test, condition).isEmpty());
+                living.evidence().inUse(test, condition).isEmpty());
     }
 
     private static OwnJson own(PartialVerification verified, Belief.Expected expected) {

@@ -22,8 +22,6 @@ import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
 import lexicor.core.examination.WholeAnswer;
 import lexicor.core.intake.ContentWords;
-import lexicor.core.weighing.Interpreter;
-import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Statement;
 import lexicor.server.examinations.assessment.Assessment;
 import lexicor.server.examinations.assessment.OpenTests;
@@ -42,12 +40,10 @@ import org.springframework.stereotype.Component;
 class FindingsNote {
 
     private final Catalogue catalogue;
-    private final Interpreter interpreter;
     private final ContentWords words;
 
-    FindingsNote(Catalogue catalogue, Interpreter interpreter, ContentWords words) {
+    FindingsNote(Catalogue catalogue, ContentWords words) {
         this.catalogue = catalogue;
-        this.interpreter = interpreter;
         this.words = words;
     }
 
@@ -90,7 +86,6 @@ class FindingsNote {
 
     Findings findings(Recorded recorded, Assessment here) {
         OpenTests open = here.open();
-        Schools schools = here.schools();
         List<Routine.Together> sheets = catalogue.routine(recorded.row().region()).steps().stream()
                 .flatMap(step -> step.together().stream())
                 .toList();
@@ -130,7 +125,7 @@ class FindingsNote {
                     notDone.add(Words.inSentence(test.shortName()));
                 }
             } else {
-                found.add(finding(test, reading, recorded, schools, here.ranking()));
+                found.add(finding(test, reading, recorded, here));
             }
         }
         return new Findings(found, notDone);
@@ -148,8 +143,8 @@ class FindingsNote {
                         .allMatch(attempt -> nothing.containsAll(attempt.parts()));
     }
 
-    private Finding finding(
-            ExaminationTest test, TestReading reading, Recorded recorded, Schools schools, Ranking ranking) {
+    private Finding finding(ExaminationTest test, TestReading reading, Recorded recorded, Assessment here) {
+        Schools schools = here.schools();
         History history = recorded.history();
         Side side = recorded.row().side();
         List<String> says = new ArrayList<>();
@@ -158,7 +153,7 @@ class FindingsNote {
             says.add("Force " + Math.round(force.percent()) + "% of the " + word(side.other()) + " side, by the "
                     + (force.counts() == ForceTries.Counts.BEST ? "best" : "mean") + " of the tries.");
         }
-        interpreter.say(recorded.row().region(), schools, reading, ranking).stream()
+        here.figures().interpreter().say(recorded.row().region(), schools, reading, here.ranking()).stream()
                 .map(Statement::text)
                 .forEach(says::add);
         return new Finding(

@@ -49,7 +49,6 @@ public class PlanService {
     private static final Duration KEPT = Duration.ofMinutes(5);
 
     private final Catalogue catalogue;
-    private final Weighing weighing;
     private final SafetyRules rules;
     private final Assessments assessments;
     private final TestLaps laps;
@@ -58,26 +57,26 @@ public class PlanService {
             .expireAfterAccess(KEPT)
             .build();
 
-    PlanService(Catalogue catalogue, Weighing weighing, SafetyRules rules, Assessments assessments, TestLaps laps) {
+    PlanService(Catalogue catalogue, SafetyRules rules, Assessments assessments, TestLaps laps) {
         this.catalogue = catalogue;
-        this.weighing = weighing;
         this.rules = rules;
         this.assessments = assessments;
         this.laps = laps;
     }
 
     /** An examination as it stands, ready to be planned. */
-    private record Table(Recorded recorded, Situation situation, OpenTests open, Planner planner) {}
+    private record Table(Recorded recorded, Weighing weighing, Situation situation, OpenTests open, Planner planner) {}
 
     /** An examination up to a command, of somebody of whom no more is known than this. */
-    private record PlanKey(UUID examination, long number, Optional<Integer> birthYear) {}
+    private record PlanKey(UUID examination, long number, Optional<Integer> birthYear, String evidence) {}
 
     private Table table(Recorded recorded) {
         return tables.get(
                 new PlanKey(
                         recorded.row().getId(),
                         recorded.lastNumber(),
-                        recorded.row().caseFile().birthYear()),
+                        recorded.row().caseFile().birthYear(),
+                        assessments.of(recorded).figures().revision()),
                 asked -> laid(recorded));
     }
 
@@ -97,7 +96,8 @@ public class PlanService {
                 laps.learnt(),
                 here.told().sparing(catalogue),
                 new Situation.Looking(here.safety().lookFirst(), rules::lookFor));
-        return new Table(recorded, situation, open, Planner.of(catalogue, weighing, situation));
+        Weighing weighing = here.figures().weighing();
+        return new Table(recorded, weighing, situation, open, Planner.of(catalogue, weighing, situation));
     }
 
     /**
@@ -173,7 +173,9 @@ public class PlanService {
         Set<TestId> kept = Set.copyOf(answered(told, AnswerCheck.KEPT));
         Replanning again = table.planner().again(planned, Set.copyOf(answered(told, AnswerCheck.BY_HAND)));
         Optional<TestValue> best = ExpectedInformation.of(
-                        weighing, table.situation().visit(), table.situation().found())
+                        table.weighing(),
+                        table.situation().visit(),
+                        table.situation().found())
                 .values(
                         again.better().stream()
                                 .filter(test -> !kept.contains(test))
@@ -265,7 +267,7 @@ public class PlanService {
 
     private Map<TestId, TestValue> values(Table table, List<TestId> tests) {
         ExpectedInformation foresight = ExpectedInformation.of(
-                weighing, table.situation().visit(), table.situation().found());
+                table.weighing(), table.situation().visit(), table.situation().found());
         Map<TestId, TestValue> values = new LinkedHashMap<>();
         tests.forEach(
                 test -> values.put(test, foresight.value(test, table.situation().position())));

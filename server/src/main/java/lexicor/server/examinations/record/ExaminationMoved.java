@@ -15,6 +15,7 @@ public record ExaminationMoved(UUID examination, UUID caseFile, long number, Wha
         ENTERED,
         SIGNED,
         AMENDED,
-        TAKEN_OVER
+        TAKEN_OVER,
+        WEIGHED_ANEW
     }
 }

@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.evidence.Evidence;
+import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.problems.NotFound;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,7 +24,7 @@ public class ExaminationRecords {
     private final Amendments amendments;
     private final Takeovers takeovers;
     private final Catalogue catalogue;
-    private final Evidence evidence;
+    private final LivingEvidence living;
 
     ExaminationRecords(
             Examinations examinations,
@@ -33,14 +33,14 @@ public class ExaminationRecords {
             Amendments amendments,
             Takeovers takeovers,
             Catalogue catalogue,
-            Evidence evidence) {
+            LivingEvidence living) {
         this.examinations = examinations;
         this.commands = commands;
         this.signatures = signatures;
         this.amendments = amendments;
         this.takeovers = takeovers;
         this.catalogue = catalogue;
-        this.evidence = evidence;
+        this.living = living;
     }
 
     /** Whether nothing was ever recorded. */
@@ -115,13 +115,13 @@ public class ExaminationRecords {
     }
 
     /**
-     * The revisions by which an examination would be read now: those of today's content, and the settings that it was
-     * begun with.
+     * The revisions by which an examination would be read now: today's catalogue, and the evidence and the settings
+     * that it was begun with or that somebody has taken over since.
      */
     public ExaminationRow.Revisions revisions(Recorded recorded) {
         return new ExaminationRow.Revisions(
                 catalogue.revision(),
-                evidence.revision(),
+                living.at(recorded.row().evidenceRevision()).revision(),
                 String.valueOf(recorded.row().settingsRevision()));
     }
 

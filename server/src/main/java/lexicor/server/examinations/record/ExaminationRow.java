@@ -20,7 +20,10 @@ import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseFile;
 import lexicor.server.cases.Episode;
 
-/** One visit's examination as it is kept. Never changed after it began; what happens in it is commands. */
+/**
+ * One visit's examination as it is kept. What happens in it is commands; the row itself never changes, but for the
+ * evidence that it is weighed by.
+ */
 @Entity
 @Table(name = "examination")
 public class ExaminationRow extends AddedOnce {
@@ -59,7 +62,7 @@ public class ExaminationRow extends AddedOnce {
     @Column(nullable = false, updatable = false)
     private String catalogueRevision;
 
-    @Column(nullable = false, updatable = false)
+    @Column(nullable = false)
     private String evidenceRevision;
 
     @Column(nullable = false, updatable = false)
@@ -108,6 +111,16 @@ public class ExaminationRow extends AddedOnce {
 
     public String author() {
         return author;
+    }
+
+    /** The evidence that it is weighed by: of its beginning, or what somebody has taken over since. */
+    public String evidenceRevision() {
+        return evidenceRevision;
+    }
+
+    /** Weighs it by another evidence from now on. */
+    void weighBy(String revision) {
+        evidenceRevision = revision;
     }
 
     /** Number of the clinic's settings by which it is read. */

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.evidence.Evidence;
 import lexicor.core.examination.Side;
 import lexicor.core.intake.IntakeForm;
 import lexicor.server.audit.CurrentUser;
@@ -13,6 +12,7 @@ import lexicor.server.cases.Affected;
 import lexicor.server.cases.CaseFile;
 import lexicor.server.cases.CaseService;
 import lexicor.server.cases.Episode;
+import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.problems.BadInput;
 import lexicor.server.settings.ClinicSettings;
 import org.springframework.context.ApplicationEventPublisher;
@@ -30,7 +30,7 @@ public class Visits {
     private final CommandCheck check;
     private final ApplicationEventPublisher events;
     private final Catalogue catalogue;
-    private final Evidence evidence;
+    private final LivingEvidence living;
     private final IntakeForm form;
     private final ClinicSettings settings;
     private final Clock clock;
@@ -43,7 +43,7 @@ public class Visits {
             CommandCheck check,
             ApplicationEventPublisher events,
             Catalogue catalogue,
-            Evidence evidence,
+            LivingEvidence living,
             IntakeForm form,
             ClinicSettings settings,
             Clock clock) {
@@ -54,7 +54,7 @@ public class Visits {
         this.check = check;
         this.events = events;
         this.catalogue = catalogue;
-        this.evidence = evidence;
+        this.living = living;
         this.form = form;
         this.settings = settings;
         this.clock = clock;
@@ -94,7 +94,7 @@ public class Visits {
                     at,
                     new ExaminationRow.Revisions(
                             catalogue.revision(),
-                            evidence.revision(),
+                            living.now().revision(),
                             String.valueOf(settings.now().revision()))));
             cases.begins(file.id(), request.id(), request.region(), at);
             carryOver(request, file, at);

@@ -17,7 +17,6 @@ import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.examination.TestReading;
 import lexicor.core.findings.ClusterCount;
-import lexicor.core.findings.Visit;
 import lexicor.core.nexttest.ExpectedInformation;
 import lexicor.core.nexttest.TestValue;
 import lexicor.core.weighing.LeadingPair;
@@ -46,26 +45,16 @@ public class ExaminationAssessment {
     private static final int FRIGHTENS = 3;
 
     private final Catalogue catalogue;
-    private final Evidence evidence;
-    private final Weighing weighing;
     private final TestStates states;
     private final Assessments assessments;
     private final PathwayGuide pathways;
     private final Cache<Assessment, WeighingJson> weighed =
             Caffeine.newBuilder().weakKeys().build();
 
-    ExaminationAssessment(
-            Catalogue catalogue,
-            Evidence evidence,
-            Weighing weighing,
-            TestStates states,
-            Assessments assessments,
-            PathwayGuide pathways) {
+    ExaminationAssessment(Catalogue catalogue, TestStates states, Assessments assessments, PathwayGuide pathways) {
         this.pathways = pathways;
         this.assessments = assessments;
         this.catalogue = catalogue;
-        this.evidence = evidence;
-        this.weighing = weighing;
         this.states = states;
     }
 
@@ -106,12 +95,15 @@ public class ExaminationAssessment {
         ExaminationRow row = recorded.row();
         Ranking ranking = here.ranking();
         Optional<TestId> last = recorded.history().lastTest();
-        Map<ConditionId, Double> previous = last.map(test -> weighing.chances(
-                        here.visit(), assessments.without(recorded, test).readings()))
+        Map<ConditionId, Double> previous = last.map(test -> here.figures()
+                        .weighing()
+                        .chances(
+                                here.visit(),
+                                assessments.without(recorded, test).readings()))
                 .orElse(Map.of());
         OpenTests open = here.open();
         Set<TestId> doable = open.of(row.region(), here.readings());
-        List<TestValue> ahead = ahead(recorded, doable, here.visit(), here.readings());
+        List<TestValue> ahead = ahead(recorded, doable, here);
         List<TestId> order = catalogue.routine(row.region()).order(here.told().zones());
         return new WeighingJson(
                 recorded.lastNumber(),
@@ -125,7 +117,9 @@ public class ExaminationAssessment {
                                 here,
                                 catalogue))
                         .toList(),
-                ranking.clusters().stream().map(this::cluster).toList(),
+                ranking.clusters().stream()
+                        .map(count -> cluster(count, here.figures().evidence()))
+                        .toList(),
                 shown(ahead, Set.copyOf(order)),
                 pathways.states(recorded, here.told(), open, here.readings(), ahead, ranking, here.thresholds()),
                 LeadingPair.of(ranking, catalogue, doable::contains)
@@ -137,10 +131,12 @@ public class ExaminationAssessment {
     }
 
     /** Open tests that may be done now, the best for its time first; what is likely to hurt or frighten comes last. */
-    private List<TestValue> ahead(Recorded recorded, Set<TestId> doable, Visit visit, List<TestReading> readings) {
+    private List<TestValue> ahead(Recorded recorded, Set<TestId> doable, Assessment here) {
         Optional<String> position =
                 recorded.history().standsAt().map(test -> catalogue.test(test).position());
-        return ExpectedInformation.of(weighing, visit, readings).values(doable, position).stream()
+        return ExpectedInformation.of(here.figures().weighing(), here.visit(), here.readings())
+                .values(doable, position)
+                .stream()
                 .sorted(Comparator.comparing(
                         value -> catalogue.test(value.test()).provocation() >= FRIGHTENS))
                 .toList();
@@ -177,10 +173,10 @@ public class ExaminationAssessment {
     /** The informed condition that stands highest; empty before any finding is weighed. */
     public Optional<Weighing.Leader> leader(Recorded recorded) {
         Assessment here = assessments.of(recorded);
-        return weighing.leader(here.visit(), here.readings());
+        return here.figures().weighing().leader(here.visit(), here.readings());
     }
 
-    private WeighingJson.ClusterJson cluster(ClusterCount count) {
+    private static WeighingJson.ClusterJson cluster(ClusterCount count, Evidence evidence) {
         List<WeighingJson.LevelJson> levels = ClusterLevels.of(count.cluster(), evidence).stream()
                 .map(WeighingJson.LevelJson::of)
                 .toList();

@@ -43,12 +43,10 @@ public class Insights {
     private static final int MOST_SEPARATING = 3;
 
     private final Catalogue catalogue;
-    private final Weighing weighing;
     private final Assessments assessments;
 
-    Insights(Catalogue catalogue, Weighing weighing, Assessments assessments) {
+    Insights(Catalogue catalogue, Assessments assessments) {
         this.catalogue = catalogue;
-        this.weighing = weighing;
         this.assessments = assessments;
     }
 
@@ -68,6 +66,10 @@ public class Insights {
 
         List<TestReading> readings() {
             return here.readings();
+        }
+
+        Weighing weighing() {
+            return here.figures().weighing();
         }
     }
 
@@ -94,7 +96,8 @@ public class Insights {
 
     private Look look(Recorded recorded, Map<String, Double> chosen) {
         Assessment here = assessments.of(recorded);
-        Visit visit = here.visit().with(assumptions(here.visit().assumptions(), chosen));
+        Weighing weighing = here.figures().weighing();
+        Visit visit = here.visit().with(assumptions(here.visit().assumptions(), chosen, weighing));
         List<TestReading> readings = here.readings();
         Ranking ranking = chosen.isEmpty()
                 ? here.ranking()
@@ -121,13 +124,13 @@ public class Insights {
         Standing standing = look.ranking().of(condition.id());
         return new InsightJson(
                 StandingJson.of(standing, standing.now(), look.here(), catalogue),
-                dials(look.visit(), look.readings(), standing),
+                dials(look, standing),
                 look.decisive(),
                 rivals(condition, look.ranking(), look.foresight(), look.open()),
                 ahead(condition, look.values(), recorded));
     }
 
-    private Assumptions assumptions(Assumptions usual, Map<String, Double> chosen) {
+    private static Assumptions assumptions(Assumptions usual, Map<String, Double> chosen, Weighing weighing) {
         chosen.forEach((group, rho) -> {
             if (!weighing.correlations().all().containsKey(group)) {
                 throw new BadInput(
@@ -145,13 +148,13 @@ public class Insights {
         return usual.with(all);
     }
 
-    private List<InsightJson.DialJson> dials(Visit visit, List<TestReading> readings, Standing standing) {
+    private List<InsightJson.DialJson> dials(Look look, Standing standing) {
         List<InsightJson.DialJson> dials = new ArrayList<>();
         for (WeighedGroup group : standing.sum().groups()) {
             if (group.members().size() > 1 && group.correlation().isPresent()) {
                 Correlation now = group.correlation().get();
                 Correlation usual =
-                        weighing.correlations().all().get(now.group().id());
+                        look.weighing().correlations().all().get(now.group().id());
                 dials.add(new InsightJson.DialJson(
                         now.group().id(),
                         now.group().name(),
@@ -160,18 +163,20 @@ public class Insights {
                         usual.interval().lower(),
                         usual.interval().upper(),
                         usual.origin(),
-                        at(visit, readings, standing, now, 0),
-                        at(visit, readings, standing, now, STRONG),
+                        at(look, standing, now, 0),
+                        at(look, standing, now, STRONG),
                         usual.lessons().stream().map(InsightJson.LessonJson::of).toList()));
             }
         }
         return dials;
     }
 
-    private double at(Visit visit, List<TestReading> readings, Standing standing, Correlation group, double rho) {
+    private static double at(Look look, Standing standing, Correlation group, double rho) {
+        Visit visit = look.visit();
         Map<String, Double> chosen = new LinkedHashMap<>(visit.assumptions().correlations());
         chosen.put(group.group().id(), rho);
-        return weighing.chances(visit.with(visit.assumptions().with(chosen)), readings)
+        return look.weighing()
+                .chances(visit.with(visit.assumptions().with(chosen)), look.readings())
                 .get(standing.condition().id());
     }
 

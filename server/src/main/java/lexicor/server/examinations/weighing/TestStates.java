@@ -14,7 +14,6 @@ import lexicor.core.examination.History;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
-import lexicor.core.weighing.Interpreter;
 import lexicor.server.examinations.assessment.Assessment;
 import lexicor.server.examinations.assessment.LockJson;
 import lexicor.server.examinations.assessment.OpenTests;
@@ -30,11 +29,9 @@ public class TestStates {
     private static final String FORCE_SCHOOL = "force-of-three";
 
     private final Catalogue catalogue;
-    private final Interpreter interpreter;
 
-    TestStates(Catalogue catalogue, Interpreter interpreter) {
+    TestStates(Catalogue catalogue) {
         this.catalogue = catalogue;
-        this.interpreter = interpreter;
     }
 
     public WeighingJson.TestState of(TestReading reading, Recorded recorded, Assessment here) {
@@ -47,7 +44,7 @@ public class TestStates {
                 test.value(),
                 progress(reading, history, row.side()),
                 reading.answered()
-                        ? interpreter.say(row.region(), schools, reading, here.ranking()).stream()
+                        ? here.figures().interpreter().say(row.region(), schools, reading, here.ranking()).stream()
                                 .map(WeighingJson.StatementJson::of)
                                 .toList()
                         : List.of(),

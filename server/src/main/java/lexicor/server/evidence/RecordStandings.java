@@ -1,0 +1,264 @@
+package lexicor.server.evidence;
+
+import static lexicor.server.json.OrNull.orNull;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalLong;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Criterion;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.RuleWords;
+import lexicor.core.evidence.AccuracyRecord;
+import lexicor.core.evidence.ClinicLedger;
+import lexicor.core.evidence.LedgerChange;
+import lexicor.core.evidence.LedgerEntry;
+import lexicor.core.evidence.RecordId;
+import lexicor.core.evidence.Review;
+import lexicor.core.evidence.Series;
+import lexicor.core.evidence.Tie;
+import org.springframework.stereotype.Component;
+
+/** Puts together how a record of the ledger stands and how it came to. */
+@Component
+public class RecordStandings {
+
+    private static final int MOST_CHANGES = 200;
+
+    private final Catalogue catalogue;
+    private final LivingEvidence living;
+    private final LedgerStore store;
+
+    RecordStandings(Catalogue catalogue, LivingEvidence living, LedgerStore store) {
+        this.catalogue = catalogue;
+        this.living = living;
+        this.store = store;
+    }
+
+    /** How a record stands; empty where there is none. */
+    public Optional<StandingJson> of(RecordId id) {
+        ClinicLedger ledger = living.ledger();
+        return ledger.entry(id).map(entry -> standing(entry, ledger));
+    }
+
+    private StandingJson standing(LedgerEntry entry, ClinicLedger ledger) {
+        RecordId id = entry.id();
+        List<LedgerStore.Kept> changes = store.of(id);
+        Optional<LedgerEntry> shipped = living.shipped().entry(id);
+        ClinicLedger.Standing now = ledger.standing(id);
+        boolean corrected = shipped.isPresent() && now.entered().isPresent();
+        return new StandingJson(
+                changes.isEmpty() ? 0 : changes.get(0).number(),
+                shipped.isEmpty(),
+                corrected,
+                ledger.conflicts().contains(id),
+                corrected ? differences(shipped.get(), entry) : List.of(),
+                now.withdrawn().orElse(""),
+                draft(entry),
+                criteria(entry.record()),
+                review(changes, now, id),
+                history(changes, shipped));
+    }
+
+    /** Every change of the ledger, the latest first; at most 200. */
+    List<StandingJson.ChangeJson> changes() {
+        return store.after(0, MOST_CHANGES).stream()
+                .map(kept -> change(kept, List.of()))
+                .toList();
+    }
+
+    /**
+     * Changes that were made since the ledger had a revision and that anything is weighed by, the latest first; at most
+     * 200. None where nobody knows when it had.
+     */
+    public List<StandingJson.ChangeJson> since(String revision) {
+        OptionalLong then = living.changes(revision);
+        return then.isEmpty()
+                ? List.of()
+                : store.after(then.getAsLong(), MOST_CHANGES).stream()
+                        .filter(kept -> !(kept.change() instanceof LedgerChange.Reviewed reviewed)
+                                || reviewed.review().verdict() == Review.Verdict.WRONG)
+                        .map(kept -> change(kept, List.of()))
+                        .toList();
+    }
+
+    private List<StandingJson.ChangeJson> history(List<LedgerStore.Kept> latestFirst, Optional<LedgerEntry> shipped) {
+        List<StandingJson.ChangeJson> history = new ArrayList<>();
+        Optional<LedgerEntry> before = shipped;
+        for (int i = latestFirst.size() - 1; i >= 0; i--) {
+            LedgerStore.Kept kept = latestFirst.get(i);
+            if (kept.change() instanceof LedgerChange.Entered entered) {
+                history.add(
+                        0,
+                        change(
+                                kept,
+                                before.map(then -> differences(then, entered.entry()))
+                                        .orElse(List.of())));
+                before = Optional.of(entered.entry());
+            } else {
+                history.add(0, change(kept, List.of()));
+                before = kept.change() instanceof LedgerChange.AsShipped ? shipped : before;
+            }
+        }
+        return history;
+    }
+
+    private static StandingJson.ChangeJson change(
+            LedgerStore.Kept kept, List<StandingJson.DifferenceJson> differences) {
+        return new StandingJson.ChangeJson(
+                kept.number(),
+                kept.change().record().value(),
+                kept.kind(),
+                words(kept.change()),
+                kept.why(),
+                kept.author(),
+                kept.at(),
+                differences);
+    }
+
+    private static String words(LedgerChange change) {
+        if (change instanceof LedgerChange.Entered entered) {
+            return entered.basis().isEmpty() ? "entered" : "corrected";
+        }
+        if (change instanceof LedgerChange.Withdrawn) {
+            return "withdrawn";
+        }
+        if (change instanceof LedgerChange.Restored) {
+            return "taken back into use";
+        }
+        if (change instanceof LedgerChange.AsShipped) {
+            return "put back as shipped";
+        }
+        Review review = ((LedgerChange.Reviewed) change).review();
+        return "reviewed: " + review.verdict().plainly() + (review.words().isEmpty() ? "" : ", " + review.words());
+    }
+
+    private StandingJson.ReviewJson review(List<LedgerStore.Kept> changes, ClinicLedger.Standing now, RecordId id) {
+        if (now.review().isEmpty()) {
+            return null;
+        }
+        Review review = now.review().get();
+        LedgerStore.Kept kept = changes.stream()
+                .filter(change -> change.change() instanceof LedgerChange.Reviewed)
+                .findFirst()
+                .orElseThrow();
+        return new StandingJson.ReviewJson(
+                review.verdict(),
+                living.evidence().record(id).reviewState(),
+                review.words(),
+                kept.author(),
+                kept.at(),
+                review.quality());
+    }
+
+    private List<StandingJson.CriterionJson> criteria(AccuracyRecord record) {
+        if (record.kind() != AccuracyRecord.Kind.TEST) {
+            return List.of();
+        }
+        return catalogue.tests().values().stream()
+                .filter(test -> test.id().value().equals(record.subject()))
+                .flatMap(test -> test.reads().stream()
+                        .filter(reads -> reads.condition().value().equals(record.condition()))
+                        .flatMap(reads -> reads.by().stream())
+                        .map(by -> criterion(test, test.criterion(by).orElseThrow())))
+                .toList();
+    }
+
+    private StandingJson.CriterionJson criterion(ExaminationTest test, Criterion criterion) {
+        return new StandingJson.CriterionJson(
+                criterion.id().value(), new RuleWords(test, catalogue.schools()).counts(criterion));
+    }
+
+    private LedgerRequest.Draft draft(LedgerEntry entry) {
+        AccuracyRecord record = entry.record();
+        Tie tie = entry.tie();
+        return new LedgerRequest.Draft(
+                record.kind() == AccuracyRecord.Kind.TEST ? record.subject() : "",
+                tie instanceof Tie.ToClue to
+                        ? to.clue()
+                        : record.kind() == AccuracyRecord.Kind.HISTORY ? record.subject() : "",
+                record.condition(),
+                tie instanceof Tie.ToTest to ? to.criterion().value() : "",
+                record.criterion(),
+                record.conditionText(),
+                null,
+                orNull(record.sensitivity()),
+                orNull(record.specificity()),
+                orNull(record.lrPositive()),
+                orNull(record.lrNegative()),
+                orNull(record.with()),
+                orNull(record.without()),
+                orNull(record.total()),
+                record.design(),
+                record.originator() || tie instanceof Tie.ToTest to && to.inventors(),
+                record.referenceStandard(),
+                record.population(),
+                record.citation(),
+                series(tie),
+                tie instanceof Tie.ToTest to ? to.note() : "",
+                record.note(),
+                tie instanceof Tie.Unused unused ? unused.because() : "");
+    }
+
+    private static Series series(Tie tie) {
+        if (tie instanceof Tie.ToTest to) {
+            return to.series();
+        }
+        if (tie instanceof Tie.ToClue to) {
+            return to.series();
+        }
+        return tie instanceof Tie.ToCluster to ? to.series() : Series.UNSTATED;
+    }
+
+    private static List<StandingJson.DifferenceJson> differences(LedgerEntry before, LedgerEntry after) {
+        Map<String, String> then = said(before);
+        Map<String, String> now = said(after);
+        List<StandingJson.DifferenceJson> differences = new ArrayList<>();
+        now.forEach((field, value) -> {
+            String earlier = then.getOrDefault(field, "");
+            if (!Objects.equals(earlier, value)) {
+                differences.add(new StandingJson.DifferenceJson(field, earlier, value));
+            }
+        });
+        return differences;
+    }
+
+    private static Map<String, String> said(LedgerEntry entry) {
+        AccuracyRecord record = entry.record();
+        Map<String, String> said = new LinkedHashMap<>();
+        said.put("Sensitivity", text(orNull(record.sensitivity())));
+        said.put("Specificity", text(orNull(record.specificity())));
+        said.put("LR+", text(orNull(record.lrPositive())));
+        said.put("LR−", text(orNull(record.lrNegative())));
+        said.put("With the condition", text(orNull(record.with())));
+        said.put("Without", text(orNull(record.without())));
+        said.put("Patients", text(orNull(record.total())));
+        said.put("Positive meant", record.criterion());
+        said.put("Target", record.conditionText());
+        said.put(
+                "Criterion",
+                entry.tie() instanceof Tie.ToTest to ? to.criterion().value() : "");
+        said.put(
+                "Kind of patients",
+                entry.tie() instanceof Tie.Unused ? "" : series(entry.tie()).plainly());
+        said.put(
+                "By those who proposed the test",
+                record.originator() || entry.tie() instanceof Tie.ToTest to && to.inventors() ? "yes" : "no");
+        said.put("Kept and not used", entry.tie() instanceof Tie.Unused unused ? unused.because() : "");
+        said.put("Design", record.design());
+        said.put("Compared with", record.referenceStandard());
+        said.put("Population", record.population());
+        said.put("Source", record.citation());
+        said.put("Note on the match", entry.tie() instanceof Tie.ToTest to ? to.note() : "");
+        said.put("Note", record.note());
+        return said;
+    }
+
+    private static String text(Object value) {
+        return value == null ? "" : value.toString();
+    }
+}
