@@ -1,5 +1,5 @@
 import { AgainTable, useAgain } from "../tracking";
-import { useLive } from "../examination";
+import { NewerLedger, useLive } from "../examination";
 import { inHundred, rangeInHundred } from "../shared/format";
 import { Waiting } from "../shared/ui/Message";
 import { ConcludeForm } from "./ConcludeForm";
@@ -24,6 +24,7 @@ export function ConcludeView() {
     <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <div className="flex flex-col gap-5 px-5 py-5 lg:overflow-y-auto lg:px-8">
         <h1 className="font-serif text-head font-semibold">Conclusion</h1>
+        <NewerLedger />
         {weighing.safety.state === "SUSPENDED" && (
           <p className="border-l-4 border-ink pl-3 text-read">
             <strong>Testing is suspended</strong> by a red flag. Conclude once it is released, or refer.

@@ -106,6 +106,9 @@ export function useExamination(id: string): { live: LiveExamination | undefined;
         if (moved === "reconnected" || moved.examination === id) {
           void cache.invalidateQueries({ queryKey: keys.examination(id), exact: true });
         }
+        if (moved !== "reconnected" && moved.examination === id && moved.what === "WEIGHED_ANEW") {
+          void cache.invalidateQueries(); // nothing was entered, and yet every chance may be another
+        }
       }),
     [id, cache],
   );

@@ -11,7 +11,7 @@ export function ClusterSheetView() {
   const sheet = useQuery({
     queryKey: keys.clusterSheet(id),
     queryFn: () => dataOf(api.GET("/api/library/clusters/{id}", { params: { path: { id } } })),
-    staleTime: Infinity,
+    staleTime: 60_000,
   });
   return (
     <Sheet query={sheet} what="the set">

@@ -12,7 +12,7 @@ export function ConditionSheetView() {
   const sheet = useQuery({
     queryKey: keys.conditionSheet(id),
     queryFn: () => dataOf(api.GET("/api/library/conditions/{id}", { params: { path: { id } } })),
-    staleTime: Infinity,
+    staleTime: 60_000,
   });
   return (
     <Sheet query={sheet} what="the condition">

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { Link } from "react-router";
 import type { Schemas } from "../shared/api/client";
 import { decimal } from "../shared/format";
 import { MarkLabels, MarkLines, Pivot } from "./WeightMarks";
@@ -11,6 +12,8 @@ const WIDTH = 380;
 
 interface ForestPlotProps {
   studies: Study[];
+  /** What an independent clinic would find, from all studies together; absent where nothing is weighed. */
+  expected: Schemas["ExpectedAccuracyJson"] | undefined;
   /** Record in use; empty where none is. */
   inUse: string;
   /** What a record is chosen for elsewhere on the sheet. */
@@ -22,7 +25,7 @@ interface ForestPlotProps {
  * Every study of a test for a condition, on a scale of weights about the pivot 1: a full weight pointing right for what a
  * positive weighs, an open one pointing left for a negative, each with its 95 % interval where sizes were published.
  */
-export function ForestPlot({ studies, inUse, chosen, onChoose }: ForestPlotProps) {
+export function ForestPlot({ studies, expected, inUse, chosen, onChoose }: ForestPlotProps) {
   const first = studies.filter((study) => study.record.id === inUse);
   const others = studies.filter((study) => study.record.id !== inUse && !study.review && study.record.use !== "UNUSED");
   const reviews = studies.filter((study) => study.review);
@@ -55,6 +58,8 @@ export function ForestPlot({ studies, inUse, chosen, onChoose }: ForestPlotProps
           </tr>
         </thead>
         <tbody>
+          {expected && <Expected expected={expected} />}
+          {expected && <Heading>The study that says most of this answer</Heading>}
           {first.map(row)}
           {others.length > 0 && <Heading>Other studies, shown beside it</Heading>}
           {others.map(row)}
@@ -65,6 +70,28 @@ export function ForestPlot({ studies, inUse, chosen, onChoose }: ForestPlotProps
         </tbody>
       </table>
     </div>
+  );
+}
+
+/** What is weighed: all studies together, each range wide enough for 95 of 100 clinics. */
+function Expected({ expected }: { expected: Schemas["ExpectedAccuracyJson"] }) {
+  return (
+    <tr className="break-inside-avoid border-b border-line bg-tan align-top">
+      <th scope="row" className="max-w-72 py-1.5 pr-3 pl-1 text-left font-normal">
+        <strong>Weighed: what an independent clinic would find</strong>
+        <span className="block">
+          All studies of the ledger together. The bars hold 95 of 100 clinics, not the mean alone.
+        </span>
+      </th>
+      <td className="py-1.5 pr-3 text-right">–</td>
+      <td className="py-1.5 pr-3 text-right">{share(expected.sensitivity)}</td>
+      <td className="py-1.5 pr-3 text-right">{share(expected.specificity)}</td>
+      <td className="py-0">
+        <Weights figures={expected} />
+      </td>
+      <td className="py-1.5 pr-1 pl-3 text-right">{decimal(expected.lrPositive.value)}</td>
+      <td className="py-1.5 pl-2 text-right">{decimal(expected.lrNegative.value)}</td>
+    </tr>
   );
 }
 
@@ -100,19 +127,18 @@ function Row({
         : "–";
   const weighable = inUse || (record.tiedCriterion !== "" && study.lrPositive != null && study.lrNegative != null);
   return (
-    <tr className={`break-inside-avoid border-b border-line align-top ${inUse ? "bg-tan" : ""}`}>
+    <tr className="break-inside-avoid border-b border-line align-top">
       <th scope="row" className="max-w-72 py-1.5 pr-3 pl-1 text-left font-normal">
-        <span className={inUse ? "font-semibold" : ""}>{record.citation}</span>
+        <Link to={`/library/ledger/${record.id}`} className={`underline ${inUse ? "font-semibold" : ""}`}>
+          {record.citation}
+        </Link>
         {record.byInventors && <span className="text-soft"> · by its inventors</span>}
         <span className="block text-soft">
           {record.criterion}
           {record.conditionText && ` · for ${record.conditionText}`}
         </span>
         {record.tieNote && <span className="block text-soft">{record.tieNote}</span>}
-        <span className="block">
-          {inUse ? "In use: " : ""}
-          {record.because}
-        </span>
+        <span className="block">{record.because}</span>
         {weighable && !chosen && !(inUse && !elsewhere) && (
           <button
             type="button"
@@ -130,7 +156,7 @@ function Row({
       <td className="py-1.5 pr-3 text-right">{share(study.sensitivity)}</td>
       <td className="py-1.5 pr-3 text-right">{share(study.specificity)}</td>
       <td className="py-0">
-        <Weights study={study} />
+        <Weights figures={study} />
       </td>
       <td className="py-1.5 pr-1 pl-3 text-right">
         {study.lrPositive == null ? "–" : decimal(study.lrPositive.value)}
@@ -171,7 +197,7 @@ function Axis() {
   );
 }
 
-function Weights({ study }: { study: Study }) {
+function Weights({ figures: study }: { figures: Pick<Study, "lrPositive" | "lrNegative"> }) {
   const at = weightScale(WIDTH, 12);
   const height = 52;
   return (

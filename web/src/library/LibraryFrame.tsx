@@ -17,7 +17,7 @@ export function LibraryFrame() {
           <NavLink
             key={place.to}
             to={place.to}
-            end
+            end={place.to === "/library"}
             className={({ isActive }) =>
               `flex min-h-11 items-center px-2 text-read ${isActive ? "font-semibold underline decoration-2 underline-offset-8" : "text-soft hover:underline"}`
             }

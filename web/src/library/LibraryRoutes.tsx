@@ -1,8 +1,8 @@
 import { Route, Routes } from "react-router";
+import { ImportView, LedgerView, RecordView, ReviewListView, StudyFormView } from "../ledger";
 import { CalculatorsView } from "./CalculatorsView";
 import { ClusterSheetView } from "./ClusterSheetView";
 import { ConditionSheetView } from "./ConditionSheetView";
-import { LedgerView } from "./LedgerView";
 import { LibraryFrame } from "./LibraryFrame";
 import { LibraryView } from "./LibraryView";
 import { TestSheetView } from "./TestSheetView";
@@ -18,6 +18,11 @@ export default function LibraryRoutes() {
         <Route path="conditions/:id" element={<ConditionSheetView />} />
         <Route path="sets/:id" element={<ClusterSheetView />} />
         <Route path="ledger" element={<LedgerView />} />
+        <Route path="ledger/new" element={<StudyFormView />} />
+        <Route path="ledger/import" element={<ImportView />} />
+        <Route path="ledger/review" element={<ReviewListView />} />
+        <Route path="ledger/:id" element={<RecordView />} />
+        <Route path="ledger/:id/correct" element={<StudyFormView />} />
         <Route path="calculators" element={<CalculatorsView />} />
       </Route>
       <Route path="*" element={<NoSuchPage />} />

@@ -18,7 +18,7 @@ export function LibraryView() {
   const library = useQuery({
     queryKey: keys.library,
     queryFn: () => dataOf(api.GET("/api/library")),
-    staleTime: Infinity,
+    staleTime: 60_000,
   });
   return (
     <main>

@@ -30,7 +30,7 @@ export function PriorEffect({ testId, conditionId, conditionName, record, prior,
         }),
       ),
     placeholderData: keepPreviousData,
-    staleTime: Infinity,
+    staleTime: 60_000,
   });
   return (
     <section aria-label="What an answer does" className="break-inside-avoid">

@@ -1,4 +1,5 @@
 import { Link } from "react-router";
+import { useKeepsLedger } from "../ledger";
 import type { Schemas } from "../shared/api/client";
 import { decimal, sentence } from "../shared/format";
 import { useAddress } from "../shared/useAddress";
@@ -8,6 +9,7 @@ import { Part, ToSheet } from "./Sheet";
 
 /** What the answers are worth, condition by condition. The condition, the chance before and the study stand in the address. */
 export function TestAccuracy({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
+  const keeps = useKeepsLedger();
   const [entries, set] = useAddress({ for: "", before: "", study: "" });
   const reading =
     sheet.reads.find((each) => each.conditionId === entries.for) ??
@@ -56,10 +58,18 @@ export function TestAccuracy({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
           />
         </div>
       )}
+      {keeps && (
+        <p className="no-print mt-4 text-read">
+          <Link className="underline" to={`/library/ledger/new?test=${sheet.test.id}&condition=${reading.conditionId}`}>
+            Add a study of it
+          </Link>
+        </p>
+      )}
       {reading.studies.length > 0 && (
         <div className="mt-6">
           <ForestPlot
             studies={reading.studies}
+            expected={reading.weighs?.expected}
             inUse={reading.weighs?.record ?? ""}
             chosen={record}
             onChoose={(chosen) => {
@@ -94,8 +104,12 @@ function Verdict({ reading }: { reading: Schemas["ReadingJson"] }) {
       <p className="text-xl">
         <strong>{reading.weighs.plainly}</strong>, for {condition}.{" "}
         <span className="text-read text-soft">
-          LR+ {decimal(reading.weighs.lrPositive)}, LR− {decimal(reading.weighs.lrNegative)}, from{" "}
-          {reading.weighs.record}
+          LR+ {decimal(reading.weighs.lrPositive)} (
+          {decimal(reading.weighs.expected.lrPositive.lower ?? reading.weighs.lrPositive)} to{" "}
+          {decimal(reading.weighs.expected.lrPositive.upper ?? reading.weighs.lrPositive)}), LR−{" "}
+          {decimal(reading.weighs.lrNegative)} (
+          {decimal(reading.weighs.expected.lrNegative.lower ?? reading.weighs.lrNegative)} to{" "}
+          {decimal(reading.weighs.expected.lrNegative.upper ?? reading.weighs.lrNegative)})
         </span>
       </p>
       {reading.weighs.worseThanChance && (

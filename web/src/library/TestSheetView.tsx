@@ -20,7 +20,7 @@ export function TestSheetView() {
   const sheet = useQuery({
     queryKey: keys.testSheet(id),
     queryFn: () => dataOf(api.GET("/api/library/tests/{id}", { params: { path: { id } } })),
-    staleTime: Infinity,
+    staleTime: 60_000,
   });
   return (
     <Sheet query={sheet} what="the test">

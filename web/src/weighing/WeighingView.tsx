@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useSearchParams } from "react-router";
-import { useLive } from "../examination";
+import { NewerLedger, useLive } from "../examination";
 import type { Schemas } from "../shared/api/client";
 import { inHundred, rangeInHundred, sentence, settingWords } from "../shared/format";
 import { Button } from "../shared/ui/Button";
@@ -56,6 +56,7 @@ function Look({ weighing, standing: recorded, onChoose }: LookProps) {
   return (
     <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_21rem]">
       <div className="min-w-0 px-5 py-4 lg:overflow-y-auto" aria-busy={busy}>
+        <NewerLedger />
         <ConditionChoice standings={weighing.standings} chosen={recorded} onChoose={onChoose} />
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
           <h1 className="font-serif text-head font-semibold">{standing.name}</h1>

@@ -3,7 +3,7 @@ export interface Moved {
   examination: string;
   caseFile: string;
   number: number;
-  what: "BEGUN" | "ENTERED" | "SIGNED" | "AMENDED" | "TAKEN_OVER";
+  what: "BEGUN" | "ENTERED" | "SIGNED" | "AMENDED" | "TAKEN_OVER" | "WEIGHED_ANEW";
 }
 
 type Listener = (moved: Moved | "reconnected") => void;

@@ -1,5 +1,7 @@
 package lexicor.core.synthesis;
 
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -17,6 +19,12 @@ import org.hipparchus.linear.RealVector;
  * and specificity of the first criterion, of the second, and so on.
  */
 public final class PredictedAccuracy {
+
+    /** Half the points of a side of the grid, and how many there are to a unit. */
+    private static final int GRID = 32;
+
+    private static final double GRID_STEPS = 8;
+    private static final double TAIL = 0.025;
 
     /** How much the clinic's own patients may differ from what it would find in the long run, on the logit. */
     private static final double LOCAL_SD = 0.3;
@@ -72,6 +80,43 @@ public final class PredictedAccuracy {
         /** The ratio of the two means for a positive answer. */
         public double ratioPositive() {
             return sensitivity() / (1 - specificity());
+        }
+
+        /**
+         * The range that holds the likelihood ratio of a clinic in 95 of 100, lower end first: the weighted quantiles
+         * of the ratio over a grid of standard normals from -4 to 4 in steps of 1/8, two-dimensional.
+         */
+        public double[] range(boolean positive) {
+            double[][] factor = new CholeskyDecomposition(new Array2DRowRealMatrix(predictive), 1e-8, 1e-12)
+                    .getL()
+                    .getData();
+            int side = 2 * GRID + 1;
+            double[][] points = new double[side * side][];
+            double all = 0;
+            for (int i = 0; i < points.length; i++) {
+                double one = (i / side - GRID) / GRID_STEPS;
+                double other = (i % side - GRID) / GRID_STEPS;
+                double weight = Math.exp(-(one * one + other * other) / 2);
+                double sensitivity = LogitNormal.logistic(mean[0] + factor[0][0] * one);
+                double specificity = LogitNormal.logistic(mean[1] + factor[1][0] * one + factor[1][1] * other);
+                points[i] = new double[] {
+                    positive ? sensitivity / (1 - specificity) : (1 - sensitivity) / specificity, weight
+                };
+                all += weight;
+            }
+            Arrays.sort(points, Comparator.comparingDouble(point -> point[0]));
+            return new double[] {quantile(points, TAIL * all), quantile(points, (1 - TAIL) * all)};
+        }
+
+        private static double quantile(double[][] points, double upTo) {
+            double sum = 0;
+            for (double[] point : points) {
+                sum += point[1];
+                if (sum >= upTo) {
+                    return point[0];
+                }
+            }
+            return points[points.length - 1][0];
         }
 
         /** The ratio of the two means for a negative answer. */

@@ -6,6 +6,8 @@ import java.util.List;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
 import lexicor.server.load.InTurn;
+import lexicor.server.page.Download;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -19,10 +21,12 @@ class LedgerChangeController {
 
     private final LedgerDesk desk;
     private final RecordStandings standings;
+    private final LedgerTables tables;
 
-    LedgerChangeController(LedgerDesk desk, RecordStandings standings) {
+    LedgerChangeController(LedgerDesk desk, RecordStandings standings, LedgerTables tables) {
         this.desk = desk;
         this.standings = standings;
+        this.tables = tables;
     }
 
     /** What a change would do; nothing is kept. */
@@ -47,6 +51,28 @@ class LedgerChangeController {
         public String tracedId() {
             return record;
         }
+    }
+
+    /** The whole ledger as a table, to be read elsewhere and to be brought back. */
+    @GetMapping("/ledger.csv")
+    @Traced(action = Action.TOOK_OUT, subject = "ledger")
+    ResponseEntity<String> csv() {
+        return Download.text("csv", "ledger.csv", tables.csv());
+    }
+
+    /** Looks a table of studies through; nothing is kept. */
+    @PostMapping("/import/preview")
+    @InTurn(InTurn.Kind.WEIGHING)
+    ImportJson look(@Valid @RequestBody ImportJson.Table table) {
+        return tables.look(table);
+    }
+
+    /** Keeps a table of studies: all of it or nothing. */
+    @PostMapping("/import")
+    @InTurn(InTurn.Kind.WEIGHING)
+    @Traced(action = Action.CHANGED, subject = "ledger")
+    ImportJson bring(@Valid @RequestBody ImportJson.Table table) {
+        return tables.keep(table);
     }
 
     /** The latest changes of all records. */

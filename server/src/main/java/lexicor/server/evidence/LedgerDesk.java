@@ -18,6 +18,7 @@ import lexicor.server.audit.CurrentUser;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Conflict;
 import lexicor.server.problems.FieldFault;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -56,18 +57,22 @@ public class LedgerDesk {
         LedgerChange change = drafts.change(request, living.ledger(), now);
         StudyCheck check = check(change, now);
         if (!check.faults().isEmpty()) {
-            return new PreviewJson(faults(check), List.of(), 0, List.of(), 0);
+            return new PreviewJson(faults(check), List.of(), null, 0, List.of(), 0);
         }
-        return effect(now, living.after(change).evidence(), check.notes());
+        PreviewJson.SaysJson says = change instanceof LedgerChange.Entered entered
+                ? PreviewJson.SaysJson.of(entered.entry().record())
+                : null;
+        return effect(now, living.after(List.of(change)).evidence(), check.notes(), says);
     }
 
     /** The same of several changes at once. */
-    PreviewJson effect(Evidence now, Evidence after, List<String> notes) {
+    PreviewJson effect(Evidence now, Evidence after, List<String> notes, PreviewJson.@Nullable SaysJson says) {
         List<EvidenceEffect.Move> moves =
                 EvidenceEffect.between(now, after, catalogue).moves();
         return new PreviewJson(
                 List.of(),
                 notes,
+                says,
                 moves.size(),
                 moves.stream().limit(SHOWN).map(this::move).toList(),
                 after.revision().equals(now.revision()) ? 0 : examinations.count());

@@ -107,10 +107,10 @@ public class LivingEvidence {
         return ledger(store.upTo(changes));
     }
 
-    /** The ledger as it would stand after one more change. */
-    ClinicLedger after(LedgerChange more) {
+    /** The ledger as it would stand after more changes. */
+    ClinicLedger after(List<LedgerChange> more) {
         List<LedgerChange> all = new ArrayList<>(store.upTo(state.changes()));
-        all.add(more);
+        all.addAll(more);
         return ledger(all);
     }
 

@@ -27,10 +27,12 @@ class LedgerController {
 
     private final LedgerRows rows;
     private final RecordStandings standings;
+    private final ReviewList reviews;
 
-    LedgerController(LedgerRows rows, RecordStandings standings) {
+    LedgerController(LedgerRows rows, RecordStandings standings, ReviewList reviews) {
         this.rows = rows;
         this.standings = standings;
+        this.reviews = reviews;
     }
 
     /** A page of 40 records whose text holds the searched words in this order. */
@@ -53,6 +55,12 @@ class LedgerController {
                 rows.count(),
                 rows.countByReviewState("unreviewed"),
                 rows.countUses());
+    }
+
+    /** What nobody has compared with its original yet, what weighs most here first. */
+    @GetMapping("/left")
+    ReviewListJson left() {
+        return reviews.first(PAGE);
     }
 
     /** One record, how it stands here and how it came to. */

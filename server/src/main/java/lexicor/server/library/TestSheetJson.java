@@ -85,7 +85,13 @@ public record TestSheetJson(
             List<String> gates,
             List<StudyJson> studies) {}
 
-    /** The record in use, its likelihood ratios at the means of the belief, and which answer is worth having. */
+    /**
+     * What weighs, and which answer is worth having.
+     *
+     * @param record that is shown for it
+     * @param lrPositive likelihood ratio at the means of what an independent clinic would find
+     * @param expected what an independent clinic would find, each with the range that holds a clinic in 95 of 100
+     */
     public record WeighsJson(
             String record,
             String criterion,
@@ -95,7 +101,13 @@ public record TestSheetJson(
             String plainly,
             boolean byInventors,
             boolean worseThanChance,
-            String why) {}
+            String why,
+            ExpectedJson expected) {}
+
+    /** What an independent clinic would find, from all studies of the ledger together. */
+    @Schema(name = "ExpectedAccuracyJson")
+    public record ExpectedJson(
+            FigureJson sensitivity, FigureJson specificity, FigureJson lrPositive, FigureJson lrNegative) {}
 
     /** What a school counts, and whether a record weighs it. */
     public record SchoolJson(String question, String answer, String counts, boolean usual, boolean weighed) {}

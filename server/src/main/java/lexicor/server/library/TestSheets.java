@@ -24,11 +24,14 @@ import lexicor.core.catalogue.RuleWords;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Way;
+import lexicor.core.evidence.Belief;
+import lexicor.core.evidence.Estimate;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.RecordUse;
 import lexicor.core.evidence.StudyFigures;
 import lexicor.core.nexttest.Usefulness;
+import lexicor.core.outcomes.ClinicAccuracy;
 import lexicor.server.evidence.LivingEvidence;
 import org.springframework.stereotype.Component;
 
@@ -205,7 +208,23 @@ class TestSheets {
                 living.evidence().byInventors(use.record().id()),
                 positive < 1,
                 RecordUse.of(use.record(), living.evidence(), catalogue, catalogue.usualSchools())
-                        .because());
+                        .because(),
+                expected((Belief.Expected) use.belief()));
+    }
+
+    private static TestSheetJson.ExpectedJson expected(Belief.Expected belief) {
+        ClinicAccuracy clinic = ClinicAccuracy.expected(belief.all(), belief.place());
+        double[] positive = belief.one().range(true);
+        double[] negative = belief.one().range(false);
+        return new TestSheetJson.ExpectedJson(
+                figure(clinic.sensitivity()),
+                figure(clinic.specificity()),
+                new TestSheetJson.FigureJson(belief.likelihoodRatioPositive(), positive[0], positive[1]),
+                new TestSheetJson.FigureJson(belief.likelihoodRatioNegative(), negative[0], negative[1]));
+    }
+
+    private static TestSheetJson.FigureJson figure(Estimate estimate) {
+        return new TestSheetJson.FigureJson(estimate.estimate(), estimate.lower(), estimate.upper());
     }
 
     private List<TestSheetJson.SchoolJson> bySchool(ExaminationTest test, ConditionReading reads) {

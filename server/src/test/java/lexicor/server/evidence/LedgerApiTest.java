@@ -286,6 +286,39 @@ class LedgerApiTest {
         make(change("WITHDRAW", record, knows(record), "end of the trial"));
     }
 
+    @Test
+    void a_table_is_looked_through_then_kept_whole_or_not_at_all() {
+        String csv = steward.text("/api/ledger/ledger.csv");
+        JsonNode same = table("/api/ledger/import/preview", csv);
+        assertThat(same.get("faulty").asInt()).isZero();
+        assertThat(same.get("same").asInt()).isEqualTo((int) csv.lines().count() - 1);
+        String header = csv.lines().findFirst().orElseThrow() + "\r\n";
+        String row =
+                csv.lines().filter(line -> line.startsWith("E353,")).findFirst().orElseThrow();
+        String one = row.replaceFirst("E353", "").replace("Park HB", "Tabled AB") + "\r\n";
+        String bad =
+                row.replaceFirst("E353", "").replace("Park HB", "Tabled CD").replace("0.687", "68.7") + "\r\n";
+        JsonNode refused = table("/api/ledger/import", header + one + bad);
+        assertThat(refused.get("kept").asBoolean()).isFalse();
+        assertThat(refused.at("/faults/0/line").asInt()).isEqualTo(3);
+        assertThat(refused.at("/faults/0/says").asString()).contains("specificity is '68.7'; allowed");
+        assertThat(steward.text("/api/ledger/ledger.csv")).isEqualTo(csv);
+
+        JsonNode looked = table("/api/ledger/import/preview", header + one);
+        assertThat(looked.at("/effect/moved").asInt()).isNotNegative();
+        assertThat(steward.text("/api/ledger/ledger.csv")).isEqualTo(csv);
+        JsonNode kept = table("/api/ledger/import", header + one);
+        assertThat(kept.get("kept").asBoolean()).isTrue();
+        String record = kept.at("/added/0/record").asString();
+        assertThat(sheet(record).at("/standing/history/0/why").asString()).isEqualTo("from the table “studies.csv”");
+        assertThat(steward.text("/api/ledger/ledger.csv")).contains("Tabled AB");
+        make(change("WITHDRAW", record, knows(record), "end of the trial"));
+    }
+
+    private JsonNode table(String address, String csv) {
+        return steward.post(address, Map.of("id", UUID.randomUUID(), "file", "studies.csv", "csv", csv), 200);
+    }
+
     private void send(String id, CommandJson... commands) {
         therapist.post(
                 "/api/examinations/" + id + "/commands", new ExaminationJson.Batch(List.of(commands), null), 200);

@@ -73,7 +73,9 @@ class AccessMatrixTest {
                 "GET /api/library/clusters/{id}",
                 "GET /api/library/records",
                 "GET /api/library/records/{id}",
-                "GET /api/ledger/changes");
+                "GET /api/library/records/left",
+                "GET /api/ledger/changes",
+                "GET /api/ledger/ledger.csv");
         allow(
                 Set.of("THERAPIST"),
                 "GET /api/events",
@@ -114,6 +116,8 @@ class AccessMatrixTest {
                 Set.of("STEWARD"),
                 "POST /api/ledger/preview",
                 "POST /api/ledger/changes",
+                "POST /api/ledger/import",
+                "POST /api/ledger/import/preview",
                 "POST /api/routines/check",
                 "PUT /api/settings/{name}",
                 "POST /api/settings/note-preview");

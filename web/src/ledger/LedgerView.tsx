@@ -1,18 +1,18 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useDeferredValue } from "react";
+import { Link } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital } from "../shared/format";
 import { Button } from "../shared/ui/Button";
-import { Facts } from "../shared/ui/Facts";
 import { Message, Waiting } from "../shared/ui/Message";
 import { useAddress } from "../shared/useAddress";
+import { useKeepsLedger } from "./useLedger";
+import { USES } from "./words";
 
 type Use = Schemas["RecordJson"]["use"];
 
-const USES: Record<Use, string> = { IN_USE: "In use", SHOWN: "Shown beside", UNUSED: "Kept, not used" };
-
-/** Every published result with all that is known of it, whether it weighs, and why. To read. */
+/** Every published result, whether it weighs, and how to what is known of it. */
 export function LedgerView() {
   const [entries, set] = useAddress({ find: "", use: "", page: "1" });
   const search = entries.find;
@@ -27,6 +27,7 @@ export function LedgerView() {
       ),
     placeholderData: keepPreviousData,
   });
+  const keeps = useKeepsLedger();
   return (
     <main>
       <title>Ledger · Lexicor</title>
@@ -34,10 +35,32 @@ export function LedgerView() {
         <h1 className="font-serif text-head font-semibold">Evidence ledger</h1>
         {ledger.data && (
           <p className="text-note text-soft">
-            {ledger.data.all} published results, {ledger.data.unreviewed} of them not yet compared with the originals.
+            {ledger.data.all} published results,{" "}
+            <Link className="underline" to="/library/ledger/review">
+              {ledger.data.unreviewed} of them not yet compared with the originals
+            </Link>
+            .
           </p>
         )}
       </div>
+      <p className="no-print mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 text-read">
+        {keeps && (
+          <Link
+            to="/library/ledger/new"
+            className="inline-flex min-h-12 items-center rounded border-2 border-ink bg-tan px-2.5 font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line"
+          >
+            Add a study
+          </Link>
+        )}
+        {keeps && (
+          <Link to="/library/ledger/import" className="inline-flex min-h-12 items-center underline">
+            Bring a table in
+          </Link>
+        )}
+        <a href="/api/ledger/ledger.csv" download className="inline-flex min-h-12 items-center underline">
+          Take it out as a table
+        </a>
+      </p>
       <div className="no-print mt-3 flex flex-wrap items-end gap-4">
         <label className="min-w-64 flex-1 text-note">
           Find a record
@@ -144,51 +167,33 @@ function Records({ answer, onPage }: { answer: Schemas["LedgerPageJson"]; onPage
 function Entry({ record }: { record: Schemas["RecordJson"] }) {
   const share = (value: number | null | undefined) => (value == null ? "–" : String(Math.round(1000 * value) / 10));
   return (
-    <details>
-      <summary className="grid min-h-14 cursor-pointer items-center gap-x-4 gap-y-0.5 px-2 py-1.5 hover:bg-sheet md:grid-cols-[3.5rem_minmax(0,1.3fr)_minmax(0,1fr)_9rem_10rem]">
-        <strong className="text-read">{record.id}</strong>
-        <span className="text-read">
-          {capital(record.subjectText)}
-          <span className="block text-note text-soft">{record.criterion}</span>
+    <Link
+      to={`/library/ledger/${record.id}`}
+      className="grid min-h-14 items-center gap-x-4 gap-y-0.5 px-2 py-1.5 hover:bg-sheet md:grid-cols-[3.5rem_minmax(0,1.3fr)_minmax(0,1fr)_9rem_10rem]"
+    >
+      <strong className="text-read">{record.id}</strong>
+      <span className="text-read">
+        {capital(record.subjectText)}
+        <span className="block text-note text-soft">{record.criterion}</span>
+      </span>
+      <span className="text-note">
+        {record.conditionText}
+        <span className="block text-soft">{record.citation}</span>
+      </span>
+      <span className="text-note">
+        {record.sensitivity == null && record.specificity == null
+          ? `LR ${String(record.lrPositive ?? "–")} / ${String(record.lrNegative ?? "–")}`
+          : `sens ${share(record.sensitivity)} · spec ${share(record.specificity)}`}
+        <span className="block text-soft">
+          {record.total != null ? `${String(record.total)} patients` : "size unknown"}
         </span>
-        <span className="text-note">
-          {record.conditionText}
-          <span className="block text-soft">{record.citation}</span>
+      </span>
+      <span className="text-note font-semibold">
+        {USES[record.use]}
+        <span className="block font-normal text-soft">
+          {record.reviewState === "unreviewed" ? "" : record.reviewState}
         </span>
-        <span className="text-note">
-          {record.sensitivity == null && record.specificity == null
-            ? `LR ${String(record.lrPositive ?? "–")} / ${String(record.lrNegative ?? "–")}`
-            : `sens ${share(record.sensitivity)} · spec ${share(record.specificity)}`}
-          <span className="block text-soft">
-            {record.total != null ? `${String(record.total)} patients` : "size unknown"}
-          </span>
-        </span>
-        <span className="text-note font-semibold">{USES[record.use]}</span>
-      </summary>
-      <Facts lines={rows(record)} className="grid-cols-[10rem_1fr] gap-x-3 gap-y-0.5 bg-sheet px-4 py-3 text-note" />
-    </details>
+      </span>
+    </Link>
   );
-}
-
-function rows(record: Schemas["RecordJson"]): [string, string][] {
-  const number = (value: number | null | undefined) => (value == null ? "not published" : String(value));
-  return [
-    ["Why", capital(record.because)],
-    [
-      "Speaks for",
-      `${record.subject}${record.tiedCriterion && `, ${record.tiedCriterion.replaceAll("-", " ")}`}, ${record.conditionId}${record.tieNote && `; ${record.tieNote}`}`,
-    ],
-    ["Positive meant", record.criterion],
-    ["Target", record.conditionText],
-    ["Sensitivity, specificity", `${number(record.sensitivity)}, ${number(record.specificity)}`],
-    ["LR+, LR−", `${number(record.lrPositive)}, ${number(record.lrNegative)}`],
-    ["With, without, all", `${number(record.with)}, ${number(record.without)}, ${number(record.total)}`],
-    ["Patients", record.population],
-    ["Compared with", record.referenceStandard],
-    ["Design", `${record.design}${record.byInventors ? "; by those who proposed the test or derived the rule" : ""}`],
-    ["Source", record.citation],
-    ["Transcription", record.transcription],
-    ["Review", record.reviewState],
-    ["Note", record.note || "none"],
-  ];
 }

@@ -1,0 +1,50 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, dataOf, type Schemas } from "../shared/api/client";
+import { keys } from "../shared/api/keys";
+import { usePerson } from "../session";
+
+export type Change = Schemas["LedgerRequest"];
+export type RecordSheet = Schemas["RecordSheetJson"];
+
+/** Whether the person may change the ledger. */
+export function useKeepsLedger(): boolean {
+  return usePerson().roles.includes("STEWARD");
+}
+
+/** A record with how it stands here. */
+export function useRecord(id: string) {
+  return useQuery({
+    queryKey: keys.ledgerRecord(id),
+    queryFn: () => dataOf(api.GET("/api/library/records/{id}", { params: { path: { id } } })),
+    staleTime: 0,
+  });
+}
+
+/** What a change would do; asked for anew whenever the change is another. */
+export function usePreview(change: Change | undefined) {
+  return useQuery({
+    queryKey: keys.ledgerPreview(JSON.stringify({ ...change, id: "" })),
+    queryFn: () => dataOf(api.POST("/api/ledger/preview", { body: change as Change })),
+    enabled: change !== undefined,
+    staleTime: 0,
+    gcTime: 0,
+    retry: false,
+  });
+}
+
+/** Makes a change. Whatever hangs on the ledger is fetched anew afterwards. */
+export function useChange(onMade: (record: string) => void) {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (change: Change) => dataOf(api.POST("/api/ledger/changes", { body: change })),
+    onSuccess: ({ record }) => {
+      void cache.invalidateQueries();
+      onMade(record);
+    },
+  });
+}
+
+/** A change with an id of its own, so that it is made once however often it is sent. */
+export function changeOf(what: Change["what"], parts: Partial<Change>): Change {
+  return { id: crypto.randomUUID(), what, record: null, knows: 0, draft: null, review: null, why: "", ...parts };
+}
