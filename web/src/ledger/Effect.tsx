@@ -18,19 +18,14 @@ export function Effect({ preview }: { preview: Preview }) {
         </ul>
       )}
       <p className="mt-2 text-read" role="status">
-        {preview.moved === 0 ? (
-          "No weight of any test moves."
-        ) : (
-          <>
-            <strong>
-              {preview.moved} {preview.moved === 1 ? "weight moves" : "weights move"}.
-            </strong>{" "}
-            {preview.moved > preview.moves.length &&
-              `The ${String(preview.moves.length)} that move furthest are shown. `}
-            {preview.open > 0 &&
-              `${String(preview.open)} open ${preview.open === 1 ? "examination" : "examinations"} will be offered the new figures; what is signed stays.`}
-          </>
-        )}
+        <strong>
+          {preview.moved === 0
+            ? "No weight moves by as much as 2 %."
+            : `${String(preview.moved)} ${preview.moved === 1 ? "weight moves" : "weights move"}.`}
+        </strong>{" "}
+        {preview.moved > preview.moves.length && `The ${String(preview.moves.length)} that move furthest are shown. `}
+        {preview.open > 0 &&
+          `${String(preview.open)} open ${preview.open === 1 ? "examination" : "examinations"} will be offered the new figures; what is signed stays.`}
       </p>
       {preview.moves.length > 0 && <Moves moves={preview.moves} />}
     </div>

@@ -41,7 +41,7 @@ function Left({ list }: { list: Schemas["ReviewListJson"] }) {
         Of {list.inUse} records that weigh, <strong>{done}</strong> {done === 1 ? "has" : "have"} been compared with the
         original; of all {list.all}, {list.all - list.left}. What is found most in this clinic comes first.
       </p>
-      <svg viewBox="0 0 400 10" className="mt-2 h-2.5 w-full max-w-md" aria-hidden="true">
+      <svg viewBox="0 0 400 10" preserveAspectRatio="none" className="mt-2 h-2.5 w-full max-w-md" aria-hidden="true">
         <rect width={400} height={10} fill="none" stroke="var(--color-edge)" />
         <rect width={(400 * done) / Math.max(1, list.inUse)} height={10} fill="var(--color-ink)" />
       </svg>

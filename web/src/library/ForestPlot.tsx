@@ -36,7 +36,6 @@ export function ForestPlot({ studies, expected, inUse, chosen, onChoose }: Fores
       study={study}
       inUse={study.record.id === inUse}
       chosen={study.record.id === chosen}
-      elsewhere={chosen !== "" && chosen !== inUse}
       onChoose={onChoose}
     />
   );
@@ -58,7 +57,15 @@ export function ForestPlot({ studies, expected, inUse, chosen, onChoose }: Fores
           </tr>
         </thead>
         <tbody>
-          {expected && <Expected expected={expected} />}
+          {expected && (
+            <Expected
+              expected={expected}
+              chosen={chosen === ""}
+              onChoose={() => {
+                onChoose("");
+              }}
+            />
+          )}
           {expected && <Heading>The study that says most of this answer</Heading>}
           {first.map(row)}
           {others.length > 0 && <Heading>Other studies, shown beside it</Heading>}
@@ -74,7 +81,15 @@ export function ForestPlot({ studies, expected, inUse, chosen, onChoose }: Fores
 }
 
 /** What is weighed: all studies together, each range wide enough for 95 of 100 clinics. */
-function Expected({ expected }: { expected: Schemas["ExpectedAccuracyJson"] }) {
+function Expected({
+  expected,
+  chosen,
+  onChoose,
+}: {
+  expected: Schemas["ExpectedAccuracyJson"];
+  chosen: boolean;
+  onChoose: () => void;
+}) {
   return (
     <tr className="break-inside-avoid border-b border-line bg-tan align-top">
       <th scope="row" className="max-w-72 py-1.5 pr-3 pl-1 text-left font-normal">
@@ -82,6 +97,11 @@ function Expected({ expected }: { expected: Schemas["ExpectedAccuracyJson"] }) {
         <span className="block">
           All studies of the ledger together. The bars hold 95 of 100 clinics, not the mean alone.
         </span>
+        {!chosen && (
+          <button type="button" className="no-print min-h-8 underline" onClick={onChoose}>
+            Back to it on the slider
+          </button>
+        )}
       </th>
       <td className="py-1.5 pr-3 text-right">–</td>
       <td className="py-1.5 pr-3 text-right">{share(expected.sensitivity)}</td>
@@ -109,13 +129,11 @@ function Row({
   study,
   inUse,
   chosen,
-  elsewhere,
   onChoose,
 }: {
   study: Study;
   inUse: boolean;
   chosen: boolean;
-  elsewhere: boolean;
   onChoose: (record: string) => void;
 }) {
   const { record } = study;
@@ -139,7 +157,7 @@ function Row({
         </span>
         {record.tieNote && <span className="block text-soft">{record.tieNote}</span>}
         <span className="block">{record.because}</span>
-        {weighable && !chosen && !(inUse && !elsewhere) && (
+        {weighable && !chosen && (
           <button
             type="button"
             className="no-print min-h-8 underline"
@@ -147,10 +165,10 @@ function Row({
               onChoose(record.id);
             }}
           >
-            {inUse ? "Back to its figures" : "Try its figures on the slider"}
+            Try its figures on the slider
           </button>
         )}
-        {chosen && !inUse && <span className="block font-semibold">On the slider now</span>}
+        {chosen && <span className="block font-semibold">On the slider now</span>}
       </th>
       <td className="py-1.5 pr-3 text-right whitespace-nowrap">{size}</td>
       <td className="py-1.5 pr-3 text-right">{share(study.sensitivity)}</td>

@@ -9,7 +9,7 @@ interface PriorEffectProps {
   testId: string;
   conditionId: string;
   conditionName: string;
-  /** Record whose figures are used; empty for the one in use. */
+  /** Record whose figures are used; empty for what is weighed. */
   record: string;
   prior: number;
   onPrior: (hundredths: number) => void;
@@ -90,7 +90,7 @@ function Answer({ answer, positive, before }: { answer: Schemas["AnswerJson"]; p
         Of 1000 such people <strong>{all}</strong> answer {word}, and <strong>{answer.people.haveAndAnswer}</strong> of
         those have it
         {(positive ? answer.after < before : answer.after > before) &&
-          ". In this study the answer points the wrong way: it tells nothing"}
+          ". By these figures the answer points the wrong way: it tells nothing"}
         .
       </p>
     </div>

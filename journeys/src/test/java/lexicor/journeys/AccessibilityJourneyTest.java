@@ -228,8 +228,11 @@ class AccessibilityJourneyTest {
             page.navigate(Suite.server().address() + "/library/sets/cl-slap-3");
             clean(page, "set sheet", page.getByText("What each count weighs"));
             page.navigate(Suite.server().address() + "/library/ledger");
-            page.locator("summary").first().click();
-            clean(page, "ledger", page.getByText("Transcription").first());
+            clean(page, "ledger", page.getByText("E001").first());
+            page.navigate(Suite.server().address() + "/library/ledger/E353");
+            clean(page, "record", page.getByText("Transcription").first());
+            page.navigate(Suite.server().address() + "/library/ledger/review");
+            clean(page, "left to review", page.getByText("records that weigh"));
             page.navigate(Suite.server().address() + "/library/calculators?tp=a");
             clean(page, "calculators", page.getByRole(AriaRole.ALERT));
             page.navigate(Suite.server().address() + "/nowhere");
@@ -237,6 +240,29 @@ class AccessibilityJourneyTest {
             Assertions.assertThat(complaints)
                     .as("what the browser complained of, and what came from outside")
                     .isEmpty();
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800", "390, 844", "640, 400"})
+    void what_the_steward_does_to_the_ledger_is_clean(int width, int height) {
+        try (BrowserContext context =
+                Suite.signedIn("M. Fell, steward", new Browser.NewContextOptions().setViewportSize(width, height))) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/library/ledger/new?test=sh-neer&condition=subacromial-pain");
+            page.getByText("Show what it would change").click();
+            clean(page, "study with faults", page.getByText("Enter where the study was published."));
+            page.navigate(Suite.server().address() + "/library/ledger/E353");
+            page.getByText("Compare with the original").click();
+            page.getByText("How far can it be trusted?").click();
+            clean(page, "review", page.getByText("Who got which"));
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Cancel"))
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Withdraw"))
+                    .click();
+            clean(page, "withdrawal", page.getByText(Pattern.compile("weights? moves?")));
+            page.navigate(Suite.server().address() + "/library/ledger/import");
+            clean(page, "import", page.getByText("looked through before anything is kept"));
         }
     }
 

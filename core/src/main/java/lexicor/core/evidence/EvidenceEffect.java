@@ -13,8 +13,8 @@ import lexicor.core.catalogue.TestId;
 /** How the figures of one ledger part from those of another, the furthest moved first. */
 public record EvidenceEffect(List<Move> moves) {
 
-    /** Moves of both log likelihood ratios together below this are not told: nobody would see them in two digits. */
-    private static final double LEAST = 0.05;
+    /** Moves of both log likelihood ratios together below this are not told. */
+    private static final double LEAST = 0.02;
 
     /** Where a test begins or ceases to be weighed; more than any figure moves by. */
     private static final double WHOLE = 100;

@@ -14,6 +14,7 @@ import lexicor.core.evidence.LedgerChange;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.StudyCheck;
 import lexicor.core.nexttest.Usefulness;
+import lexicor.server.accounts.AccountService;
 import lexicor.server.audit.CurrentUser;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Conflict;
@@ -34,6 +35,7 @@ public class LedgerDesk {
     private final LedgerStore store;
     private final LedgerDrafts drafts;
     private final OpenExaminations examinations;
+    private final AccountService accounts;
     private final Clock clock;
 
     LedgerDesk(
@@ -42,12 +44,14 @@ public class LedgerDesk {
             LedgerStore store,
             LedgerDrafts drafts,
             OpenExaminations examinations,
+            AccountService accounts,
             Clock clock) {
         this.catalogue = catalogue;
         this.living = living;
         this.store = store;
         this.drafts = drafts;
         this.examinations = examinations;
+        this.accounts = accounts;
         this.clock = clock;
     }
 
@@ -108,9 +112,10 @@ public class LedgerDesk {
         }
         Optional<LedgerStore.Kept> latest = store.of(change.record()).stream().findFirst();
         latest.filter(kept -> kept.number() != request.knows()).ifPresent(kept -> {
-            throw new Conflict("Record " + change.record() + " was changed by " + kept.author() + " on "
-                    + DAY.format(kept.at().atZone(clock.getZone()))
-                    + ". Look at it as it is now; what you have written stays in the form.");
+            throw new Conflict(
+                    "Record " + change.record() + " was changed by " + accounts.displayName(kept.author()) + " on "
+                            + DAY.format(kept.at().atZone(clock.getZone()))
+                            + ". Look at it as it is now; what you have written stays in the form.");
         });
     }
 

@@ -23,6 +23,7 @@ import lexicor.core.evidence.Tie;
 import lexicor.core.evidence.TwoByTwo;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.NotFound;
+import lexicor.server.words.Words;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -130,7 +131,9 @@ class LedgerDrafts {
                 .orElseThrow(() -> new BadInput(
                         "draft.condition",
                         draft.condition().isBlank() ? "is empty; allowed: a condition" : "is not in the library"));
-        String words = told ? subject : test(subject).map(ExaminationTest::name).orElse(subject);
+        String words = told
+                ? subject
+                : Words.inSentence(test(subject).map(ExaminationTest::name).orElse(subject));
         AccuracyRecord blank = new AccuracyRecord(
                 id,
                 told ? AccuracyRecord.Kind.HISTORY : AccuracyRecord.Kind.TEST,
@@ -138,7 +141,7 @@ class LedgerDrafts {
                 words,
                 "",
                 about.id().value(),
-                about.name(),
+                Words.inSentence(about.name()),
                 StoredEntry.optional((Double) null),
                 StoredEntry.optional((Double) null),
                 StoredEntry.optional((Double) null),

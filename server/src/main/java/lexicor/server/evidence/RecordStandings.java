@@ -21,6 +21,7 @@ import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.Review;
 import lexicor.core.evidence.Series;
 import lexicor.core.evidence.Tie;
+import lexicor.server.accounts.AccountService;
 import org.springframework.stereotype.Component;
 
 /** Puts together how a record of the ledger stands and how it came to. */
@@ -32,11 +33,13 @@ public class RecordStandings {
     private final Catalogue catalogue;
     private final LivingEvidence living;
     private final LedgerStore store;
+    private final AccountService accounts;
 
-    RecordStandings(Catalogue catalogue, LivingEvidence living, LedgerStore store) {
+    RecordStandings(Catalogue catalogue, LivingEvidence living, LedgerStore store, AccountService accounts) {
         this.catalogue = catalogue;
         this.living = living;
         this.store = store;
+        this.accounts = accounts;
     }
 
     /** How a record stands; empty where there is none. */
@@ -107,15 +110,14 @@ public class RecordStandings {
         return history;
     }
 
-    private static StandingJson.ChangeJson change(
-            LedgerStore.Kept kept, List<StandingJson.DifferenceJson> differences) {
+    private StandingJson.ChangeJson change(LedgerStore.Kept kept, List<StandingJson.DifferenceJson> differences) {
         return new StandingJson.ChangeJson(
                 kept.number(),
                 kept.change().record().value(),
                 kept.kind(),
                 words(kept.change()),
                 kept.why(),
-                kept.author(),
+                accounts.displayName(kept.author()),
                 kept.at(),
                 differences);
     }
@@ -150,7 +152,7 @@ public class RecordStandings {
                 review.verdict(),
                 living.evidence().record(id).reviewState(),
                 review.words(),
-                kept.author(),
+                accounts.displayName(kept.author()),
                 kept.at(),
                 review.quality());
     }

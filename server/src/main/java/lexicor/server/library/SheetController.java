@@ -9,6 +9,7 @@ import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.draws.SingleEffect;
 import lexicor.core.evidence.AccuracyRecord;
+import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.EvidenceInUse;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.Tie;
@@ -71,8 +72,7 @@ class SheetController {
     }
 
     /**
-     * What either answer does to a chance that somebody has chosen, by the record in use or by another of the same
-     * test.
+     * What either answer does to a chance that somebody has chosen, as it is weighed or by one study of the same test.
      */
     @GetMapping("/tests/{id}/effect")
     EffectJson effect(
@@ -84,11 +84,12 @@ class SheetController {
         ExaminationTest test = knownTest(id);
         Condition about = knownCondition(condition)
                 .orElseThrow(() -> new BadInput("condition", "'" + condition + "' is not in the library"));
-        Weighable.Yes figures = record == null ? inUse(test, about).figures() : chosen(test, about, record);
-        String source = record == null ? inUse(test, about).record().id().value() : record;
-        SingleEffect effect = SingleEffect.of(prior, figures.belief(), WeighingSettings.USUAL, SEED);
+        Belief belief = record == null
+                ? inUse(test, about).belief()
+                : chosen(test, about, record).belief();
+        SingleEffect effect = SingleEffect.of(prior, belief, WeighingSettings.USUAL, SEED);
         return new EffectJson(
-                source,
+                record == null ? "" : record,
                 prior,
                 EffectJson.AnswerJson.of(effect.positive()),
                 EffectJson.AnswerJson.of(effect.negative()));
