@@ -7,11 +7,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.findings.WeighingSettings;
+import lexicor.core.weighing.Weighing;
 import org.junit.jupiter.api.Test;
 
 class ClinicLedgerTest {
@@ -211,6 +214,30 @@ class ClinicLedgerTest {
                         .map(without::inUse))
                 .containsOnly(Optional.empty());
         assertThat(ClusterLevels.of(cluster, without)).hasSameSizeAs(ClusterLevels.of(cluster, SHIPPED));
+    }
+
+    /** The prior of the synthesis: logit sensitivity 0.4, specificity 1.15, with all its spreads. */
+    @Test
+    void a_ledger_of_which_everything_is_withdrawn_weighs_nothing_and_expects_the_start_of_the_synthesis() {
+        LedgerChange[] all = SHIPPED.records().stream()
+                .map(record -> new LedgerChange.Withdrawn(record.id(), "all of them"))
+                .toArray(LedgerChange[]::new);
+        Evidence none = after(all).evidence();
+        assertThat(none.studies()).isEmpty();
+        assertThat(none.inUse(TIE.test(), TIE.condition())).isEmpty();
+        assertThat(none.whyNotWeighed(TIE.test(), TIE.condition())).contains("withdrawn here: all of them");
+        assertThat(none.synthesis().beta()).containsExactly(0.4, 1.15, 1.65, 0.7);
+        assertThat(ratio(none)).isBetween(1.0, 3.0);
+        assertThat(new Weighing(CATALOGUE, none, WeighingSettings.USUAL)
+                        .weigh("shoulder", CareSetting.FIRST_CONTACT, List.of(), 1)
+                        .standings())
+                .isNotEmpty();
+        LedgerChange[] butOne = SHIPPED.records().stream()
+                .filter(record -> !record.id().equals(ANY.id()))
+                .map(record -> new LedgerChange.Withdrawn(record.id(), "all of them"))
+                .toArray(LedgerChange[]::new);
+        assertThat(after(butOne).evidence().studies()).hasSize(1);
+        assertThat(ratio(after(butOne).evidence())).isFinite();
     }
 
     private static LedgerChange.Reviewed reviewed(Review.Verdict verdict, String of) {

@@ -62,10 +62,15 @@ class LedgerStore {
         }
     }
 
-    /** Holds the turn until the present work is done. @return the number of the last change */
+    /**
+     * Holds the turn until the present work is done; waits for it for as long as several changes before it may take.
+     *
+     * @return the number of the last change
+     */
     long takeTurn() {
-        database.update("update ledger_turn set last_change = last_change where id = 1");
-        return last();
+        Long last = database.queryForObject(
+                "select last_change from ledger_turn where id = 1 for update wait 60", Long.class);
+        return last == null ? 0 : last;
     }
 
     /** The number of the last change; 0 where there is none. */

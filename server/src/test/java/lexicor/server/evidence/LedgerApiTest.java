@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import lexicor.core.examination.Answer;
 import lexicor.server.Asking;
 import lexicor.server.accounts.Role;
@@ -209,6 +210,20 @@ class LedgerApiTest {
         assertThat(steward.post("/api/ledger/changes", change("RESTORE", record, seen, "second thoughts"), 409)
                         .toString())
                 .contains("was changed by sam", "stays in the form");
+    }
+
+    @Test
+    void changes_that_are_made_at_once_follow_each_other_and_none_is_lost() {
+        List<String> records = IntStream.range(0, 3)
+                .parallel()
+                .mapToObj(number -> make(add(draft("At once " + number + ", 2026", 20, 10, 20, 30))))
+                .toList();
+        assertThat(records).doesNotHaveDuplicates();
+        List<Long> numbers = records.stream().map(this::knows).sorted().toList();
+        assertThat(numbers.get(2) - numbers.get(0)).isEqualTo(2);
+        for (String record : records) {
+            make(change("WITHDRAW", record, knows(record), "end of the trial"));
+        }
     }
 
     @Test
