@@ -4,7 +4,9 @@ import type { Schemas } from "../shared/api/client";
 import { decimal, sentence } from "../shared/format";
 import { useAddress } from "../shared/useAddress";
 import { ForestPlot } from "./ForestPlot";
+import { OneMoreStudy } from "./OneMoreStudy";
 import { PriorEffect } from "./PriorEffect";
+import { RocPlane } from "./RocPlane";
 import { Part, ToSheet } from "./Sheet";
 
 /** What the answers are worth, condition by condition. The condition, the chance before and the study stand in the address. */
@@ -80,6 +82,16 @@ export function TestAccuracy({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
             {unchecked} of {reading.studies.length} not yet checked against the original publication. Patients: with +
             without the condition. Bars: 95 % interval, where sizes were published.
           </p>
+        </div>
+      )}
+      {reading.weighs != null && (
+        <div className="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+          <RocPlane
+            plane={reading.weighs.expected.plane}
+            studies={reading.studies}
+            expected={reading.weighs.expected}
+          />
+          <OneMoreStudy key={reading.conditionId} testId={sheet.test.id} conditionId={reading.conditionId} />
         </div>
       )}
     </Part>

@@ -16,6 +16,8 @@ export const keys = {
   nextCode: ["next-code"] as const,
   intake: (id: string, number: number) => ["intake", id, number] as const,
   intakeForm: (region: string) => ["intake-form", region] as const,
+  oneMore: (test: string, condition: string, patients: string) =>
+    ["library", "one-more", test, condition, patients] as const,
   ledgerRecord: (id: string) => ["ledger-record", id] as const,
   ledgerPreview: (change: string) => ["ledger-preview", change] as const,
   leftToReview: ["ledger-left"] as const,

@@ -2,6 +2,8 @@ package lexicor.server.library;
 
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
@@ -16,6 +18,7 @@ import lexicor.core.evidence.Tie;
 import lexicor.core.evidence.Weighable;
 import lexicor.core.findings.WeighingSettings;
 import lexicor.server.evidence.LivingEvidence;
+import lexicor.server.load.InTurn;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.NotFound;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,6 +33,7 @@ import org.springframework.web.bind.annotation.RestController;
 class SheetController {
 
     private static final String PRIOR = "allowed: 0.001 to 0.999";
+    private static final String PATIENTS = "allowed: 5 to 100000";
     private static final long SEED = 1;
 
     private final Catalogue catalogue;
@@ -93,6 +97,19 @@ class SheetController {
                 prior,
                 EffectJson.AnswerJson.of(effect.positive()),
                 EffectJson.AnswerJson.of(effect.negative()));
+    }
+
+    /** What one more independent study would change of a test's figures, if it found what is expected. */
+    @GetMapping("/tests/{id}/one-more")
+    @InTurn(InTurn.Kind.WEIGHING)
+    TestSheetJson.OneMoreJson oneMore(
+            @PathVariable String id,
+            @RequestParam String condition,
+            @RequestParam @Min(value = 5, message = PATIENTS) @Max(value = 100_000, message = PATIENTS) int patients) {
+        ExaminationTest test = knownTest(id);
+        Condition about = knownCondition(condition)
+                .orElseThrow(() -> new BadInput("condition", "'" + condition + "' is not in the library"));
+        return tests.oneMore(test.id(), about.id(), patients);
     }
 
     private EvidenceInUse inUse(ExaminationTest test, Condition condition) {

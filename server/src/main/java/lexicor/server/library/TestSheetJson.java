@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import lexicor.core.catalogue.Pose;
 import lexicor.core.nexttest.Usefulness;
+import lexicor.core.synthesis.RocRegion;
 
 /** A test in full. {@code pose} is absent where a figure would mislead. */
 public record TestSheetJson(
@@ -107,7 +108,30 @@ public record TestSheetJson(
     /** What an independent clinic would find, from all studies of the ledger together. */
     @Schema(name = "ExpectedAccuracyJson")
     public record ExpectedJson(
-            FigureJson sensitivity, FigureJson specificity, FigureJson lrPositive, FigureJson lrNegative) {}
+            FigureJson sensitivity,
+            FigureJson specificity,
+            FigureJson lrPositive,
+            FigureJson lrNegative,
+            PlaneJson plane) {}
+
+    /**
+     * The plane of false alarms and hits.
+     *
+     * @param clinics edge of the region that holds 95 of 100 clinics
+     * @param unstudied the same of a test of this condition that nobody has studied
+     * @param studied ids of the studies that the answer's figures come from
+     */
+    @Schema(name = "RocPlaneJson")
+    public record PlaneJson(List<RocRegion.Point> clinics, List<RocRegion.Point> unstudied, List<String> studied) {}
+
+    /** Likelihood ratios before and after one more study of {@code with} and {@code without} patients. */
+    public record OneMoreJson(
+            int with,
+            int without,
+            FigureJson positiveBefore,
+            FigureJson positiveAfter,
+            FigureJson negativeBefore,
+            FigureJson negativeAfter) {}
 
     /** What a school counts, and whether a record weighs it. */
     public record SchoolJson(String question, String answer, String counts, boolean usual, boolean weighed) {}

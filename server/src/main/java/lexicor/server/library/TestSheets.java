@@ -27,17 +27,25 @@ import lexicor.core.catalogue.Way;
 import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.Estimate;
 import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.evidence.OneMoreStudy;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.RecordUse;
 import lexicor.core.evidence.StudyFigures;
 import lexicor.core.nexttest.Usefulness;
 import lexicor.core.outcomes.ClinicAccuracy;
+import lexicor.core.synthesis.PredictedAccuracy;
+import lexicor.core.synthesis.RocRegion;
+import lexicor.core.synthesis.StudyRecord;
 import lexicor.server.evidence.LivingEvidence;
+import lexicor.server.problems.BadInput;
 import org.springframework.stereotype.Component;
 
 /** Puts together what the sheet of a test shows. */
 @Component
 class TestSheets {
+
+    /** A criterion that no study can have. */
+    private static final String UNSEEN = "unseen";
 
     private final Catalogue catalogue;
     private final LivingEvidence living;
@@ -209,18 +217,52 @@ class TestSheets {
                 positive < 1,
                 RecordUse.of(use.record(), living.evidence(), catalogue, catalogue.usualSchools())
                         .because(),
-                expected((Belief.Expected) use.belief()));
+                expected(use));
     }
 
-    private static TestSheetJson.ExpectedJson expected(Belief.Expected belief) {
+    private TestSheetJson.ExpectedJson expected(EvidenceInUse use) {
+        Belief.Expected belief = (Belief.Expected) use.belief();
         ClinicAccuracy clinic = ClinicAccuracy.expected(belief.all(), belief.place());
-        double[] positive = belief.one().range(true);
-        double[] negative = belief.one().range(false);
         return new TestSheetJson.ExpectedJson(
                 figure(clinic.sensitivity()),
                 figure(clinic.specificity()),
-                new TestSheetJson.FigureJson(belief.likelihoodRatioPositive(), positive[0], positive[1]),
-                new TestSheetJson.FigureJson(belief.likelihoodRatioNegative(), negative[0], negative[1]));
+                ratio(belief.one(), true),
+                ratio(belief.one(), false),
+                plane(belief.one()));
+    }
+
+    private static TestSheetJson.FigureJson ratio(PredictedAccuracy.Of one, boolean positive) {
+        double[] range = one.range(positive);
+        return new TestSheetJson.FigureJson(positive ? one.ratioPositive() : one.ratioNegative(), range[0], range[1]);
+    }
+
+    private TestSheetJson.PlaneJson plane(PredictedAccuracy.Of one) {
+        StudyRecord.Criterion unseen = new StudyRecord.Criterion(one.criterion().condition(), UNSEEN, UNSEEN);
+        PredictedAccuracy all = living.evidence().synthesis().predict(unseen.condition(), List.of(unseen));
+        return new TestSheetJson.PlaneJson(
+                RocRegion.of(one).edge(),
+                RocRegion.of(all.at(all.criteria().indexOf(unseen))).edge(),
+                living.evidence().studies().stream()
+                        .filter(study -> study.criterion().equals(one.criterion()))
+                        .map(StudyRecord::id)
+                        .toList());
+    }
+
+    /** What one more independent study would change; {@code patients} with the condition and as many without. */
+    TestSheetJson.OneMoreJson oneMore(TestId test, ConditionId condition, int patients) {
+        EvidenceInUse use = living.evidence()
+                .inUse(test, condition)
+                .orElseThrow(() -> new BadInput(
+                        "condition",
+                        "is not weighed by this test: " + living.evidence().whyNotWeighed(test, condition)));
+        OneMoreStudy more = OneMoreStudy.of(living.evidence(), test, use.criterion(), condition, patients, patients);
+        return new TestSheetJson.OneMoreJson(
+                patients,
+                patients,
+                ratio(more.before(), true),
+                ratio(more.after(), true),
+                ratio(more.before(), false),
+                ratio(more.after(), false));
     }
 
     private static TestSheetJson.FigureJson figure(Estimate estimate) {

@@ -134,6 +134,30 @@ class LibraryApiTest {
     }
 
     @Test
+    void one_more_study_narrows_what_is_expected_and_shows_it_in_the_plane() throws Exception {
+        JsonNode more = get("/api/library/tests/sh-neer/one-more?condition=subacromial-pain&patients=1000");
+        JsonNode before = more.get("positiveBefore");
+        JsonNode after = more.get("positiveAfter");
+        assertThat(Math.log(after.get("upper").asDouble() / after.get("lower").asDouble()))
+                .isLessThan(Math.log(
+                        before.get("upper").asDouble() / before.get("lower").asDouble()));
+        JsonNode expected = get("/api/library/tests/sh-neer").at("/reads/0/weighs/expected");
+        assertThat(expected.at("/lrPositive/lower")).isEqualTo(before.get("lower"));
+        assertThat(expected.at("/plane/clinics")).hasSize(72);
+        assertThat(texts(expected.at("/plane/studied"))).contains("E353").doesNotContain("E332");
+        assertThat(server.get().uri("/api/library/tests/sh-neer/one-more?condition=subacromial-pain&patients=2"))
+                .hasStatus(400)
+                .bodyText()
+                .contains("allowed: 5 to 100000");
+    }
+
+    private static List<String> texts(JsonNode list) {
+        return StreamSupport.stream(list.spliterator(), false)
+                .map(JsonNode::asString)
+                .toList();
+    }
+
+    @Test
     void the_effect_of_an_answer_is_computed_for_the_chosen_start_and_study() throws Exception {
         JsonNode effect = get("/api/library/tests/sh-cross-body/effect?condition=acj&prior=0.12");
         double odds = 0.12 / 0.88 * effect.at("/positive/likelihoodRatio").asDouble();

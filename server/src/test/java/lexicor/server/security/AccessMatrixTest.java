@@ -69,6 +69,7 @@ class AccessMatrixTest {
                 "GET /api/library/regions/{region}/intake",
                 "GET /api/library/tests/{id}",
                 "GET /api/library/tests/{id}/effect",
+                "GET /api/library/tests/{id}/one-more",
                 "GET /api/library/conditions/{id}",
                 "GET /api/library/clusters/{id}",
                 "GET /api/library/records",
