@@ -3,7 +3,7 @@ import { useDeferredValue } from "react";
 import { Link } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
-import { capital } from "../shared/format";
+import { capital, decimal } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { useAddress } from "../shared/useAddress";
@@ -12,18 +12,34 @@ import { USES } from "./words";
 
 type Use = Schemas["RecordJson"]["use"];
 
+/** Records that may be looked at alone. */
+const ONLY: [string, string][] = [
+  ["left", "Left to review"],
+  ["here", "Entered here"],
+];
+
 /** Every published result, whether it weighs, and how to what is known of it. */
 export function LedgerView() {
-  const [entries, set] = useAddress({ find: "", use: "", page: "1" });
+  const [entries, set] = useAddress({ find: "", use: "", only: "", page: "1" });
   const search = entries.find;
   const asked = useDeferredValue(search);
   const use = entries.use in USES ? (entries.use as Use) : "";
   const page = Math.max(0, Number(entries.page) - 1) || 0;
   const ledger = useQuery({
-    queryKey: keys.ledger(asked, use, page),
+    queryKey: keys.ledger(asked, `${use} ${entries.only}`, page),
     queryFn: () =>
       dataOf(
-        api.GET("/api/library/records", { params: { query: { search: asked, page, ...(use === "" ? {} : { use }) } } }),
+        api.GET("/api/library/records", {
+          params: {
+            query: {
+              search: asked,
+              page,
+              ...(use === "" ? {} : { use }),
+              ...(entries.only === "left" ? { review: "left" } : {}),
+              ...(entries.only === "here" ? { here: true } : {}),
+            },
+          },
+        }),
       ),
     placeholderData: keepPreviousData,
   });
@@ -61,6 +77,13 @@ export function LedgerView() {
           Take it out as a table
         </a>
       </p>
+      {ledger.data && (
+        <p className="mt-1 max-w-3xl text-note text-soft">
+          In this ledger those who proposed a test report {decimal(ledger.data.optimism.sensitivity)} times the odds on
+          sensitivity and {decimal(ledger.data.optimism.specificity)} times the odds on specificity that others find.
+          The weighing takes that away.
+        </p>
+      )}
       <div className="no-print mt-3 flex flex-wrap items-end gap-4">
         <label className="min-w-64 flex-1 text-note">
           Find a record
@@ -95,6 +118,18 @@ export function LedgerView() {
               }}
             >
               {USES[count.use]} {count.count}
+            </Button>
+          ))}
+          {ONLY.map(([only, words]) => (
+            <Button
+              key={only}
+              look="choice"
+              chosen={entries.only === only}
+              onClick={() => {
+                set({ only: entries.only === only ? "" : only, page: "1" });
+              }}
+            >
+              {words}
             </Button>
           ))}
         </div>

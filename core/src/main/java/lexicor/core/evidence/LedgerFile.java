@@ -157,10 +157,15 @@ public final class LedgerFile {
         return new Reading(ledger, catalogue).read(file, csv);
     }
 
-    /** The next key for a study of the clinic's own, beyond those of a ledger and those already given. */
-    public static RecordId nextOwn(Evidence ledger, Set<RecordId> given) {
-        int number = 1;
-        while (ledger.entry(own(number)).isPresent() || given.contains(own(number))) {
+    /** The next key for a study of the clinic's own. */
+    public static RecordId nextOwn(Evidence ledger) {
+        return free(ledger, 1);
+    }
+
+    /** The first key from a number on that the ledger does not have. */
+    private static RecordId free(Evidence ledger, int from) {
+        int number = from;
+        while (ledger.entry(own(number)).isPresent()) {
             number++;
         }
         return own(number);
@@ -181,6 +186,7 @@ public final class LedgerFile {
         private final Map<String, RecordId> studies;
         private int same;
         private int rows;
+        private int given;
 
         Reading(Evidence ledger, Catalogue catalogue) {
             this.ledger = ledger;
@@ -211,7 +217,7 @@ public final class LedgerFile {
         private void take(String file, CSVRecord row, int line) {
             boolean keyless = row.get("record").isBlank();
             RecordId id = keyless
-                    ? nextOwn(ledger, seen)
+                    ? next()
                     : parsed(file, line, "record", row.get("record"), () -> RecordId.of(row.get("record")));
             if (!seen.add(id)) {
                 throw new SourceException(file, line, "record '" + id + "' stands here twice");
@@ -233,6 +239,16 @@ public final class LedgerFile {
                 same++;
                 return;
             }
+            if (known.isPresent()
+                    && id.value().startsWith("C")
+                    && !StudyCheck.study(known.get().record()).equals(StudyCheck.study(record))) {
+                throw new SourceException(
+                        file,
+                        line,
+                        "record '" + id + "' is another study here ("
+                                + known.get().record().citation()
+                                + "); allowed: no key, so that it is added as a new one");
+            }
             StudyCheck.of(entry, studies, catalogue).faults().stream()
                     .findFirst()
                     .ifPresent(fault -> {
@@ -240,6 +256,13 @@ public final class LedgerFile {
                     });
             studies.putIfAbsent(StudyCheck.study(record), id);
             (known.isPresent() ? corrected : added).add(entry);
+        }
+
+        /** The first free key after the last one given. */
+        private RecordId next() {
+            RecordId id = free(ledger, given + 1);
+            given = Integer.parseInt(id.value().substring(1));
+            return id;
         }
 
         private static Tie tie(String file, int line, CSVRecord row, RecordId id) {

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import org.junit.jupiter.api.Test;
@@ -69,7 +68,22 @@ class LedgerFileTest {
                 + row.replaceFirst("C001", "").replace("Nobody AB", "Somebody CD"));
         assertThat(two.faults()).isEmpty();
         assertThat(two.added().stream().map(LedgerEntry::id)).containsExactly(RecordId.of("C001"), RecordId.of("C002"));
-        assertThat(LedgerFile.nextOwn(changed(), Set.of(RecordId.of("C002")))).isEqualTo(RecordId.of("C003"));
+        assertThat(LedgerFile.nextOwn(changed())).isEqualTo(RecordId.of("C002"));
+    }
+
+    /** Each clinic counts its own studies from C001, so that the key of one is no key of another. */
+    @Test
+    void the_study_of_another_clinic_never_takes_the_place_of_ones_own() {
+        String csv = LedgerFile.write(changed());
+        String header = csv.substring(0, csv.indexOf('\n') + 1);
+        String row = csv.substring(csv.indexOf("C001,"));
+        LedgerFile.Import read =
+                LedgerFile.read("ledger.csv", header + row.replace("Nobody AB", "Elsewhere EF"), changed(), CATALOGUE);
+        assertThat(read.corrected()).isEmpty();
+        assertThat(read.faults())
+                .singleElement()
+                .satisfies(fault -> assertThat(fault.says())
+                        .startsWith("record 'C001' is another study here (Nobody AB, Invented J, 2026)"));
     }
 
     @Test

@@ -3,7 +3,6 @@ package lexicor.server.evidence;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Supplier;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
@@ -47,7 +46,7 @@ class LedgerDrafts {
     /** The change, or {@link BadInput} that names the field. */
     LedgerChange change(LedgerRequest request, ClinicLedger ledger, Evidence now) {
         if (request.what() == LedgerRequest.What.ADD) {
-            RecordId id = LedgerFile.nextOwn(now, Set.of());
+            RecordId id = LedgerFile.nextOwn(now);
             return new LedgerChange.Entered(added(id, given(request.draft(), "draft")), "");
         }
         RecordId id = known(request.record(), now);

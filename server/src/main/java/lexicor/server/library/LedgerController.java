@@ -2,12 +2,14 @@ package lexicor.server.library;
 
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.RecordUse;
+import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.evidence.RecordStandings;
 import lexicor.server.problems.NotFound;
 import org.springframework.data.domain.Page;
@@ -27,34 +29,46 @@ class LedgerController {
 
     private final LedgerRows rows;
     private final RecordStandings standings;
+    private final LivingEvidence living;
     private final ReviewList reviews;
 
-    LedgerController(LedgerRows rows, RecordStandings standings, ReviewList reviews) {
+    LedgerController(LedgerRows rows, RecordStandings standings, LivingEvidence living, ReviewList reviews) {
         this.rows = rows;
         this.standings = standings;
+        this.living = living;
         this.reviews = reviews;
     }
 
-    /** A page of 40 records whose text holds the searched words in this order. */
+    /**
+     * A page of 40 records whose text holds the searched words in this order.
+     *
+     * @param review only those left to review, or only those checked; absent for all
+     * @param here only those that were entered or corrected here
+     */
     @GetMapping
     RecordJson.Page find(
             @RequestParam(defaultValue = "") @Size(max = 200, message = "allowed: at most 200 letters") String search,
             @RequestParam(required = false) RecordUse.Use use,
+            @RequestParam(defaultValue = "") @Pattern(regexp = "|left|checked", message = "allowed: left, checked")
+                    String review,
+            @RequestParam(defaultValue = "false") boolean here,
             @RequestParam(defaultValue = "") String subject,
             @RequestParam(defaultValue = "") String condition,
             @RequestParam(defaultValue = "0")
                     @Min(value = 0, message = "allowed: 0 to 1000")
                     @Max(value = 1000, message = "allowed: 0 to 1000")
                     int page) {
-        Page<LedgerRow> found = rows.find(use, subject, condition, like(search), PageRequest.of(page, PAGE));
+        Page<LedgerRow> found =
+                rows.find(use, review, here, subject, condition, like(search), PageRequest.of(page, PAGE));
         return new RecordJson.Page(
                 found.stream().map(LedgerRow::json).toList(),
                 page,
                 found.getTotalPages(),
                 found.getTotalElements(),
                 rows.count(),
-                rows.countByReviewState("unreviewed"),
-                rows.countUses());
+                rows.countByReviewStateNot("checked"),
+                rows.countUses(),
+                optimism());
     }
 
     /** What nobody has compared with its original yet, what weighs most here first. */
@@ -69,6 +83,11 @@ class LedgerController {
         NotFound missing = new NotFound("There is no record " + id + " in the ledger.");
         LedgerRow row = rows.findById(id).orElseThrow(() -> missing);
         return new RecordSheetJson(row.json(), standings.of(RecordId.of(id)).orElseThrow(() -> missing));
+    }
+
+    private RecordJson.OptimismJson optimism() {
+        double[] beta = living.evidence().synthesis().beta();
+        return new RecordJson.OptimismJson(Math.exp(beta[2]), Math.exp(beta[3]));
     }
 
     private static String like(String search) {

@@ -13,15 +13,25 @@ interface LedgerRows extends JpaRepository<LedgerRow, String> {
     @Query("""
             select r from LedgerRow r
             where (:use is null or r.useState = :use)
+              and (:review = '' or :review = 'left' and r.reviewState <> 'checked'
+                   or :review = 'checked' and r.reviewState = 'checked')
+              and (:here = false or r.transcription in ('entered here', 'corrected here'))
               and (:subject = '' or r.subject = :subject)
               and (:condition = '' or r.conditionId = :condition)
               and lower(concat(r.id, ' ', r.subjectText, ' ', r.subject, ' ', r.criterion, ' ', r.conditionText, ' ', r.citation, ' ', r.population, ' ', r.note)) like :like escape '!'
             order by r.line""")
-    Page<LedgerRow> find(RecordUse.Use use, String subject, String condition, String like, Pageable page);
+    Page<LedgerRow> find(
+            RecordUse.Use use,
+            String review,
+            boolean here,
+            String subject,
+            String condition,
+            String like,
+            Pageable page);
 
     List<LedgerRow> findBySubjectOrderByLine(String subject);
 
-    long countByReviewState(String state);
+    long countByReviewStateNot(String state);
 
     @Query(
             "select new lexicor.server.library.RecordJson$UseCount(r.useState, count(r)) from LedgerRow r group by r.useState order by r.useState")

@@ -43,8 +43,8 @@ public record RecordJson(
         String because) {
 
     /**
-     * A page of the ledger: {@code found} records match, of {@code all}, of which {@code unreviewed} nobody has
-     * checked.
+     * A page of the ledger: {@code found} records match, of {@code all}, of which {@code unreviewed} nobody has found
+     * as published.
      */
     @Schema(name = "LedgerPageJson")
     public record Page(
@@ -54,7 +54,17 @@ public record RecordJson(
             long found,
             long all,
             long unreviewed,
-            List<UseCount> uses) {}
+            List<UseCount> uses,
+            OptimismJson optimism) {}
+
+    /**
+     * By how many times the odds of those who proposed a test are higher than those of others, as the ledger has it.
+     *
+     * @param sensitivity odds that somebody with the condition is positive
+     * @param specificity odds that somebody without it is negative
+     */
+    @Schema(name = "LedgerOptimismJson")
+    public record OptimismJson(double sensitivity, double specificity) {}
 
     /** How many records of the whole ledger are of a use. */
     public record UseCount(RecordUse.Use use, long count) {}
