@@ -64,14 +64,14 @@ function percent(share: number): string {
 function Moves({ moves }: { moves: Preview["moves"] }) {
   return (
     <div className="mt-2 overflow-x-auto" role="region" tabIndex={0} aria-label="Weights that move">
-      <table className="w-full min-w-[34rem] border-collapse text-note">
+      <table className="w-full border-collapse sm:min-w-[34rem] text-note">
         <thead>
           <tr className="border-b-2 border-ink text-left">
             <th className="py-1 pr-3 font-semibold">Test</th>
-            <th className="pr-3 font-semibold">For</th>
+            <th className="hidden pr-3 font-semibold sm:table-cell">For</th>
             <th className="pr-3 text-right font-semibold">LR+</th>
             <th className="pr-3 text-right font-semibold">LR−</th>
-            <th className="font-semibold">In words</th>
+            <th className="hidden font-semibold sm:table-cell">In words</th>
           </tr>
         </thead>
         <tbody>
@@ -81,11 +81,12 @@ function Moves({ moves }: { moves: Preview["moves"] }) {
                 <Link className="underline" to={`/library/tests/${move.testId}?for=${move.conditionId}`}>
                   {move.testName}
                 </Link>
+                <span className="block text-soft sm:hidden">{move.conditionName}</span>
               </th>
-              <td className="py-1 pr-3">{move.conditionName}</td>
+              <td className="hidden py-1 pr-3 sm:table-cell">{move.conditionName}</td>
               <td className="py-1 pr-3 text-right whitespace-nowrap">{from(move.before, move.after, "lrPositive")}</td>
               <td className="py-1 pr-3 text-right whitespace-nowrap">{from(move.before, move.after, "lrNegative")}</td>
-              <td className="py-1">{inWords(move.before, move.after)}</td>
+              <td className="hidden py-1 sm:table-cell">{inWords(move.before, move.after)}</td>
             </tr>
           ))}
         </tbody>

@@ -31,14 +31,14 @@ class LedgerChangeController {
 
     /** What a change would do; nothing is kept. */
     @PostMapping("/preview")
-    @InTurn(InTurn.Kind.WEIGHING)
+    @InTurn(InTurn.Kind.LEDGER)
     PreviewJson preview(@Valid @RequestBody LedgerRequest request) {
         return desk.preview(request);
     }
 
     /** Makes a change. */
     @PostMapping("/changes")
-    @InTurn(InTurn.Kind.WEIGHING)
+    @InTurn(InTurn.Kind.LEDGER)
     @Traced(action = Action.CHANGED, subject = "ledger")
     MadeJson change(@Valid @RequestBody LedgerRequest request) {
         return new MadeJson(desk.make(request).value());
@@ -62,14 +62,14 @@ class LedgerChangeController {
 
     /** Looks a table of studies through; nothing is kept. */
     @PostMapping("/import/preview")
-    @InTurn(InTurn.Kind.WEIGHING)
+    @InTurn(InTurn.Kind.LEDGER)
     ImportJson look(@Valid @RequestBody ImportJson.Table table) {
         return tables.look(table);
     }
 
     /** Keeps a table of studies: all of it or nothing. */
     @PostMapping("/import")
-    @InTurn(InTurn.Kind.WEIGHING)
+    @InTurn(InTurn.Kind.LEDGER)
     @Traced(action = Action.CHANGED, subject = "ledger")
     ImportJson bring(@Valid @RequestBody ImportJson.Table table) {
         return tables.keep(table);

@@ -101,7 +101,7 @@ class SheetController {
 
     /** What one more independent study would change of a test's figures, if it found what is expected. */
     @GetMapping("/tests/{id}/one-more")
-    @InTurn(InTurn.Kind.WEIGHING)
+    @InTurn(InTurn.Kind.LEDGER)
     TestSheetJson.OneMoreJson oneMore(
             @PathVariable String id,
             @RequestParam String condition,

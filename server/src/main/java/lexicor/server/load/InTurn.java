@@ -18,6 +18,8 @@ public @interface InTurn {
         CALCULATOR,
         /** Where an examination stands, its plan, and what is written of it. */
         WEIGHING,
+        /** The whole ledger worked out anew: seconds of one processor. */
+        LEDGER,
         /** Pages laid out for a printer. */
         PAPER
     }

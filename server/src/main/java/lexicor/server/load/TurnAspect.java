@@ -25,6 +25,7 @@ class TurnAspect {
             InTurn.Kind.CALCULATOR, new Turns(Turns.halfTheMachine(), 16, Duration.ofSeconds(5), BUSY),
             InTurn.Kind.WEIGHING,
                     new Turns(Runtime.getRuntime().availableProcessors(), 64, Duration.ofSeconds(20), BUSY),
+            InTurn.Kind.LEDGER, new Turns(1, 12, Duration.ofSeconds(60), BUSY),
             InTurn.Kind.PAPER, new Turns(1, 12, Duration.ofSeconds(30), BUSY)));
 
     @Around("@annotation(lexicor.server.load.InTurn) || @within(lexicor.server.load.InTurn)")
