@@ -5,6 +5,7 @@ import { capital, when } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Facts } from "../shared/ui/Facts";
 import { Message, Waiting } from "../shared/ui/Message";
+import { Papers } from "./Papers";
 import { ReasonedChange, ReviewForm } from "./RecordActions";
 import { recordFacts } from "./recordFacts";
 import { useKeepsLedger, useRecord, type RecordSheet } from "./useLedger";
@@ -96,6 +97,7 @@ function Record({ sheet }: { sheet: RecordSheet }) {
         lines={recordFacts(record, counted)}
         className="mt-1 grid-cols-[minmax(7rem,11rem)_1fr] gap-x-3 gap-y-1 text-read"
       />
+      <Papers record={record.id} />
       {standing.review && <Review review={standing.review} />}
       <History changes={standing.history} />
     </main>

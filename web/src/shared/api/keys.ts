@@ -19,6 +19,7 @@ export const keys = {
   oneMore: (test: string, condition: string, patients: string) =>
     ["library", "one-more", test, condition, patients] as const,
   ledgerRecord: (id: string) => ["ledger-record", id] as const,
+  papers: (record: string) => ["papers", record] as const,
   ledgerPreview: (change: string) => ["ledger-preview", change] as const,
   leftToReview: ["ledger-left"] as const,
   newerEvidence: (id: string) => ["newer-evidence", id] as const,

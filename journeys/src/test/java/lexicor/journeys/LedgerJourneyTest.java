@@ -208,6 +208,24 @@ class LedgerJourneyTest {
     }
 
     @Test
+    void a_paper_is_kept_with_its_record_and_taken_away() {
+        go("/library/ledger/E345");
+        Locator papers = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Papers"));
+        Locator file = papers.getByLabel("Keep a PDF of the original here");
+        file.setInputFiles(
+                new FilePayload("notes.pdf", "application/pdf", "only words".getBytes(StandardCharsets.UTF_8)));
+        assertThat(papers.getByRole(AriaRole.ALERT)).containsText("Is no PDF; allowed: a whole PDF of at most 10 MB.");
+        file.setInputFiles(new FilePayload(
+                "original.pdf", "application/pdf", "%PDF-1.7\n%%EOF\n".getBytes(StandardCharsets.UTF_8)));
+        assertThat(papers.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("original.pdf")))
+                .isVisible();
+        papers.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Take away original.pdf"))
+                .click();
+        assertThat(papers).containsText("taken away by M. Fell");
+        assertThat(papers.getByRole(AriaRole.LINK)).hasCount(0);
+    }
+
+    @Test
     void what_is_left_to_review_begins_with_what_is_found_most_here() {
         go("/library/ledger");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("not yet compared")))

@@ -35,3 +35,17 @@ create table examination_evidence (
     at             timestamp(9) with time zone not null,
     primary key (examination_id, ordinal)
 );
+
+-- A paper kept with a record. One that was taken away leaves its line without its content.
+create table ledger_paper (
+    id         uuid primary key,
+    record_id  varchar(8) not null,
+    name       varchar(200) not null,
+    size       integer not null,
+    content    binary large object,
+    author     varchar(80) not null,
+    at         timestamp(9) with time zone not null,
+    removed_by varchar(80),
+    removed_at timestamp(9) with time zone
+);
+create index ledger_paper_by_record on ledger_paper (record_id, at);

@@ -22,13 +22,17 @@ class BodyLimit extends OncePerRequestFilter {
     /** A ledger that is brought in as a table. */
     static final int MOST_TABLE = 8 * 1024 * 1024;
 
+    /** An original paper that is kept with a record. */
+    static final int MOST_PAPER = 10 * 1024 * 1024;
+
     private static final String TABLE = "/api/ledger/import";
+    private static final String PAPER = "/api/papers/";
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         boolean unsaid = request.getHeader("Transfer-Encoding") != null;
-        int most = request.getRequestURI().startsWith(TABLE) ? MOST_TABLE : MOST;
+        int most = most(request.getRequestURI());
         if (unsaid || request.getContentLengthLong() > most) {
             HttpStatus status = unsaid ? HttpStatus.LENGTH_REQUIRED : HttpStatus.CONTENT_TOO_LARGE;
             PlainProblem.write(
@@ -36,5 +40,12 @@ class BodyLimit extends OncePerRequestFilter {
             return;
         }
         chain.doFilter(request, response);
+    }
+
+    private static int most(String address) {
+        if (address.startsWith(PAPER)) {
+            return MOST_PAPER;
+        }
+        return address.startsWith(TABLE) ? MOST_TABLE : MOST;
     }
 }

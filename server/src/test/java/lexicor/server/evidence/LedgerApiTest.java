@@ -3,6 +3,7 @@ package lexicor.server.evidence;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,8 +21,10 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.http.MediaType;
 import org.springframework.test.annotation.DirtiesContext;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import tools.jackson.databind.JsonNode;
 
 /** A steward works on the ledger, and examinations follow it or keep to the one they began with. */
@@ -328,6 +331,41 @@ class LedgerApiTest {
         assertThat(sheet(record).at("/standing/history/0/why").asString()).isEqualTo("from the table “studies.csv”");
         assertThat(steward.text("/api/ledger/ledger.csv")).contains("Tabled AB");
         make(change("WITHDRAW", record, knows(record), "end of the trial"));
+    }
+
+    @Test
+    void a_paper_is_kept_with_its_record_shown_to_those_who_examine_and_taken_away() throws Exception {
+        byte[] pdf = "%PDF-1.7\n1 0 obj\n<<>>\nendobj\ntrailer\n<<>>\n%%EOF\n".getBytes(StandardCharsets.US_ASCII);
+        UUID id = UUID.randomUUID();
+        assertThat(paper("sam", Role.STEWARD, "E353", id, "first page\nof a book".getBytes(StandardCharsets.US_ASCII)))
+                .hasStatus(400)
+                .bodyText()
+                .contains("is no PDF; allowed: a whole PDF of at most 10 MB");
+        byte[] cut = java.util.Arrays.copyOf(pdf, pdf.length - 8);
+        assertThat(paper("sam", Role.STEWARD, "E353", id, cut)).hasStatus(400);
+        assertThat(paper("sam", Role.STEWARD, "E9999", id, pdf)).hasStatus(404);
+        assertThat(paper("dale", Role.THERAPIST, "E353", id, pdf)).hasStatus(403);
+        assertThat(paper("sam", Role.STEWARD, "E353", id, pdf)).hasStatusOk();
+        assertThat(paper("sam", Role.STEWARD, "E353", id, pdf)).hasStatusOk();
+        JsonNode papers = therapist.get("/api/papers/of/E353", 200);
+        assertThat(papers).hasSize(1);
+        assertThat(papers.at("/0/size").asInt()).isEqualTo(pdf.length);
+        assertThat(therapist.bytes("/api/papers/" + id + ".pdf")).isEqualTo(pdf);
+        Asking.as(server, "kim", Role.STUDENT).get("/api/papers/of/E353", 403);
+        Asking.as(server, "kim", Role.STUDENT).get("/api/papers/" + id + ".pdf", 403);
+        steward.post("/api/papers/" + id + "/removal", "", 204);
+        therapist.get("/api/papers/" + id + ".pdf", 404);
+        assertThat(therapist.get("/api/papers/of/E353", 200).at("/0/removed/by").asString())
+                .isEqualTo("sam");
+    }
+
+    private MvcTestResult paper(String name, Role role, String record, UUID id, byte[] content) {
+        return server.post()
+                .uri("/api/papers/of/" + record + "/" + id + "?name=original.pdf")
+                .with(Asking.person(name, role))
+                .contentType(MediaType.APPLICATION_PDF)
+                .content(content)
+                .exchange();
     }
 
     private JsonNode table(String address, String csv) {

@@ -118,12 +118,16 @@ class AccessMatrixTest {
                 "POST /api/ledger/preview",
                 "POST /api/ledger/changes",
                 "POST /api/ledger/import",
+                "POST /api/papers/of/{record}/{paper}",
+                "POST /api/papers/{paper}/removal",
                 "POST /api/ledger/import/preview",
                 "POST /api/routines/check",
                 "PUT /api/settings/{name}",
                 "POST /api/settings/note-preview");
         allow(
                 Set.of("THERAPIST", "STEWARD"),
+                "GET /api/papers/of/{record}",
+                "GET /api/papers/{paper}.pdf",
                 "GET /api/outcomes/conditions",
                 "GET /api/outcomes/conditions/{conditionId}",
                 "GET /api/outcomes/agreement",
@@ -203,6 +207,8 @@ class AccessMatrixTest {
                 .replace("{conditionId}", "acj")
                 .replace("{complaint}", UUID.randomUUID().toString())
                 .replace("{result}", UUID.randomUUID().toString())
+                .replace("{record}", "E001")
+                .replace("{paper}", UUID.randomUUID().toString())
                 .replace("{version}", "1");
         RequestPostProcessor person = who.equals("nobody")
                 ? anonymous()
