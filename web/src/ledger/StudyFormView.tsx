@@ -146,6 +146,7 @@ function StudyForm({ first, sheet }: { first: StudyDraft; sheet?: RecordSheet })
             <>
               <FormFault className="mb-3">
                 {faults.other ??
+                  faults.clue ??
                   (anyFault ? "Something above cannot be kept as it is. It is marked there." : undefined)}
               </FormFault>
               <div className="flex flex-wrap gap-2">

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.source.Fingerprint;
 
@@ -81,6 +82,14 @@ public final class ClinicLedger {
 
     private static String fingerprint(LedgerEntry entry) {
         return Fingerprint.of(List.of(entry.content()));
+    }
+
+    /** Studies of the clinic's own, and records that it has corrected. */
+    public Set<RecordId> enteredHere() {
+        return standing.entrySet().stream()
+                .filter(each -> each.getValue().entered().isPresent())
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /** Corrected records of which the product has since shipped another version. */

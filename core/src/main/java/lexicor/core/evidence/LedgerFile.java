@@ -36,6 +36,8 @@ public final class LedgerFile {
     private static final List<String> TIE = List.of(
             "test", "tied_criterion", "tied_condition", "cluster", "clue", "series", "inventors", "tie_note", "unused");
 
+    private static final int OWN_LINES = 100_000;
+
     private static final String FORMULA = "=+-@'\t\r";
 
     private LedgerFile() {}
@@ -171,6 +173,11 @@ public final class LedgerFile {
         return own(number);
     }
 
+    /** Where a study of the clinic's own stands in the order of the ledger: behind all shipped ones. */
+    public static int ownLine(RecordId id) {
+        return OWN_LINES + Integer.parseInt(id.value().substring(1));
+    }
+
     private static RecordId own(int number) {
         return RecordId.of(String.format("C%03d", number));
     }
@@ -225,8 +232,9 @@ public final class LedgerFile {
             AccuracyRecord record = LedgerReader.record(file, id, column -> plain(row, column), line);
             Optional<LedgerEntry> known = ledger.entry(id);
             LedgerEntry entry = new LedgerEntry(
-                    record.withReviewState(
-                            known.map(each -> each.record().reviewState()).orElse(AccuracyRecord.UNREVIEWED)),
+                    record.withReviewState(known.map(each -> each.record().reviewState())
+                                    .orElse(AccuracyRecord.UNREVIEWED))
+                            .withLine(known.map(each -> each.record().line()).orElseGet(() -> ownLine(id))),
                     tie(file, line, row, id));
             if (known.isEmpty() && id.value().startsWith("E")) {
                 throw new SourceException(

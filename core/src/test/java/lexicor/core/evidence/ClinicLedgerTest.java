@@ -130,6 +130,9 @@ class ClinicLedgerTest {
         Evidence back = after(change, new LedgerChange.AsShipped(ANY.id())).evidence();
         assertThat(back.revision()).isEqualTo(SHIPPED.revision());
         assertThat(back.studies()).isEqualTo(SHIPPED.studies());
+        assertThat(after(change).enteredHere()).containsExactly(ANY.id());
+        assertThat(after(change, new LedgerChange.AsShipped(ANY.id())).enteredHere())
+                .isEmpty();
     }
 
     @Test

@@ -44,6 +44,7 @@ class LedgerFileTest {
         LedgerFile.Import back = read(LedgerFile.write(changed));
         assertThat(back.faults()).isEmpty();
         assertThat(back.added()).hasSize(1);
+        assertThat(back.added().get(0).record().line()).isEqualTo(100_001);
         assertThat(back.corrected()).hasSize(1);
         List<LedgerEntry> all = new ArrayList<>(back.added());
         all.addAll(back.corrected());

@@ -85,11 +85,11 @@ public class LedgerDesk {
     /** Makes a change, once however often it is asked for. @return the record that was changed */
     @Transactional
     public RecordId make(LedgerRequest request) {
+        long last = store.takeTurn();
         Optional<LedgerStore.Kept> made = store.find(request.id());
         if (made.isPresent()) {
             return made.get().change().record();
         }
-        long last = store.takeTurn();
         ClinicLedger ledger = living.ledger(last);
         Evidence now = living.evidence(last);
         LedgerChange change = drafts.change(request, ledger, now);

@@ -30,11 +30,11 @@ import org.springframework.stereotype.Component;
 @Component
 class LedgerDrafts {
 
-    /** A study of the clinic's own stands behind all shipped ones. */
-    private static final int OWN_LINES = 100_000;
-
     private static final String ENTERED = "entered here";
-    private static final String CORRECTED = "corrected here";
+
+    /** How a record came into the ledger that was corrected in the form. */
+    static final String CORRECTED = "corrected here";
+
     private static final int LEAST_REASON = 3;
 
     private final Catalogue catalogue;
@@ -156,7 +156,7 @@ class LedgerDrafts {
                 ENTERED,
                 AccuracyRecord.UNREVIEWED,
                 "",
-                OWN_LINES + Integer.parseInt(id.value().substring(1)));
+                LedgerFile.ownLine(id));
         return said(blank, draft, told ? clue(id, draft) : tested(id, subject, draft));
     }
 
@@ -271,10 +271,14 @@ class LedgerDrafts {
         static Counted of(LedgerRequest.Draft draft) {
             LedgerRequest.Counts counts = draft.counts();
             if (counts == null) {
-                Integer total = draft.total() == null && draft.with() != null && draft.without() != null
-                        ? Integer.valueOf(draft.with() + draft.without())
-                        : draft.total();
-                return new Counted(draft.sensitivity(), draft.specificity(), draft.with(), draft.without(), total);
+                return new Counted(
+                        draft.sensitivity(),
+                        draft.specificity(),
+                        rest(draft.with(), draft.total(), draft.without()),
+                        rest(draft.without(), draft.total(), draft.with()),
+                        draft.total() == null && draft.with() != null && draft.without() != null
+                                ? Integer.valueOf(draft.with() + draft.without())
+                                : draft.total());
             }
             try {
                 TwoByTwo table = new TwoByTwo(counts.tp(), counts.fp(), counts.fn(), counts.tn());
@@ -289,6 +293,14 @@ class LedgerDrafts {
             } catch (IllegalArgumentException none) {
                 throw new BadInput("draft.counts", String.valueOf(none.getMessage()));
             }
+        }
+
+        /** A group's size, or what the other leaves of all patients. */
+        private static @Nullable Integer rest(
+                @Nullable Integer size, @Nullable Integer total, @Nullable Integer other) {
+            return size == null && total != null && other != null && other <= total
+                    ? Integer.valueOf(total - other)
+                    : size;
         }
     }
 }

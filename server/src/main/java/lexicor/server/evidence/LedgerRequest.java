@@ -2,6 +2,7 @@ package lexicor.server.evidence;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -90,17 +91,20 @@ public record LedgerRequest(
     /** Patients by condition and answer. */
     @Schema(name = "LedgerCounts")
     public record Counts(
-            @Min(value = 0, message = "allowed: 0 to 1000000")
+            @Min(value = 0, message = COUNT) @Max(value = 1_000_000, message = COUNT)
             int tp,
 
-            @Min(value = 0, message = "allowed: 0 to 1000000")
+            @Min(value = 0, message = COUNT) @Max(value = 1_000_000, message = COUNT)
             int fp,
 
-            @Min(value = 0, message = "allowed: 0 to 1000000")
+            @Min(value = 0, message = COUNT) @Max(value = 1_000_000, message = COUNT)
             int fn,
 
-            @Min(value = 0, message = "allowed: 0 to 1000000")
-            int tn) {}
+            @Min(value = 0, message = COUNT) @Max(value = 1_000_000, message = COUNT)
+            int tn) {
+
+        private static final String COUNT = "allowed: 0 to 1000000";
+    }
 
     /**
      * A record compared with its original.

@@ -67,6 +67,11 @@ public class RecordStandings {
                 history(changes, shipped));
     }
 
+    /** Ids of the clinic's own studies and of the records that it has corrected. */
+    public List<String> enteredHere() {
+        return living.ledger().enteredHere().stream().map(RecordId::value).toList();
+    }
+
     /** Every change of the ledger, the latest first; at most 200. */
     List<StandingJson.ChangeJson> changes() {
         return store.after(0, MOST_CHANGES).stream()
@@ -124,7 +129,9 @@ public class RecordStandings {
 
     private static String words(LedgerChange change) {
         if (change instanceof LedgerChange.Entered entered) {
-            return entered.basis().isEmpty() ? "entered" : "corrected";
+            boolean first = entered.basis().isEmpty()
+                    && !entered.entry().record().transcription().equals(LedgerDrafts.CORRECTED);
+            return first ? "entered" : "corrected";
         }
         if (change instanceof LedgerChange.Withdrawn) {
             return "withdrawn";

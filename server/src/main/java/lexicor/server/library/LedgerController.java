@@ -4,6 +4,7 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -58,8 +59,15 @@ class LedgerController {
                     @Min(value = 0, message = "allowed: 0 to 1000")
                     @Max(value = 1000, message = "allowed: 0 to 1000")
                     int page) {
-        Page<LedgerRow> found =
-                rows.find(use, review, here, subject, condition, like(search), PageRequest.of(page, PAGE));
+        Page<LedgerRow> found = rows.find(
+                use,
+                review,
+                here,
+                here ? standings.enteredHere() : List.of(),
+                subject,
+                condition,
+                like(search),
+                PageRequest.of(page, PAGE));
         return new RecordJson.Page(
                 found.stream().map(LedgerRow::json).toList(),
                 page,

@@ -15,7 +15,7 @@ interface LedgerRows extends JpaRepository<LedgerRow, String> {
             where (:use is null or r.useState = :use)
               and (:review = '' or :review = 'left' and r.reviewState <> 'checked'
                    or :review = 'checked' and r.reviewState = 'checked')
-              and (:here = false or r.transcription in ('entered here', 'corrected here'))
+              and (:here = false or r.id in :entered)
               and (:subject = '' or r.subject = :subject)
               and (:condition = '' or r.conditionId = :condition)
               and lower(concat(r.id, ' ', r.subjectText, ' ', r.subject, ' ', r.criterion, ' ', r.conditionText, ' ', r.citation, ' ', r.population, ' ', r.note)) like :like escape '!'
@@ -24,6 +24,7 @@ interface LedgerRows extends JpaRepository<LedgerRow, String> {
             RecordUse.Use use,
             String review,
             boolean here,
+            List<String> entered,
             String subject,
             String condition,
             String like,

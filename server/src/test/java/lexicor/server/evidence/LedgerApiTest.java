@@ -156,6 +156,9 @@ class LedgerApiTest {
         draft.put("counts", Map.of("tp", -1, "fp", 5, "fn", 10, "tn", 20));
         assertThat(steward.post("/api/ledger/changes", add(draft), 400).toString())
                 .contains("draft.counts.tp", "0 to 1000000");
+        draft.put("counts", Map.of("tp", 2_000_000_000, "fp", 5, "fn", 2_000_000_000, "tn", 20));
+        assertThat(steward.post("/api/ledger/changes", add(draft), 400).toString())
+                .contains("draft.counts.tp", "draft.counts.fn");
         draft.put("counts", Map.of("tp", 0, "fp", 0, "fn", 0, "tn", 0));
         assertThat(steward.post("/api/ledger/changes", add(draft), 400).toString())
                 .contains("at least one patient");
@@ -177,6 +180,7 @@ class LedgerApiTest {
         make(corrected);
         assertThat(weight()).isGreaterThan(before);
         JsonNode now = sheet(record);
+        assertThat(now.at("/standing/history/0/words").asString()).isEqualTo("corrected");
         assertThat(now.at("/standing/corrected").asBoolean()).isTrue();
         assertThat(now.at("/standing/conflict").asBoolean()).isFalse();
         assertThat(now.at("/standing/differences").findValuesAsString("field")).containsExactly("Specificity");
@@ -213,6 +217,33 @@ class LedgerApiTest {
         assertThat(steward.post("/api/ledger/changes", change("RESTORE", record, seen, "second thoughts"), 409)
                         .toString())
                 .contains("was changed by sam", "stays in the form");
+    }
+
+    /** As the shipped ledger does: 40 with it of 90 are 50 without, not "unknown". */
+    @Test
+    void a_group_that_is_not_given_is_what_the_other_leaves_of_all() {
+        Map<String, Object> draft = draft("One group AB, 2026", 1, 1, 1, 1);
+        draft.remove("counts");
+        draft.put("sensitivity", 0.5);
+        draft.put("specificity", 0.7);
+        draft.put("with", 40);
+        draft.put("total", 90);
+        String record = make(add(draft));
+        assertThat(sheet(record).at("/record/without").asInt()).isEqualTo(50);
+        make(change("WITHDRAW", record, knows(record), "end of the trial"));
+    }
+
+    @Test
+    void one_change_that_is_sent_twice_at_once_is_made_once() {
+        Map<String, Object> change = add(draft("Sent twice AB, 2026", 20, 10, 20, 30));
+        List<String> records = IntStream.range(0, 2)
+                .parallel()
+                .mapToObj(number -> make(change))
+                .distinct()
+                .toList();
+        assertThat(records).hasSize(1);
+        assertThat(sheet(records.get(0)).at("/standing/history")).hasSize(1);
+        make(change("WITHDRAW", records.get(0), knows(records.get(0)), "end of the trial"));
     }
 
     @Test
@@ -330,6 +361,10 @@ class LedgerApiTest {
         String record = kept.at("/added/0/record").asString();
         assertThat(sheet(record).at("/standing/history/0/why").asString()).isEqualTo("from the table “studies.csv”");
         assertThat(steward.text("/api/ledger/ledger.csv")).contains("Tabled AB");
+        assertThat(steward.get("/api/library/records?here=true&search=tabled", 200)
+                        .get("records")
+                        .findValuesAsString("id"))
+                .containsExactly(record);
         make(change("WITHDRAW", record, knows(record), "end of the trial"));
     }
 
