@@ -176,6 +176,30 @@ public final class Evidence {
         return new Evidence(Fingerprint.of(texts), catalogue, recordsThen, tiesThen);
     }
 
+    /** Whether everything weighs as in another ledger, which may say other words. */
+    public boolean weighsAs(Evidence other) {
+        return revision.equals(other.revision) || weights().equals(other.weights());
+    }
+
+    /** All that a weight can follow from, by record: its figures, what it speaks for, and who measured whom. */
+    private Map<RecordId, List<Object>> weights() {
+        Map<RecordId, List<Object>> weights = new LinkedHashMap<>();
+        records.values().forEach(record -> {
+            Tie tie = Keyed.at(ties, record.id());
+            if (!(tie instanceof Tie.Unused)) {
+                weights.put(
+                        record.id(),
+                        List.of(
+                                tie instanceof Tie.ToTest to ? to.without() : tie,
+                                Weighable.of(record),
+                                byInventors(record.id()),
+                                record.review(),
+                                record.citation()));
+            }
+        });
+        return weights;
+    }
+
     /** Short fingerprint of ledger and ties. */
     public String revision() {
         return revision;

@@ -24,7 +24,13 @@ public sealed interface Tie {
             Series series,
             boolean inventors,
             String note)
-            implements Tie {}
+            implements Tie {
+
+        /** The same without words. */
+        ToTest without() {
+            return new ToTest(record, test, criterion, condition, series, inventors, "");
+        }
+    }
 
     /** It speaks for count levels of a cluster. */
     record ToCluster(RecordId record, ClusterId cluster, Series series) implements Tie {}

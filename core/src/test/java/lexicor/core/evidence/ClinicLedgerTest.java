@@ -105,6 +105,28 @@ class ClinicLedgerTest {
     }
 
     @Test
+    void other_words_for_the_same_figures_weigh_the_same() {
+        LedgerEntry study = own(0.6, 0.7, 40, 50);
+        Tie.ToTest tie = (Tie.ToTest) study.tie();
+        LedgerEntry noted = new LedgerEntry(
+                study.record(),
+                new Tie.ToTest(
+                        OWN, tie.test(), tie.criterion(), tie.condition(), tie.series(), false, "pain alone counted"));
+        Evidence one = after(new LedgerChange.Entered(study, "")).evidence();
+        Evidence other = after(new LedgerChange.Entered(noted, "")).evidence();
+        assertThat(one.revision()).isNotEqualTo(other.revision());
+        assertThat(one.weighsAs(other)).isTrue();
+        assertThat(one.weighsAs(SHIPPED)).isFalse();
+        assertThat(one.weighsAs(after(new LedgerChange.Entered(own(0.6, 0.72, 40, 50), ""))
+                        .evidence()))
+                .isFalse();
+        assertThat(after(new LedgerChange.Entered(study, ""), new LedgerChange.Withdrawn(OWN, "no more"))
+                        .evidence()
+                        .weighsAs(SHIPPED))
+                .isTrue();
+    }
+
+    @Test
     void a_withdrawn_study_is_kept_says_why_and_weighs_nothing() {
         LedgerChange.Entered entered = new LedgerChange.Entered(own(0.5, 0.5, 400, 400), "");
         Evidence withdrawn = after(entered, new LedgerChange.Withdrawn(OWN, "retracted by its journal"))

@@ -79,7 +79,7 @@ public class LedgerDesk {
                 says,
                 moves.size(),
                 moves.stream().limit(SHOWN).map(this::move).toList(),
-                after.revision().equals(now.revision()) ? 0 : examinations.count());
+                after.weighsAs(now) ? 0 : examinations.count());
     }
 
     /** Makes a change, once however often it is asked for. @return the record that was changed */

@@ -35,7 +35,7 @@ public class NewerEvidence {
     public NewerEvidenceJson of(Recorded recorded) {
         Figures now = living.now();
         Figures used = assessments.of(recorded).figures();
-        if (used.revision().equals(now.revision()) || recorded.versions().closed()) {
+        if (used.evidence().weighsAs(now.evidence()) || recorded.versions().closed()) {
             return new NewerEvidenceJson(false, now.revision(), List.of(), List.of());
         }
         Map<ConditionId, Standing> before = standings(assessments.of(recorded).points());
