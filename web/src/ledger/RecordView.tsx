@@ -4,6 +4,7 @@ import { Refused, type Schemas } from "../shared/api/client";
 import { capital, when } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Facts } from "../shared/ui/Facts";
+import { QUIET_LINK } from "../shared/ui/quietLink";
 import { Message, Waiting } from "../shared/ui/Message";
 import { Papers } from "./Papers";
 import { ReasonedChange, ReviewForm } from "./RecordActions";
@@ -131,10 +132,7 @@ function Actions({
   return (
     <div className="no-print mt-4 flex flex-wrap gap-2">
       {button("REVIEW", "Compare with the original", "primary")}
-      <Link
-        to={`/library/ledger/${record.id}/correct`}
-        className="inline-flex min-h-12 items-center rounded border border-edge bg-sheet px-2.5 text-read hover:bg-tan"
-      >
+      <Link to={`/library/ledger/${record.id}/correct`} className={QUIET_LINK}>
         Correct
       </Link>
       {standing.withdrawn === "" ? button("WITHDRAW", "Withdraw") : button("RESTORE", "Take back into use")}

@@ -5,7 +5,7 @@ import { keys } from "../shared/api/keys";
 import { capital } from "../shared/format";
 import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
 import { TextField } from "../shared/ui/TextField";
-import { SelectField } from "./SelectField";
+import { SelectField } from "../shared/ui/SelectField";
 import type { Entry, StudyDraft } from "./studyDraft";
 import { DESIGNS, SERIES } from "./words";
 

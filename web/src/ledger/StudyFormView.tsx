@@ -3,6 +3,7 @@ import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { faultsOf } from "../shared/api/faults";
 import { Button } from "../shared/ui/Button";
 import { FormFault } from "../shared/ui/FormFault";
+import { QUIET_LINK } from "../shared/ui/quietLink";
 import { Message, Waiting } from "../shared/ui/Message";
 import { TextField } from "../shared/ui/TextField";
 import { Effect } from "./Effect";
@@ -200,7 +201,7 @@ function GiveUp({ to, record }: { to: string; record: string }) {
   return (
     <Link
       to={to}
-      className="inline-flex min-h-12 items-center rounded border border-edge bg-sheet px-2.5 text-read hover:bg-tan"
+      className={QUIET_LINK}
       onClick={() => {
         keepDraft(record, undefined);
       }}

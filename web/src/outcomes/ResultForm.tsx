@@ -6,6 +6,7 @@ import { keys } from "../shared/api/keys";
 import { Button } from "../shared/ui/Button";
 import { FormFault } from "../shared/ui/FormFault";
 import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
+import { SelectField } from "../shared/ui/SelectField";
 import { TextField } from "../shared/ui/TextField";
 import { KINDS, READERS, TRUTHS } from "./words";
 
@@ -92,34 +93,24 @@ export function ResultForm({
         }
       }}
     >
-      <div>
-        <label htmlFor="result-condition" className="block text-read font-semibold">
-          Of what
-        </label>
-        <select
-          id="result-condition"
-          value={draft.conditionId}
-          aria-invalid={faults.conditionId !== undefined}
-          aria-describedby={faults.conditionId ? "result-condition-fault" : undefined}
-          onChange={(event) => {
-            put({ conditionId: event.target.value });
-          }}
-          className="mt-1 min-h-12 w-full rounded border border-edge bg-sheet px-3 text-read aria-invalid:border-2 aria-invalid:border-for"
-        >
-          <option value="">Choose a condition</option>
-          {results.choices.map((choice) => (
-            <option key={choice.conditionId} value={choice.conditionId}>
-              {choice.name}
-              {choice.working ? " (working diagnosis)" : ""}
-            </option>
-          ))}
-        </select>
-        {faults.conditionId && (
-          <p id="result-condition-fault" className="mt-1 text-note text-for">
-            {faults.conditionId}
-          </p>
-        )}
-      </div>
+      <SelectField
+        id="result-condition"
+        label="Of what"
+        value={draft.conditionId}
+        fault={faults.conditionId}
+        none="Choose a condition"
+        options={[
+          {
+            options: results.choices.map((choice) => [
+              choice.conditionId,
+              `${choice.name}${choice.working ? " (working diagnosis)" : ""}`,
+            ]),
+          },
+        ]}
+        onChoose={(conditionId) => {
+          put({ conditionId });
+        }}
+      />
       <ChoiceGroup
         id="result-truth"
         label="What it says"

@@ -54,7 +54,13 @@ public final class ClinicLedger {
 
     /** @param changes in the order in which they were made */
     public static ClinicLedger of(Evidence shipped, Catalogue catalogue, List<LedgerChange> changes) {
+        return new ClinicLedger(shipped, catalogue).and(changes);
+    }
+
+    /** The same ledger with more changes, in the order in which they were made. */
+    public ClinicLedger and(List<LedgerChange> changes) {
         ClinicLedger ledger = new ClinicLedger(shipped, catalogue);
+        ledger.standing.putAll(standing);
         changes.forEach(change -> ledger.standing.merge(
                 change.record(), Standing.AS_SHIPPED.after(change), (known, first) -> known.after(change)));
         return ledger;

@@ -327,7 +327,7 @@ public final class Evidence {
 
     /** Whether a record comes from those who proposed the test or derived the rule. */
     public boolean byInventors(RecordId id) {
-        return record(id).originator() || ties.get(id) instanceof Tie.ToTest tie && tie.inventors();
+        return new LedgerEntry(record(id), Keyed.at(ties, id)).byInventors();
     }
 
     /** What becomes of an answer about a condition when the test was done in a way. */

@@ -14,6 +14,11 @@ public record LedgerEntry(AccuracyRecord record, Tie tie) {
         return record.id();
     }
 
+    /** Whether it comes from those who proposed the test or derived the rule. */
+    public boolean byInventors() {
+        return record.originator() || tie instanceof Tie.ToTest to && to.inventors();
+    }
+
     /** The same result, kept and not used. */
     LedgerEntry unused(String because) {
         return new LedgerEntry(record, new Tie.Unused(id(), because));

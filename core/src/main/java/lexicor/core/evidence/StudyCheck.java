@@ -194,24 +194,15 @@ public record StudyCheck(List<FieldFault> faults, List<String> notes) {
                 .ifPresent(ratio -> differs("LR+", record.lrPositive(), ratio.estimate(), notes));
         counts.likelihoodRatioNegative()
                 .ifPresent(ratio -> differs("LR-", record.lrNegative(), ratio.estimate(), notes));
-        if (record.originator() || entry.tie() instanceof Tie.ToTest tie && tie.inventors()) {
+        if (entry.byInventors()) {
             notes.add(
                     "By those who proposed the test: such studies find more than others do, and that is allowed for.");
         }
-        series(entry.tie())
+        entry.tie()
+                .patients()
                 .filter(series -> series.cautionIn(CareSetting.FIRST_CONTACT))
                 .ifPresent(
                         series -> notes.add("It was " + series.plainly() + ": at first contact it carries a caution."));
-    }
-
-    private static Optional<Series> series(Tie tie) {
-        if (tie instanceof Tie.ToTest test) {
-            return Optional.of(test.series());
-        }
-        if (tie instanceof Tie.ToClue clue) {
-            return Optional.of(clue.series());
-        }
-        return tie instanceof Tie.ToCluster cluster ? Optional.of(cluster.series()) : Optional.empty();
     }
 
     private static void perfect(String what, long missed, Optional<Estimate> share, List<String> notes) {

@@ -1,5 +1,6 @@
 package lexicor.core.evidence;
 
+import java.util.Optional;
 import lexicor.core.catalogue.ClusterId;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
@@ -9,6 +10,17 @@ import lexicor.core.catalogue.TestId;
 public sealed interface Tie {
 
     RecordId record();
+
+    /** What kind of patients were measured; empty where it is not used. */
+    default Optional<Series> patients() {
+        if (this instanceof ToTest test) {
+            return Optional.of(test.series());
+        }
+        if (this instanceof ToClue clue) {
+            return Optional.of(clue.series());
+        }
+        return this instanceof ToCluster cluster ? Optional.of(cluster.series()) : Optional.empty();
+    }
 
     /**
      * It speaks for a test, judged by a criterion, about a condition.

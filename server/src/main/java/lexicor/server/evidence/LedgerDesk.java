@@ -66,7 +66,7 @@ public class LedgerDesk {
         PreviewJson.SaysJson says = change instanceof LedgerChange.Entered entered
                 ? PreviewJson.SaysJson.of(entered.entry().record())
                 : null;
-        return effect(now, living.after(List.of(change)).evidence(), check.notes(), says);
+        return effect(now, living.ledger().and(List.of(change)).evidence(), check.notes(), says);
     }
 
     /** The same of several changes at once. */

@@ -43,10 +43,11 @@ public class LedgerTables {
 
     /** What a table would bring; nothing is kept. */
     ImportJson look(ImportJson.Table table) {
+        ClinicLedger ledger = living.ledger();
         Evidence now = living.evidence();
         LedgerFile.Import read = LedgerFile.read(table.file(), table.csv(), now, catalogue);
         PreviewJson effect = read.faults().isEmpty()
-                ? desk.effect(now, living.after(changes(read, living.ledger())).evidence(), List.of(), null)
+                ? desk.effect(now, ledger.and(changes(read, ledger)).evidence(), List.of(), null)
                 : null;
         return told(read, effect, false);
     }

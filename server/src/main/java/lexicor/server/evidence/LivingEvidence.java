@@ -3,7 +3,6 @@ package lexicor.server.evidence;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalLong;
 import java.util.Set;
@@ -12,7 +11,6 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.evidence.ClinicLedger;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.EvidenceReader;
-import lexicor.core.evidence.LedgerChange;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
@@ -45,8 +43,8 @@ public class LivingEvidence {
 
     private volatile State state;
 
-    /** @param changes how many changes the figures follow from */
-    private record State(Figures figures, long changes) {}
+    /** @param changes how many changes ledger and figures follow from */
+    private record State(ClinicLedger ledger, Figures figures, long changes) {}
 
     LivingEvidence(Catalogue catalogue, LedgerStore store, ApplicationEventPublisher events) {
         this.catalogue = catalogue;
@@ -54,7 +52,8 @@ public class LivingEvidence {
         this.events = events;
         this.shipped = EvidenceReader.shipped(catalogue);
         long last = store.last();
-        this.state = new State(new Figures(catalogue, ledger(store.upTo(last)).evidence()), last);
+        ClinicLedger ledger = ClinicLedger.of(shipped, catalogue, store.upTo(last));
+        this.state = new State(ledger, new Figures(catalogue, ledger.evidence()), last);
     }
 
     /** By the ledger as it is now. */
@@ -84,11 +83,11 @@ public class LivingEvidence {
     }
 
     private @Nullable Figures again(String revision) {
-        OptionalLong changes = revision.equals(shipped.revision()) ? OptionalLong.of(0) : store.changes(revision);
+        OptionalLong changes = changes(revision);
         if (changes.isEmpty()) {
             return null;
         }
-        Evidence then = ledger(store.upTo(changes.getAsLong())).evidence();
+        Evidence then = ledger(changes.getAsLong()).evidence();
         return then.revision().equals(revision) ? new Figures(catalogue, then) : null;
     }
 
@@ -99,23 +98,13 @@ public class LivingEvidence {
 
     /** The ledger as it stands now. */
     ClinicLedger ledger() {
-        return ledger(state.changes());
+        return state.ledger();
     }
 
     /** The ledger after so many changes. */
     ClinicLedger ledger(long changes) {
-        return ledger(store.upTo(changes));
-    }
-
-    /** The ledger as it would stand after more changes. */
-    ClinicLedger after(List<LedgerChange> more) {
-        List<LedgerChange> all = new ArrayList<>(store.upTo(state.changes()));
-        all.addAll(more);
-        return ledger(all);
-    }
-
-    private ClinicLedger ledger(List<LedgerChange> changes) {
-        return ClinicLedger.of(shipped, catalogue, changes);
+        State now = state;
+        return now.changes() == changes ? now.ledger() : ClinicLedger.of(shipped, catalogue, store.upTo(changes));
     }
 
     /** What is weighed by after so many changes. */
@@ -142,14 +131,15 @@ public class LivingEvidence {
         store.register(before.figures().revision(), before.changes());
         changes.forEach(store::add);
         long last = changes.get(changes.size() - 1).number();
-        Evidence evidence = ledger(store.upTo(last)).evidence();
-        Figures figures = new Figures(catalogue, evidence);
-        store.register(evidence.revision(), last);
+        ClinicLedger ledger = ledger(changes.get(0).number() - 1)
+                .and(changes.stream().map(LedgerStore.Kept::change).toList());
+        Figures figures = new Figures(catalogue, ledger.evidence());
+        store.register(figures.revision(), last);
         events.publishEvent(new EvidenceChanged(figures));
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
-                becomes(new State(figures, last));
+                becomes(new State(ledger, figures, last));
             }
         });
     }

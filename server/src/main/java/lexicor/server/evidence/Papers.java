@@ -5,17 +5,15 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Clock;
-import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
+import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.RecordId;
 import lexicor.server.accounts.AccountService;
 import lexicor.server.audit.CurrentUser;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.NotFound;
-import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -121,15 +119,11 @@ public class Papers {
     }
 
     private RecordId known(String record) {
-        try {
-            RecordId id = RecordId.of(record);
-            if (living.evidence().entry(id).isPresent()) {
-                return id;
-            }
-        } catch (IllegalArgumentException malformed) {
-            throw new NotFound("There is no record " + record + " in the ledger.");
-        }
-        throw new NotFound("There is no record " + record + " in the ledger.");
+        return living.evidence().records().stream()
+                .map(AccuracyRecord::id)
+                .filter(id -> id.value().equals(record))
+                .findFirst()
+                .orElseThrow(() -> new NotFound("There is no record " + record + " in the ledger."));
     }
 
     /** Whether it begins and ends as a PDF does. */
@@ -142,24 +136,16 @@ public class Papers {
     }
 
     private PaperJson paper(ResultSet row, int number) throws SQLException {
+        Timestamp removed = row.getTimestamp("removed_at");
         return new PaperJson(
                 row.getObject("id", UUID.class),
                 row.getString("name"),
                 row.getInt("size"),
                 accounts.displayName(row.getString("author")),
                 row.getTimestamp("at").toInstant(),
-                removed(row).orElse(null));
-    }
-
-    private Optional<PaperJson.RemovedJson> removed(ResultSet row) throws SQLException {
-        @Nullable Timestamp at = row.getTimestamp("removed_at");
-        return at == null
-                ? Optional.empty()
-                : Optional.of(
-                        new PaperJson.RemovedJson(accounts.displayName(row.getString("removed_by")), instant(at)));
-    }
-
-    private static Instant instant(Timestamp at) {
-        return at.toInstant();
+                removed == null
+                        ? null
+                        : new PaperJson.RemovedJson(
+                                accounts.displayName(row.getString("removed_by")), removed.toInstant()));
     }
 }

@@ -203,24 +203,14 @@ public class RecordStandings {
                 orNull(record.without()),
                 orNull(record.total()),
                 record.design(),
-                record.originator() || tie instanceof Tie.ToTest to && to.inventors(),
+                entry.byInventors(),
                 record.referenceStandard(),
                 record.population(),
                 record.citation(),
-                series(tie),
+                tie.patients().orElse(Series.UNSTATED),
                 tie instanceof Tie.ToTest to ? to.note() : "",
                 record.note(),
                 tie instanceof Tie.Unused unused ? unused.because() : "");
-    }
-
-    private static Series series(Tie tie) {
-        if (tie instanceof Tie.ToTest to) {
-            return to.series();
-        }
-        if (tie instanceof Tie.ToClue to) {
-            return to.series();
-        }
-        return tie instanceof Tie.ToCluster to ? to.series() : Series.UNSTATED;
     }
 
     private static List<StandingJson.DifferenceJson> differences(LedgerEntry before, LedgerEntry after) {
@@ -251,12 +241,8 @@ public class RecordStandings {
         said.put(
                 "Criterion",
                 entry.tie() instanceof Tie.ToTest to ? to.criterion().value() : "");
-        said.put(
-                "Kind of patients",
-                entry.tie() instanceof Tie.Unused ? "" : series(entry.tie()).plainly());
-        said.put(
-                "By those who proposed the test",
-                record.originator() || entry.tie() instanceof Tie.ToTest to && to.inventors() ? "yes" : "no");
+        said.put("Kind of patients", entry.tie().patients().map(Series::plainly).orElse(""));
+        said.put("By those who proposed the test", entry.byInventors() ? "yes" : "no");
         said.put("Kept and not used", entry.tie() instanceof Tie.Unused unused ? unused.because() : "");
         said.put("Design", record.design());
         said.put("Compared with", record.referenceStandard());

@@ -10,6 +10,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.RecordUse;
+import lexicor.core.evidence.Series;
 import lexicor.core.evidence.Tie;
 
 /** One published result as the clinic's database keeps it. */
@@ -103,21 +104,12 @@ class LedgerRow {
         note = record.note();
         tiedTo = tie.getClass().getSimpleName();
         tiedCriterion = tie instanceof Tie.ToTest to ? to.criterion().value() : "";
-        series = series(tie);
+        series = tie.patients().map(Series::name).orElse("");
         byInventors = inventors;
         tieNote = tie instanceof Tie.ToTest to ? to.note() : "";
         useState = use.use();
         useBecause = use.because();
         evidenceRevision = revision;
-    }
-
-    private static String series(Tie tie) {
-        if (tie instanceof Tie.ToTest to) {
-            return to.series().name();
-        }
-        return tie instanceof Tie.ToCluster to
-                ? to.series().name()
-                : tie instanceof Tie.ToClue to ? to.series().name() : "";
     }
 
     String id() {

@@ -7,10 +7,12 @@ interface SelectFieldProps {
   /** What is chosen from; parts of it may stand under headings. */
   options: { group?: string; options: [string, string][] }[];
   onChoose: (value: string) => void;
+  /** What stands where nothing is chosen. */
+  none?: string;
 }
 
 /** A labelled list to choose one from; a fault stands below it. */
-export function SelectField({ id, label, hint, value, fault, options, onChoose }: SelectFieldProps) {
+export function SelectField({ id, label, hint, value, fault, options, onChoose, none = "Choose" }: SelectFieldProps) {
   return (
     <div>
       <label htmlFor={id} className="block text-read font-semibold">
@@ -27,7 +29,7 @@ export function SelectField({ id, label, hint, value, fault, options, onChoose }
         }}
         className="mt-1 min-h-12 w-full rounded border border-edge bg-sheet px-3 text-read aria-invalid:border-2 aria-invalid:border-for"
       >
-        <option value="">Choose</option>
+        <option value="">{none}</option>
         {options.map((part) =>
           part.group ? (
             <optgroup key={part.group} label={part.group}>
