@@ -105,7 +105,7 @@ class ContentThatIsGoneTest {
             })
     void every_view_of_every_examination_is_still_there(String view) {
         List<String> failed = new ArrayList<>();
-        for (String id : examinations) {
+        for (String id : view.startsWith("/plan") ? ofEachKind() : examinations) {
             try {
                 therapist.get("/api/examinations/" + id + view, 200);
             } catch (AssertionError fault) {
@@ -113,6 +113,14 @@ class ContentThatIsGoneTest {
             }
         }
         assertThat(failed).isEmpty();
+    }
+
+    /** One examination of each region and setting, since a plan takes longest and has the same content for all. */
+    private static List<String> ofEachKind() {
+        return server.getBean(JdbcTemplate.class)
+                .queryForList(
+                        "select min(cast(id as varchar)) from examination group by region, setting order by region, setting",
+                        String.class);
     }
 
     @Test
