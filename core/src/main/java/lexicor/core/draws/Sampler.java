@@ -94,9 +94,10 @@ public final class Sampler {
     public double[] logits(Belief.Expected expected, boolean withCondition) {
         int row = 2 * expected.place() + (withCondition ? 0 : 1);
         return store.draws(key("logits " + row + (expected.wider() ? " wider" : ""), expected.all()), key -> {
-            double[] factor = expected.all().factor(WeighingSettings.clinics(betweenStudies))[row];
+            PredictedAccuracy here = expected.all().in(WeighingSettings.clinics(betweenStudies));
+            double[] factor = here.factor()[row];
             double[] values = new double[draws];
-            Arrays.fill(values, expected.all().mean()[row]);
+            Arrays.fill(values, here.mean()[row]);
             for (int j = 0; j <= row; j++) {
                 if (factor[j] != 0) {
                     double[] normal = normal(expected.all(), j);
@@ -118,11 +119,12 @@ public final class Sampler {
      * Adds what another way of doing the test may change: as much again as clinics differ, for this criterion alone.
      */
     private void widen(Belief.Expected expected, boolean withCondition, double[] values) {
-        PredictedAccuracy.Of one = expected.all().at(expected.place());
-        double clinics = WeighingSettings.clinics(betweenStudies);
-        double first = Math.sqrt(clinics * one.between(0, 0));
-        double along = first == 0 ? 0 : clinics * one.between(0, 1) / first;
-        double rest = Math.sqrt(Math.max(0, clinics * one.between(1, 1) - along * along));
+        PredictedAccuracy.Of one =
+                expected.all().in(WeighingSettings.clinics(betweenStudies)).at(expected.place());
+        double[][] between = one.between();
+        double first = Math.sqrt(between[0][0]);
+        double along = first == 0 ? 0 : between[0][1] / first;
+        double rest = Math.sqrt(Math.max(0, between[1][1] - along * along));
         double[] shared = ofWay(one.criterion(), "sensitivity");
         double[] own = ofWay(one.criterion(), "specificity");
         for (int i = 0; i < draws; i++) {

@@ -73,6 +73,11 @@ public sealed interface Belief {
             return wider ? one.wider() : one;
         }
 
+        /** The same where clinics differ more or less; see {@link PredictedAccuracy#in}. */
+        public Expected in(double clinics) {
+            return new Expected(sensitivity, specificity, all.in(clinics), place, wider);
+        }
+
         @Override
         public Belief widened() {
             PredictedAccuracy.Of one = all.at(place).wider();

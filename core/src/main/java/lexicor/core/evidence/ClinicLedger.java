@@ -14,9 +14,12 @@ import lexicor.core.source.Fingerprint;
 /** The shipped ledger with everything a clinic has changed in it, in the order of the changes. */
 public final class ClinicLedger {
 
+    private static final String WAITS = "waits for a second person";
+
     private final Evidence shipped;
     private final Catalogue catalogue;
     private final Map<RecordId, Standing> standing = new LinkedHashMap<>();
+    private EvidencePolicy policy = EvidencePolicy.USUAL;
 
     private ClinicLedger(Evidence shipped, Catalogue catalogue) {
         this.shipped = shipped;
@@ -29,26 +32,52 @@ public final class ClinicLedger {
      * @param entered the clinic's own study or correction; empty where it is as shipped
      * @param basis fingerprint of the shipped record that was corrected; may be empty
      * @param withdrawn why it was withdrawn; empty where it was not
+     * @param proposed what it is to say once a second person agrees; empty where nothing waits
      */
     public record Standing(
-            Optional<LedgerEntry> entered, String basis, Optional<String> withdrawn, Optional<Review> review) {
+            Optional<LedgerEntry> entered,
+            String basis,
+            Optional<String> withdrawn,
+            Optional<Review> review,
+            Optional<LedgerChange.Proposed> proposed) {
 
         private static final Standing AS_SHIPPED =
-                new Standing(Optional.empty(), "", Optional.empty(), Optional.empty());
+                new Standing(Optional.empty(), "", Optional.empty(), Optional.empty(), Optional.empty());
 
-        private Standing after(LedgerChange change) {
+        private Standing saying(LedgerEntry entry, String of) {
+            return new Standing(Optional.of(entry), of, withdrawn, review, Optional.empty());
+        }
+
+        private Standing with(Optional<String> withdrawal) {
+            return new Standing(entered, basis, withdrawal, review, proposed);
+        }
+
+        private Standing waiting(Optional<LedgerChange.Proposed> waiting) {
+            return new Standing(entered, basis, withdrawn, review, waiting);
+        }
+
+        private Standing after(LedgerChange.OfRecord change) {
             if (change instanceof LedgerChange.Entered now) {
-                return new Standing(Optional.of(now.entry()), now.basis(), withdrawn, review);
+                return saying(now.entry(), now.basis());
+            }
+            if (change instanceof LedgerChange.Agreed) {
+                return proposed.map(now -> saying(now.entry(), now.basis())).orElse(this);
+            }
+            if (change instanceof LedgerChange.Proposed now) {
+                return waiting(Optional.of(now));
+            }
+            if (change instanceof LedgerChange.Declined) {
+                return waiting(Optional.empty());
             }
             if (change instanceof LedgerChange.Withdrawn now) {
-                return new Standing(entered, basis, Optional.of(now.why()), review);
+                return with(Optional.of(now.why()));
             }
             if (change instanceof LedgerChange.Restored) {
-                return new Standing(entered, basis, Optional.empty(), review);
+                return with(Optional.empty());
             }
             return change instanceof LedgerChange.Reviewed now
-                    ? new Standing(entered, basis, withdrawn, Optional.of(now.review()))
-                    : new Standing(Optional.empty(), "", withdrawn, review);
+                    ? new Standing(entered, basis, withdrawn, Optional.of(now.review()), proposed)
+                    : new Standing(Optional.empty(), "", withdrawn, review, proposed);
         }
     }
 
@@ -58,12 +87,25 @@ public final class ClinicLedger {
     }
 
     /** The same ledger with more changes, in the order in which they were made. */
-    public ClinicLedger and(List<LedgerChange> changes) {
+    public ClinicLedger and(List<? extends LedgerChange> changes) {
         ClinicLedger ledger = new ClinicLedger(shipped, catalogue);
         ledger.standing.putAll(standing);
-        changes.forEach(change -> ledger.standing.merge(
-                change.record(), Standing.AS_SHIPPED.after(change), (known, first) -> known.after(change)));
+        ledger.policy = policy;
+        changes.forEach(ledger::take);
         return ledger;
+    }
+
+    private void take(LedgerChange change) {
+        if (change instanceof LedgerChange.Policy now) {
+            policy = now.policy();
+        } else if (change instanceof LedgerChange.OfRecord about) {
+            standing.merge(about.record(), Standing.AS_SHIPPED.after(about), (known, first) -> known.after(about));
+        }
+    }
+
+    /** How studies are put together. */
+    public EvidencePolicy policy() {
+        return policy;
     }
 
     /** How a record stands; as shipped where nobody has changed it. */
@@ -71,9 +113,23 @@ public final class ClinicLedger {
         return standing.getOrDefault(id, Standing.AS_SHIPPED);
     }
 
-    /** What the record says, by the clinic or as shipped; empty where there is none. */
+    /**
+     * What the record says, by the clinic or as shipped; a new study that waits for a second person, what was proposed;
+     * empty where there is none.
+     */
     public Optional<LedgerEntry> entry(RecordId id) {
-        return standing(id).entered().or(() -> shipped.entry(id));
+        Standing now = standing(id);
+        return now.entered()
+                .or(() -> shipped.entry(id))
+                .or(() -> now.proposed().map(proposed -> proposed.entry().unused(WAITS)));
+    }
+
+    /** Records of which something waits for a second person, in the order in which they were first changed. */
+    public List<RecordId> waiting() {
+        return standing.entrySet().stream()
+                .filter(each -> each.getValue().proposed().isPresent())
+                .map(Map.Entry::getKey)
+                .toList();
     }
 
     /** Short name of what a record says now; empty where there is none. */
@@ -90,10 +146,11 @@ public final class ClinicLedger {
         return Fingerprint.of(List.of(entry.content()));
     }
 
-    /** Studies of the clinic's own, and records that it has corrected. */
+    /** Studies of the clinic's own, and records that it has corrected or is to correct. */
     public Set<RecordId> enteredHere() {
         return standing.entrySet().stream()
-                .filter(each -> each.getValue().entered().isPresent())
+                .filter(each -> each.getValue().entered().isPresent()
+                        || each.getValue().proposed().isPresent())
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toUnmodifiableSet());
     }
@@ -116,7 +173,7 @@ public final class ClinicLedger {
     public Evidence evidence() {
         List<LedgerEntry> revised = new ArrayList<>();
         standing.forEach((id, now) -> entry(id).ifPresent(entry -> revised.add(inForce(entry, now))));
-        return shipped.revised(revised);
+        return shipped.revised(revised).by(policy);
     }
 
     private LedgerEntry inForce(LedgerEntry entry, Standing now) {

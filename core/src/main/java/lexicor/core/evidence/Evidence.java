@@ -9,11 +9,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.ConditionId;
-import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
@@ -23,6 +21,7 @@ import lexicor.core.source.Fingerprint;
 import lexicor.core.synthesis.PredictedAccuracy;
 import lexicor.core.synthesis.StudyRecord;
 import lexicor.core.synthesis.Synthesis;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The ledger with its ties. A finding is weighed by what the synthesis of all studies expects of its criterion in an
@@ -44,7 +43,11 @@ public final class Evidence {
     private final Map<ClueKey, Optional<EvidenceInUse>> told = new ConcurrentHashMap<>();
     private final Map<EvidenceKey, String> reasons = new ConcurrentHashMap<>();
     private final Synthesis synthesis;
-    private final Map<ConditionId, PredictedAccuracy> predicted = new ConcurrentHashMap<>();
+    private final EvidencePolicy policy;
+    private final Expectations expectations;
+
+    /** By the usual policy; null where this is it. */
+    private final @Nullable Evidence published;
 
     /** What was asked of the policy. Content never changes, so an answer holds for good. */
     private record ClueKey(String clue, ConditionId condition) {}
@@ -52,7 +55,7 @@ public final class Evidence {
     private record EvidenceKey(TestId test, ConditionId condition, Schools schools) {}
 
     Evidence(String revision, Catalogue catalogue, Map<RecordId, AccuracyRecord> records, Map<RecordId, Tie> ties) {
-        this(revision, catalogue, records, ties, Optional.empty());
+        this(revision, catalogue, records, ties, Optional.empty(), EvidencePolicy.USUAL, null);
     }
 
     private Evidence(
@@ -60,14 +63,20 @@ public final class Evidence {
             Catalogue catalogue,
             Map<RecordId, AccuracyRecord> records,
             Map<RecordId, Tie> ties,
-            Optional<Synthesis> known) {
+            Optional<Synthesis> known,
+            EvidencePolicy policy,
+            @Nullable Evidence published) {
         this.revision = revision;
         this.catalogue = catalogue;
         this.records = Collections.unmodifiableMap(new LinkedHashMap<>(records));
         this.ties = Map.copyOf(ties);
         this.usual = catalogue.usualSchools();
         this.bySubject = records.values().stream().collect(Collectors.groupingBy(AccuracyRecord::subject));
-        this.synthesis = known.orElseGet(() -> Synthesis.of(studies()));
+        List<StudyRecord> studies = studies();
+        this.synthesis = known.orElseGet(() -> Synthesis.of(studies));
+        this.policy = policy;
+        this.expectations = new Expectations(catalogue, synthesis, studies, policy);
+        this.published = published;
     }
 
     /**
@@ -102,7 +111,7 @@ public final class Evidence {
         return new StudyRecord.Counts(counts.tp(), counts.fn(), counts.tn(), counts.fp());
     }
 
-    private static StudyRecord.Criterion criterion(TestId test, CriterionId criterion, ConditionId condition) {
+    static StudyRecord.Criterion criterion(TestId test, CriterionId criterion, ConditionId condition) {
         return new StudyRecord.Criterion(condition.value(), test.value(), criterion.value());
     }
 
@@ -115,29 +124,39 @@ public final class Evidence {
         return synthesis;
     }
 
-    /** What an independent clinic would find for every criterion of a condition, studied or not. */
-    public PredictedAccuracy expected(ConditionId condition) {
-        return predicted.computeIfAbsent(
-                condition,
-                id -> synthesis.predict(
-                        id.value(),
-                        catalogue.tests().values().stream()
-                                .flatMap(test -> test.readingFor(id).stream()
-                                        .flatMap(reading -> criteria(reading)
-                                                .map(criterion -> criterion(test.id(), criterion, id))))
-                                .toList()));
+    /** How studies are put together. */
+    public EvidencePolicy policy() {
+        return policy;
     }
 
-    private static Stream<CriterionId> criteria(ConditionReading reading) {
-        return Stream.concat(
-                        reading.by().stream(),
-                        reading.school().stream().flatMap(school -> school.criteria().values().stream()))
-                .distinct();
+    /** The same ledger with its studies put together in a way. */
+    public Evidence by(EvidencePolicy other) {
+        Evidence usually = published == null ? this : published;
+        return other.equals(EvidencePolicy.USUAL)
+                ? usually
+                : new Evidence(
+                        Fingerprint.of(List.of(usually.revision, other.fingerprint())),
+                        catalogue,
+                        records,
+                        ties,
+                        Optional.of(synthesis),
+                        other,
+                        usually);
+    }
+
+    /** The same ledger by the synthesis of others' studies alone. */
+    public Evidence asPublished() {
+        return by(EvidencePolicy.USUAL);
+    }
+
+    /** What this clinic would find for every criterion of a condition, studied or not. */
+    public PredictedAccuracy expected(ConditionId condition) {
+        return expectations.of(condition);
     }
 
     /**
-     * What an independent clinic would find by a criterion of a test; the same as of any unseen criterion where nobody
-     * has studied it.
+     * What this clinic would find by a criterion of a test; the same as of any unseen criterion where nobody has
+     * studied it.
      */
     public Belief expected(TestId test, CriterionId criterion, ConditionId condition) {
         return expected(criterion(test, criterion, condition), condition);
@@ -158,6 +177,10 @@ public final class Evidence {
      * before, the revision is the same.
      */
     public Evidence revised(List<LedgerEntry> entries) {
+        return published == null ? entered(entries) : published.entered(entries).by(policy);
+    }
+
+    private Evidence entered(List<LedgerEntry> entries) {
         Map<RecordId, AccuracyRecord> recordsThen = new LinkedHashMap<>(records);
         Map<RecordId, Tie> tiesThen = new LinkedHashMap<>(ties);
         List<String> texts = new ArrayList<>();
@@ -169,7 +192,8 @@ public final class Evidence {
             tiesThen.put(entry.id(), entry.tie());
         }
         if (texts.isEmpty()) {
-            return new Evidence(revision, catalogue, recordsThen, tiesThen, Optional.of(synthesis));
+            return new Evidence(
+                    revision, catalogue, recordsThen, tiesThen, Optional.of(synthesis), EvidencePolicy.USUAL, null);
         }
         Collections.sort(texts);
         texts.add(0, revision);
@@ -178,7 +202,8 @@ public final class Evidence {
 
     /** Whether everything weighs as in another ledger, which may say other words. */
     public boolean weighsAs(Evidence other) {
-        return revision.equals(other.revision) || weights().equals(other.weights());
+        return revision.equals(other.revision)
+                || policy.equals(other.policy) && weights().equals(other.weights());
     }
 
     /** All that a weight can follow from, by record: its figures, what it speaks for, and who measured whom. */

@@ -24,7 +24,8 @@ public record OneMoreStudy(PredictedAccuracy.Of before, PredictedAccuracy.Of aft
      */
     public static OneMoreStudy of(
             Evidence evidence, TestId test, CriterionId criterion, ConditionId condition, int with, int without) {
-        PredictedAccuracy.Of before = ((Belief.Expected) evidence.expected(test, criterion, condition)).one();
+        PredictedAccuracy.Of before =
+                ((Belief.Expected) evidence.asPublished().expected(test, criterion, condition)).one();
         List<StudyRecord> studies = new ArrayList<>(evidence.studies());
         studies.add(new StudyRecord(
                 STUDY,

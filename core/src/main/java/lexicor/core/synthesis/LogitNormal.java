@@ -21,6 +21,11 @@ final class LogitNormal {
         return sum / weights;
     }
 
+    /** Minus or plus infinity at 0 and 1. */
+    static double logit(double chance) {
+        return Math.log(chance) - Math.log1p(-chance);
+    }
+
     static double logistic(double logit) {
         return 1 / (1 + Math.exp(-logit));
     }

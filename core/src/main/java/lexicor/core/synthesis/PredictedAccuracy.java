@@ -2,9 +2,11 @@ package lexicor.core.synthesis;
 
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 import lexicor.core.synthesis.StudyRecord.Counts;
 import lexicor.core.synthesis.StudyRecord.Criterion;
 import org.hipparchus.linear.Array2DRowRealMatrix;
@@ -13,6 +15,7 @@ import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a clinic would find for all criteria of one condition, jointly: normal over the logits, in the order sensitivity
@@ -33,20 +36,48 @@ public final class PredictedAccuracy {
     private static final double CLOSE = 1e-10;
 
     private final List<Criterion> criteria;
+    private final Base base;
+    private final Map<Criterion, Counts> own;
     private final RealVector mean;
-    private final RealMatrix posterior;
     private final RealMatrix predictive;
-    private final Map<Double, double[][]> factors = new ConcurrentHashMap<>();
+    private final Map<Double, PredictedAccuracy> elsewhere = new ConcurrentHashMap<>();
+    private volatile double @Nullable [][] factor;
 
-    PredictedAccuracy(List<Criterion> criteria, RealVector mean, RealMatrix posterior, RealMatrix predictive) {
-        this.criteria = List.copyOf(criteria);
-        this.mean = mean;
-        this.posterior = posterior;
-        this.predictive = predictive;
+    /**
+     * What others' studies say.
+     *
+     * @param posterior what is uncertain of the mean itself
+     * @param predictive the same and how clinics differ
+     */
+    private record Base(RealVector mean, RealMatrix posterior, RealMatrix predictive) {
+
+        RealMatrix between() {
+            return predictive.subtract(posterior);
+        }
     }
 
-    /** What is predicted for one criterion. */
-    public record Of(Criterion criterion, double[] mean, double[][] posterior, double[][] predictive) {
+    PredictedAccuracy(List<Criterion> criteria, RealVector mean, RealMatrix posterior, RealMatrix predictive) {
+        this(criteria, new Base(mean, posterior, predictive), Map.of());
+    }
+
+    private PredictedAccuracy(List<Criterion> criteria, Base base, Map<Criterion, Counts> own) {
+        this.criteria = List.copyOf(criteria);
+        this.base = base;
+        this.own = Map.copyOf(own);
+        Update moved = moved(criteria, base, own);
+        this.mean = moved.mean();
+        this.predictive = moved.covariance();
+    }
+
+    /**
+     * What is predicted for one criterion: of sensitivity (0) and specificity (1), on the logit.
+     *
+     * @param posterior what is uncertain of the mean itself, before the clinic's own counts
+     * @param predictive what is uncertain of this clinic
+     * @param between how clinics differ
+     */
+    public record Of(
+            Criterion criterion, double[] mean, double[][] posterior, double[][] predictive, double[][] between) {
 
         /**
          * The same where the clinic's way of doing the test may differ from the studied one as much as clinics differ
@@ -56,15 +87,10 @@ public final class PredictedAccuracy {
             double[][] more = new double[2][2];
             for (int i = 0; i < 2; i++) {
                 for (int j = 0; j < 2; j++) {
-                    more[i][j] = predictive[i][j] + between(i, j);
+                    more[i][j] = predictive[i][j] + between[i][j];
                 }
             }
-            return new Of(criterion, mean, posterior, more);
-        }
-
-        /** Covariance between clinics of sensitivity (0) and specificity (1), on the logit. */
-        public double between(int one, int other) {
-            return predictive[one][other] - posterior[one][other];
+            return new Of(criterion, mean, posterior, more, between);
         }
 
         /** The mean sensitivity over what a clinic may find. */
@@ -137,7 +163,7 @@ public final class PredictedAccuracy {
 
     /** What is uncertain of the mean itself. */
     public double[][] posterior() {
-        return posterior.getData();
+        return base.posterior().getData();
     }
 
     /** What is uncertain of one clinic: the mean's own uncertainty and how clinics differ. */
@@ -151,62 +177,118 @@ public final class PredictedAccuracy {
         return new Of(
                 criteria.get(place),
                 new double[] {mean.getEntry(row), mean.getEntry(row + 1)},
-                posterior.getSubMatrix(row, row + 1, row, row + 1).getData(),
-                predictive.getSubMatrix(row, row + 1, row, row + 1).getData());
+                block(base.posterior(), row),
+                block(predictive, row),
+                block(base.between(), row));
+    }
+
+    private static double[][] block(RealMatrix matrix, int row) {
+        return matrix.getSubMatrix(row, row + 1, row, row + 1).getData();
     }
 
     /**
-     * The Cholesky factor of what is uncertain of one clinic, with what differs between clinics multiplied: draws of
-     * all criteria are the mean plus the factor times independent standard normals.
+     * The same where clinics differ more or less than the ledger has it; the clinic's own counts then weigh more or
+     * less against what others found.
      *
      * @param clinics factor on the variance between clinics, 0 or more; 1 as the ledger has it
      */
-    public double[][] factor(double clinics) {
-        return factors.computeIfAbsent(clinics, factor -> {
-            RealMatrix scaled = posterior.add(predictive.subtract(posterior).scalarMultiply(factor));
-            return new CholeskyDecomposition(scaled, 1e-8, 1e-12).getL().getData();
-        });
+    public PredictedAccuracy in(double clinics) {
+        return clinics == 1
+                ? this
+                : elsewhere.computeIfAbsent(
+                        clinics,
+                        times -> new PredictedAccuracy(
+                                criteria,
+                                new Base(
+                                        base.mean(),
+                                        base.posterior(),
+                                        base.posterior().add(base.between().scalarMultiply(times))),
+                                own));
+    }
+
+    /**
+     * The Cholesky factor of what is uncertain of one clinic: draws of all criteria are the mean plus the factor times
+     * independent standard normals.
+     */
+    public double[][] factor() {
+        double[][] known = factor;
+        if (known == null) {
+            known = new CholeskyDecomposition(predictive, 1e-8, 1e-12).getL().getData();
+            factor = known;
+        }
+        return known;
+    }
+
+    /**
+     * The same where what is said of some criteria stands by itself, without what is known of other tests.
+     *
+     * @param alone by criterion; one that is not among these says nothing
+     */
+    public PredictedAccuracy with(Map<Criterion, Alone> alone) {
+        RealVector means = base.mean().copy();
+        RealMatrix posterior = base.posterior().copy();
+        RealMatrix between = base.between();
+        for (int place = 0; place < criteria.size(); place++) {
+            Alone one = alone.get(criteria.get(place));
+            if (one != null) {
+                for (int side = 0; side < 2; side++) {
+                    int row = 2 * place + side;
+                    means.setEntry(row, one.mean()[side]);
+                    for (int other = 0; other < means.getDimension(); other++) {
+                        set(posterior, row, other, 0);
+                        set(between, row, other, 0);
+                    }
+                }
+                posterior.setSubMatrix(one.posterior(), 2 * place, 2 * place);
+                between.setSubMatrix(one.between(), 2 * place, 2 * place);
+            }
+        }
+        return new PredictedAccuracy(criteria, new Base(means, posterior, posterior.add(between)), own);
+    }
+
+    private static void set(RealMatrix matrix, int row, int column, double value) {
+        matrix.setEntry(row, column, value);
+        matrix.setEntry(column, row, value);
     }
 
     /** All criteria one by one. */
     public List<Of> each() {
-        return java.util.stream.IntStream.range(0, criteria.size())
-                .mapToObj(this::at)
-                .toList();
+        return IntStream.range(0, criteria.size()).mapToObj(this::at).toList();
     }
 
     /**
      * After the clinic's own counts, taken in turn; a side without patients says nothing. Through what the clinic's
      * tests share they move its other criteria too.
      */
-    public PredictedAccuracy after(Map<Criterion, Counts> own) {
-        RealVector movedMean = mean.copy();
-        RealMatrix moved = predictive.copy();
+    public PredictedAccuracy after(Map<Criterion, Counts> counts) {
+        Map<Criterion, Counts> all = new HashMap<>(own);
+        all.putAll(counts);
+        return new PredictedAccuracy(criteria, base, all);
+    }
+
+    private static Update moved(List<Criterion> criteria, Base base, Map<Criterion, Counts> own) {
+        Update moved = new Update(base.mean(), base.predictive());
         for (int place = 0; place < criteria.size(); place++) {
             Counts counts = own.get(criteria.get(place));
             if (counts != null) {
                 int at = place;
-                int[] sides = java.util.stream.IntStream.range(0, 2)
+                int[] sides = IntStream.range(0, 2)
                         .filter(side -> counts.sizes()[side] > 0)
                         .toArray();
-                int[] rows = java.util.Arrays.stream(sides)
-                        .map(side -> 2 * at + side)
-                        .toArray();
+                int[] rows = Arrays.stream(sides).map(side -> 2 * at + side).toArray();
                 if (rows.length > 0) {
-                    Update update = updated(movedMean, moved, rows, sides, counts);
-                    movedMean = update.mean();
-                    moved = update.covariance();
+                    moved = updated(moved.mean(), moved.covariance(), rows, sides, counts);
                 }
             }
         }
-        return new PredictedAccuracy(criteria, movedMean, posterior, moved);
+        return moved;
     }
 
     private record Update(RealVector mean, RealMatrix covariance) {}
 
     private static Update updated(RealVector mean, RealMatrix covariance, int[] rows, int[] sides, Counts counts) {
         int size = rows.length;
-        int[] all = java.util.stream.IntStream.range(0, mean.getDimension()).toArray();
+        int[] all = IntStream.range(0, mean.getDimension()).toArray();
         RealMatrix own = covariance.getSubMatrix(rows, rows);
         RealMatrix cross = covariance.getSubMatrix(all, rows);
         double[] eta = new double[size];

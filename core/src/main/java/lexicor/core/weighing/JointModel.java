@@ -159,8 +159,8 @@ public final class JointModel {
 
     private Target figures(ConditionId condition, Belief belief) {
         if (belief instanceof Belief.Expected expected) {
-            PredictedAccuracy.Of one = expected.one();
-            Target.Variances variances = new Target.Variances(variance(one, 0), variance(one, 1));
+            PredictedAccuracy.Of one = expected.in(clinics).one();
+            Target.Variances variances = new Target.Variances(one.predictive()[0][0], one.predictive()[1][1]);
             return new Target.Figures(
                     condition.value(),
                     LogOdds.chance(one.mean()[0]),
@@ -171,10 +171,6 @@ public final class JointModel {
                     Optional.of(variances));
         }
         return Target.Figures.of(condition.value(), belief.sensitivity(), belief.specificity());
-    }
-
-    private double variance(PredictedAccuracy.Of one, int side) {
-        return one.posterior()[side][side] + clinics * (one.predictive()[side][side] - one.posterior()[side][side]);
     }
 
     /** Where a condition stands, 0..1. */

@@ -136,7 +136,7 @@ class WaysDoneTest {
         double clinics = WeighingSettings.clinics(0.8);
         for (boolean sensitivity : new boolean[] {true, false}) {
             int side = sensitivity ? 0 : 1;
-            double expected = one.posterior()[side][side] + 2 * clinics * one.between(side, side);
+            double expected = one.posterior()[side][side] + 2 * clinics * one.between()[side][side];
             assertThat(variance(sampler.logits(wider, sensitivity))).isCloseTo(expected, within(0.03 * expected));
             assertThat(mean(sampler.logits(wider, sensitivity)))
                     .isCloseTo(mean(sampler.logits(usual, sensitivity)), within(0.02));

@@ -21,7 +21,8 @@ class PredictedAccuracyRangeTest {
         double[] deviation = {0.9, 0.7};
         double shared = correlation * deviation[0] * deviation[1];
         double[][] predictive = {{deviation[0] * deviation[0], shared}, {shared, deviation[1] * deviation[1]}};
-        PredictedAccuracy.Of one = new PredictedAccuracy.Of(new Criterion("c", "t", "k"), mean, predictive, predictive);
+        PredictedAccuracy.Of one =
+                new PredictedAccuracy.Of(new Criterion("c", "t", "k"), mean, predictive, predictive, new double[2][2]);
         Random random = new Random(20261130);
         double[] positive = new double[DRAWS];
         double[] negative = new double[DRAWS];

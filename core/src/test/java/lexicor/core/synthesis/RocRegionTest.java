@@ -12,9 +12,11 @@ class RocRegionTest {
     private static final double B = 0.49;
     private static final double SHARED = -0.3;
     private static final PredictedAccuracy.Of ONE = new PredictedAccuracy.Of(
-            new Criterion("c", "t", "k"), new double[] {0.6, 1.4}, new double[2][2], new double[][] {
-                {A, SHARED}, {SHARED, B}
-            });
+            new Criterion("c", "t", "k"),
+            new double[] {0.6, 1.4},
+            new double[2][2],
+            new double[][] {{A, SHARED}, {SHARED, B}},
+            new double[2][2]);
 
     /** The squared distance of every point by the inverse of a 2x2 matrix in closed form; 5.991 from tables. */
     @Test

@@ -20,11 +20,20 @@ import org.springframework.web.bind.annotation.RestController;
 class LedgerChangeController {
 
     private final LedgerDesk desk;
+    private final PolicyDesk policy;
+    private final WaitingChanges waiting;
     private final RecordStandings standings;
     private final LedgerTables tables;
 
-    LedgerChangeController(LedgerDesk desk, RecordStandings standings, LedgerTables tables) {
+    LedgerChangeController(
+            LedgerDesk desk,
+            PolicyDesk policy,
+            WaitingChanges waiting,
+            RecordStandings standings,
+            LedgerTables tables) {
         this.desk = desk;
+        this.policy = policy;
+        this.waiting = waiting;
         this.standings = standings;
         this.tables = tables;
     }
@@ -79,5 +88,49 @@ class LedgerChangeController {
     @GetMapping("/changes")
     List<StandingJson.ChangeJson> changes() {
         return standings.changes();
+    }
+
+    /** How studies are put together. */
+    @GetMapping("/policy")
+    PolicyJson policy() {
+        return policy.now();
+    }
+
+    /** What another way of putting them together would change; nothing is kept. */
+    @PostMapping("/policy/preview")
+    @InTurn(InTurn.Kind.LEDGER)
+    PreviewJson previewPolicy(@Valid @RequestBody PolicyRequest request) {
+        return policy.preview(request);
+    }
+
+    /** Puts them together in another way from now on. */
+    @PostMapping("/policy")
+    @InTurn(InTurn.Kind.LEDGER)
+    @Traced(action = Action.CHANGED, subject = "ledger")
+    PolicyJson choosePolicy(@Valid @RequestBody PolicyRequest request) {
+        policy.make(request);
+        return policy.now();
+    }
+
+    /** Changed figures that wait for a second person. */
+    @GetMapping("/waiting")
+    WaitingJson waiting() {
+        return standings.waiting();
+    }
+
+    /** What agreeing to them would change; nothing is kept. */
+    @PostMapping("/waiting/preview")
+    @InTurn(InTurn.Kind.LEDGER)
+    PreviewJson previewAgreement(@Valid @RequestBody WaitingRequest request) {
+        return desk.preview(request);
+    }
+
+    /** Agrees to them: all of them or none. */
+    @PostMapping("/waiting/agree")
+    @InTurn(InTurn.Kind.LEDGER)
+    @Traced(action = Action.CHANGED, subject = "ledger")
+    WaitingJson agree(@Valid @RequestBody WaitingRequest request) {
+        waiting.agree(request);
+        return standings.waiting();
     }
 }

@@ -35,6 +35,7 @@ public class LedgerDesk {
     private final LedgerStore store;
     private final LedgerDrafts drafts;
     private final OpenExaminations examinations;
+    private final WaitingChanges waiting;
     private final AccountService accounts;
     private final Clock clock;
 
@@ -44,6 +45,7 @@ public class LedgerDesk {
             LedgerStore store,
             LedgerDrafts drafts,
             OpenExaminations examinations,
+            WaitingChanges waiting,
             AccountService accounts,
             Clock clock) {
         this.catalogue = catalogue;
@@ -51,6 +53,7 @@ public class LedgerDesk {
         this.store = store;
         this.drafts = drafts;
         this.examinations = examinations;
+        this.waiting = waiting;
         this.accounts = accounts;
         this.clock = clock;
     }
@@ -58,7 +61,7 @@ public class LedgerDesk {
     /** What a change would do. Nothing is kept. */
     PreviewJson preview(LedgerRequest request) {
         Evidence now = living.evidence();
-        LedgerChange change = drafts.change(request, living.ledger(), now);
+        LedgerChange.OfRecord change = drafts.change(request, living.ledger(), now);
         StudyCheck check = check(change, now);
         if (!check.faults().isEmpty()) {
             return new PreviewJson(faults(check), List.of(), null, 0, List.of(), 0);
@@ -67,6 +70,15 @@ public class LedgerDesk {
                 ? PreviewJson.SaysJson.of(entered.entry().record())
                 : null;
         return effect(now, living.ledger().and(List.of(change)).evidence(), check.notes(), says);
+    }
+
+    /** What a second person's agreement would do. Nothing is kept. */
+    PreviewJson preview(WaitingRequest request) {
+        return effect(
+                living.evidence(),
+                waiting.agreement(request, living.ledger()).after().evidence(),
+                List.of(),
+                null);
     }
 
     /** The same of several changes at once. */
@@ -88,11 +100,11 @@ public class LedgerDesk {
         long last = store.takeTurn();
         Optional<LedgerStore.Kept> made = store.find(request.id());
         if (made.isPresent()) {
-            return made.get().change().record();
+            return RecordId.of(made.get().record());
         }
         ClinicLedger ledger = living.ledger(last);
         Evidence now = living.evidence(last);
-        LedgerChange change = drafts.change(request, ledger, now);
+        LedgerChange.OfRecord change = drafts.change(request, ledger, now);
         StudyCheck check = check(change, now);
         if (!check.faults().isEmpty()) {
             throw new BadInput(faults(check).stream()
@@ -102,11 +114,16 @@ public class LedgerDesk {
         refuseUnseen(request, change);
         refuseNothing(request, change, ledger);
         living.add(List.of(new LedgerStore.Kept(
-                last + 1, request.id(), change, request.why().strip(), CurrentUser.isHere(), clock.instant())));
+                last + 1,
+                request.id(),
+                waiting.first(change),
+                request.why().strip(),
+                CurrentUser.isHere(),
+                clock.instant())));
         return change.record();
     }
 
-    private void refuseUnseen(LedgerRequest request, LedgerChange change) {
+    private void refuseUnseen(LedgerRequest request, LedgerChange.OfRecord change) {
         if (request.what() == LedgerRequest.What.ADD) {
             return;
         }
@@ -119,7 +136,7 @@ public class LedgerDesk {
         });
     }
 
-    private static void refuseNothing(LedgerRequest request, LedgerChange change, ClinicLedger ledger) {
+    private static void refuseNothing(LedgerRequest request, LedgerChange.OfRecord change, ClinicLedger ledger) {
         ClinicLedger.Standing standing = ledger.standing(change.record());
         boolean nothing = change instanceof LedgerChange.Entered entered
                         && ledger.entry(change.record())
@@ -138,7 +155,7 @@ public class LedgerDesk {
     }
 
     /** Only what is entered can be faulty. */
-    private StudyCheck check(LedgerChange change, Evidence now) {
+    private StudyCheck check(LedgerChange.OfRecord change, Evidence now) {
         return change instanceof LedgerChange.Entered entered
                 ? StudyCheck.of(entered.entry(), now, catalogue)
                 : new StudyCheck(List.of(), List.of());

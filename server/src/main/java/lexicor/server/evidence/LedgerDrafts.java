@@ -44,7 +44,7 @@ class LedgerDrafts {
     }
 
     /** The change, or {@link BadInput} that names the field. */
-    LedgerChange change(LedgerRequest request, ClinicLedger ledger, Evidence now) {
+    LedgerChange.OfRecord change(LedgerRequest request, ClinicLedger ledger, Evidence now) {
         if (request.what() == LedgerRequest.What.ADD) {
             RecordId id = LedgerFile.nextOwn(now);
             return new LedgerChange.Entered(added(id, given(request.draft(), "draft")), "");
@@ -52,25 +52,32 @@ class LedgerDrafts {
         RecordId id = known(request.record(), now);
         return switch (request.what()) {
             case CORRECT -> {
-                reason(request);
+                reason(request.why());
                 yield new LedgerChange.Entered(
                         corrected(ledger.entry(id).orElseThrow(), given(request.draft(), "draft"), now.byInventors(id)),
                         ledger.shippedFingerprint(id));
             }
             case WITHDRAW -> {
-                reason(request);
+                reason(request.why());
                 yield new LedgerChange.Withdrawn(id, request.why().strip());
             }
             case RESTORE -> {
-                reason(request);
+                reason(request.why());
                 yield new LedgerChange.Restored(id);
             }
             case AS_SHIPPED -> {
-                reason(request);
+                reason(request.why());
                 if (ledger.shippedFingerprint(id).isEmpty()) {
                     throw new BadInput("record", id + " is a study of the clinic's own; allowed: a shipped record");
                 }
                 yield new LedgerChange.AsShipped(id);
+            }
+            case DECLINE -> {
+                reason(request.why());
+                if (ledger.standing(id).proposed().isEmpty()) {
+                    throw new BadInput("what", "nothing waits for a second person at " + id);
+                }
+                yield new LedgerChange.Declined(id, request.why().strip());
             }
             case REVIEW ->
                 new LedgerChange.Reviewed(id, review(given(request.review(), "review"), ledger.fingerprint(id)));
@@ -90,8 +97,9 @@ class LedgerDrafts {
         throw new NotFound("There is no record " + record + " in the ledger.");
     }
 
-    private static void reason(LedgerRequest request) {
-        if (request.why().strip().length() < LEAST_REASON) {
+    /** @throws BadInput unless a reason was given */
+    static void reason(String why) {
+        if (why.strip().length() < LEAST_REASON) {
             throw new BadInput("why", "allowed: a reason of " + LEAST_REASON + " to 600 letters");
         }
     }

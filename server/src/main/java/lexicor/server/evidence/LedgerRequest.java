@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
 public record LedgerRequest(
         @NotNull(message = "allowed: an id") UUID id,
 
-        @NotNull(message = "allowed: ADD, CORRECT, WITHDRAW, RESTORE, AS_SHIPPED, REVIEW")
+        @NotNull(message = "allowed: ADD, CORRECT, WITHDRAW, RESTORE, AS_SHIPPED, REVIEW, DECLINE")
         What what,
 
         @Schema(nullable = true) @Nullable String record,
@@ -43,7 +43,8 @@ public record LedgerRequest(
         WITHDRAW,
         RESTORE,
         AS_SHIPPED,
-        REVIEW
+        REVIEW,
+        DECLINE
     }
 
     /**

@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
@@ -22,6 +23,26 @@ class LedgerStore {
 
     private static final String ALL = "select * from ledger_change ";
 
+    private static final Map<Class<? extends LedgerChange>, Kind> KINDS = Map.of(
+            LedgerChange.Entered.class,
+            Kind.ENTERED,
+            LedgerChange.Withdrawn.class,
+            Kind.WITHDRAWN,
+            LedgerChange.Restored.class,
+            Kind.RESTORED,
+            LedgerChange.AsShipped.class,
+            Kind.AS_SHIPPED,
+            LedgerChange.Reviewed.class,
+            Kind.REVIEWED,
+            LedgerChange.Proposed.class,
+            Kind.PROPOSED,
+            LedgerChange.Agreed.class,
+            Kind.AGREED,
+            LedgerChange.Declined.class,
+            Kind.DECLINED,
+            LedgerChange.Policy.class,
+            Kind.POLICY);
+
     private final JdbcTemplate database;
     private final JsonMapper json;
 
@@ -36,7 +57,11 @@ class LedgerStore {
         WITHDRAWN,
         RESTORED,
         AS_SHIPPED,
-        REVIEWED
+        REVIEWED,
+        PROPOSED,
+        AGREED,
+        DECLINED,
+        POLICY
     }
 
     /**
@@ -49,16 +74,14 @@ class LedgerStore {
     record Kept(long number, UUID id, LedgerChange change, String why, String author, Instant at) {
 
         Kind kind() {
-            if (change instanceof LedgerChange.Entered) {
-                return Kind.ENTERED;
-            }
-            if (change instanceof LedgerChange.Withdrawn) {
-                return Kind.WITHDRAWN;
-            }
-            if (change instanceof LedgerChange.Restored) {
-                return Kind.RESTORED;
-            }
-            return change instanceof LedgerChange.AsShipped ? Kind.AS_SHIPPED : Kind.REVIEWED;
+            return KINDS.get(change.getClass());
+        }
+
+        /** Id of the record that was changed; empty where the change is about all of them. */
+        String record() {
+            return change instanceof LedgerChange.OfRecord about
+                    ? about.record().value()
+                    : "";
         }
     }
 
@@ -86,17 +109,34 @@ class LedgerStore {
                         + " values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
                 kept.number(),
                 kept.id(),
-                change.record().value(),
+                kept.record(),
                 kept.kind().name(),
-                change instanceof LedgerChange.Entered entered
-                        ? json.writeValueAsString(StoredEntry.of(entered.entry()))
-                        : null,
+                entry(change),
                 change instanceof LedgerChange.Reviewed reviewed ? json.writeValueAsString(reviewed.review()) : null,
-                change instanceof LedgerChange.Entered entered ? entered.basis() : "",
+                basis(change),
                 kept.why(),
                 kept.author(),
                 Timestamp.from(kept.at()));
         database.update("update ledger_turn set last_change = ? where id = 1", kept.number());
+    }
+
+    private @Nullable String entry(LedgerChange change) {
+        if (change instanceof LedgerChange.Entered entered) {
+            return json.writeValueAsString(StoredEntry.of(entered.entry()));
+        }
+        if (change instanceof LedgerChange.Proposed proposed) {
+            return json.writeValueAsString(StoredEntry.of(proposed.entry()));
+        }
+        return change instanceof LedgerChange.Policy now
+                ? json.writeValueAsString(StoredPolicy.of(now.policy()))
+                : null;
+    }
+
+    private static String basis(LedgerChange change) {
+        if (change instanceof LedgerChange.Entered entered) {
+            return entered.basis();
+        }
+        return change instanceof LedgerChange.Proposed proposed ? proposed.basis() : "";
     }
 
     /** The change of an id; empty where there is none. */
@@ -121,6 +161,11 @@ class LedgerStore {
         return database.query(ALL + "where record_id = ? order by number desc", this::kept, record.value());
     }
 
+    /** Changes of how studies are put together, the latest first. */
+    List<Kept> policies() {
+        return database.query(ALL + "where record_id = '' order by number desc", this::kept);
+    }
+
     /** Keeps that the ledger had a revision after so many changes. */
     void register(String revision, long changes) {
         database.update(
@@ -137,25 +182,38 @@ class LedgerStore {
     }
 
     private Kept kept(ResultSet row, int ordinal) throws SQLException {
-        RecordId record = RecordId.of(row.getString("record_id"));
         return new Kept(
                 row.getLong("number"),
                 row.getObject("id", UUID.class),
-                change(row, record),
+                change(row),
                 row.getString("why"),
                 row.getString("author"),
                 row.getTimestamp("at").toInstant());
     }
 
-    private LedgerChange change(ResultSet row, RecordId record) throws SQLException {
-        return switch (Kind.valueOf(row.getString("kind"))) {
+    private LedgerChange change(ResultSet row) throws SQLException {
+        Kind kind = Kind.valueOf(row.getString("kind"));
+        return kind == Kind.POLICY
+                ? new LedgerChange.Policy(
+                        read(row.getString("entry"), StoredPolicy.class).policy())
+                : change(kind, RecordId.of(row.getString("record_id")), row);
+    }
+
+    private LedgerChange change(Kind kind, RecordId record, ResultSet row) throws SQLException {
+        return switch (kind) {
             case ENTERED ->
                 new LedgerChange.Entered(
                         read(row.getString("entry"), StoredEntry.class).entry(record), row.getString("basis"));
+            case PROPOSED ->
+                new LedgerChange.Proposed(
+                        read(row.getString("entry"), StoredEntry.class).entry(record), row.getString("basis"));
+            case AGREED -> new LedgerChange.Agreed(record);
+            case DECLINED -> new LedgerChange.Declined(record, row.getString("why"));
             case WITHDRAWN -> new LedgerChange.Withdrawn(record, row.getString("why"));
             case RESTORED -> new LedgerChange.Restored(record);
             case AS_SHIPPED -> new LedgerChange.AsShipped(record);
             case REVIEWED -> new LedgerChange.Reviewed(record, read(row.getString("review"), Review.class));
+            case POLICY -> throw new IllegalStateException("read above");
         };
     }
 

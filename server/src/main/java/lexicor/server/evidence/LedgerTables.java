@@ -26,13 +26,21 @@ public class LedgerTables {
     private final LivingEvidence living;
     private final LedgerStore store;
     private final LedgerDesk desk;
+    private final WaitingChanges waiting;
     private final Clock clock;
 
-    LedgerTables(Catalogue catalogue, LivingEvidence living, LedgerStore store, LedgerDesk desk, Clock clock) {
+    LedgerTables(
+            Catalogue catalogue,
+            LivingEvidence living,
+            LedgerStore store,
+            LedgerDesk desk,
+            WaitingChanges waiting,
+            Clock clock) {
         this.catalogue = catalogue;
         this.living = living;
         this.store = store;
         this.desk = desk;
+        this.waiting = waiting;
         this.clock = clock;
     }
 
@@ -58,17 +66,17 @@ public class LedgerTables {
         long last = store.takeTurn();
         Evidence now = living.evidence(last);
         LedgerFile.Import read = LedgerFile.read(table.file(), table.csv(), now, catalogue);
-        List<LedgerChange> changes = changes(read, living.ledger(last));
+        List<LedgerChange.Entered> changes = changes(read, living.ledger(last));
         boolean again = store.find(idOf(table.id(), 0)).isPresent();
         if (!read.faults().isEmpty() || changes.isEmpty() || again) {
             return told(read, null, again);
         }
         List<LedgerStore.Kept> kept = new ArrayList<>();
-        for (LedgerChange change : changes) {
+        for (LedgerChange.Entered change : changes) {
             kept.add(new LedgerStore.Kept(
                     last + 1 + kept.size(),
                     idOf(table.id(), kept.size()),
-                    change,
+                    waiting.first(change),
                     "from the table “" + table.file().strip() + "”",
                     CurrentUser.isHere(),
                     clock.instant()));
@@ -81,9 +89,9 @@ public class LedgerTables {
         return UUID.nameUUIDFromBytes((table + " " + place).getBytes(java.nio.charset.StandardCharsets.UTF_8));
     }
 
-    private static List<LedgerChange> changes(LedgerFile.Import read, ClinicLedger ledger) {
+    private static List<LedgerChange.Entered> changes(LedgerFile.Import read, ClinicLedger ledger) {
         return Stream.concat(read.added().stream(), read.corrected().stream())
-                .<LedgerChange>map(entry -> new LedgerChange.Entered(entry, ledger.shippedFingerprint(entry.id())))
+                .map(entry -> new LedgerChange.Entered(entry, ledger.shippedFingerprint(entry.id())))
                 .toList();
     }
 

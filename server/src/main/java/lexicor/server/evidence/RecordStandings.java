@@ -15,6 +15,7 @@ import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.RuleWords;
 import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.ClinicLedger;
+import lexicor.core.evidence.EvidencePolicy;
 import lexicor.core.evidence.LedgerChange;
 import lexicor.core.evidence.LedgerEntry;
 import lexicor.core.evidence.RecordId;
@@ -22,6 +23,7 @@ import lexicor.core.evidence.Review;
 import lexicor.core.evidence.Series;
 import lexicor.core.evidence.Tie;
 import lexicor.server.accounts.AccountService;
+import lexicor.server.audit.CurrentUser;
 import org.springframework.stereotype.Component;
 
 /** Puts together how a record of the ledger stands and how it came to. */
@@ -33,13 +35,47 @@ public class RecordStandings {
     private final Catalogue catalogue;
     private final LivingEvidence living;
     private final LedgerStore store;
+    private final WaitingChanges waiting;
     private final AccountService accounts;
 
-    RecordStandings(Catalogue catalogue, LivingEvidence living, LedgerStore store, AccountService accounts) {
+    RecordStandings(
+            Catalogue catalogue,
+            LivingEvidence living,
+            LedgerStore store,
+            WaitingChanges waiting,
+            AccountService accounts) {
         this.catalogue = catalogue;
         this.living = living;
         this.store = store;
+        this.waiting = waiting;
         this.accounts = accounts;
+    }
+
+    /** What waits for a second person. */
+    WaitingJson waiting() {
+        String me = CurrentUser.isHere();
+        return new WaitingJson(
+                waiting.needed(),
+                waiting.now().stream()
+                        .map(kept -> new WaitingJson.OfJson(
+                                proposal(kept),
+                                WaitingChanges.proposed(kept).subjectText(),
+                                WaitingChanges.proposed(kept).conditionText(),
+                                kept.author().equals(me)))
+                        .toList());
+    }
+
+    /** What is proposed, with where it says something else than the record does. */
+    private StandingJson.ChangeJson proposal(LedgerStore.Kept kept) {
+        LedgerChange.Proposed proposed = (LedgerChange.Proposed) kept.change();
+        ClinicLedger ledger = living.ledger();
+        return change(
+                kept,
+                ledger.standing(proposed.record())
+                        .entered()
+                        .or(() -> living.shipped().entry(proposed.record()))
+                        .map(now -> differences(now, proposed.entry()))
+                        .orElse(List.of()));
     }
 
     /** How a record stands; empty where there is none. */
@@ -61,10 +97,23 @@ public class RecordStandings {
                 ledger.conflicts().contains(id),
                 corrected ? differences(shipped.get(), entry) : List.of(),
                 now.withdrawn().orElse(""),
-                draft(entry),
+                draft(said(entry, now, shipped)),
                 criteria(entry.record()),
                 review(changes, now, id),
+                now.proposed()
+                        .flatMap(proposed -> changes.stream()
+                                .filter(kept -> kept.change() instanceof LedgerChange.Proposed)
+                                .findFirst())
+                        .map(this::proposal)
+                        .orElse(null),
                 history(changes, shipped));
+    }
+
+    /** A new study that waits says what was proposed of it. */
+    private static LedgerEntry said(LedgerEntry entry, ClinicLedger.Standing now, Optional<LedgerEntry> shipped) {
+        return now.entered().isPresent() || shipped.isPresent()
+                ? entry
+                : now.proposed().map(LedgerChange.Proposed::entry).orElse(entry);
     }
 
     /** Ids of the clinic's own studies and of the records that it has corrected. */
@@ -74,9 +123,7 @@ public class RecordStandings {
 
     /** Every change of the ledger, the latest first; at most 200. */
     List<StandingJson.ChangeJson> changes() {
-        return store.after(0, MOST_CHANGES).stream()
-                .map(kept -> change(kept, List.of()))
-                .toList();
+        return store.after(0, MOST_CHANGES).stream().map(this::change).toList();
     }
 
     /**
@@ -90,7 +137,7 @@ public class RecordStandings {
                 : store.after(then.getAsLong(), MOST_CHANGES).stream()
                         .filter(kept -> !(kept.change() instanceof LedgerChange.Reviewed reviewed)
                                 || reviewed.review().verdict() == Review.Verdict.WRONG)
-                        .map(kept -> change(kept, List.of()))
+                        .map(this::change)
                         .toList();
     }
 
@@ -115,10 +162,15 @@ public class RecordStandings {
         return history;
     }
 
+    /** A change that is not a correction, with who made it. */
+    StandingJson.ChangeJson change(LedgerStore.Kept kept) {
+        return change(kept, List.of());
+    }
+
     private StandingJson.ChangeJson change(LedgerStore.Kept kept, List<StandingJson.DifferenceJson> differences) {
         return new StandingJson.ChangeJson(
                 kept.number(),
-                kept.change().record().value(),
+                kept.record(),
                 kept.kind(),
                 words(kept.change()),
                 kept.why(),
@@ -133,6 +185,15 @@ public class RecordStandings {
                     && !entered.entry().record().transcription().equals(LedgerDrafts.CORRECTED);
             return first ? "entered" : "corrected";
         }
+        if (change instanceof LedgerChange.Proposed) {
+            return "proposed, to be agreed to by a second person";
+        }
+        if (change instanceof LedgerChange.Agreed) {
+            return "agreed to";
+        }
+        if (change instanceof LedgerChange.Declined) {
+            return "not agreed to";
+        }
         if (change instanceof LedgerChange.Withdrawn) {
             return "withdrawn";
         }
@@ -142,8 +203,21 @@ public class RecordStandings {
         if (change instanceof LedgerChange.AsShipped) {
             return "put back as shipped";
         }
+        if (change instanceof LedgerChange.Policy now) {
+            return words(now.policy());
+        }
         Review review = ((LedgerChange.Reviewed) change).review();
         return "reviewed: " + review.verdict().plainly() + (review.words().isEmpty() ? "" : ", " + review.words());
+    }
+
+    private static String words(EvidencePolicy policy) {
+        int own = policy.own().size();
+        return switch (policy.method()) {
+                    case SYNTHESIS -> "by all studies of all tests together";
+                    case POOLED -> "by the studies of each test alone, pooled";
+                    case BEST_STUDY -> "by the best study of each test";
+                }
+                + (own == 0 ? "" : ", with our own results of " + own + (own == 1 ? " test" : " tests"));
     }
 
     private StandingJson.ReviewJson review(List<LedgerStore.Kept> changes, ClinicLedger.Standing now, RecordId id) {

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param withdrawn why it was withdrawn; empty where it was not
  * @param draft what it says, to be corrected
  * @param criteria by which its test is read for its condition; empty where it is not about a test
+ * @param proposed a change that waits for a second person; absent where none does
  * @param history every change, the latest first
  */
 @Schema(name = "LedgerStandingJson")
@@ -31,6 +32,7 @@ public record StandingJson(
         LedgerRequest.Draft draft,
         List<CriterionJson> criteria,
         @Schema(nullable = true) @Nullable ReviewJson review,
+        @Schema(nullable = true) @Nullable ChangeJson proposed,
         List<ChangeJson> history) {
 
     /** A field that says something else; empty where it says nothing. */

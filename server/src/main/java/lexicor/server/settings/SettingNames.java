@@ -65,6 +65,8 @@ class SettingNames {
         FORCE_UNIT("force-unit", "Unit of force", "newtons", List.of("newtons", "kilograms")),
         OWN_ESTIMATES("own-estimates", "Weigh the clinic's own estimates", "no", List.of("no", "yes")),
         UNMEASURED("unmeasured-findings", "Findings that nobody has measured", "weighed", List.of("weighed", "noted")),
+        SECOND_PERSON(
+                "second-person", "A changed figure of the ledger needs a second person", "no", List.of("no", "yes")),
         IDLE_MINUTES("idle-minutes", "Lock the screen after, in minutes", "10", List.of("2", "5", "10", "15", "20"));
 
         private final String settingName;

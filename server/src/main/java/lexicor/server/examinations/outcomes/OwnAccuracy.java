@@ -18,8 +18,10 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.Belief;
 import lexicor.core.outcomes.ClinicAccuracy;
 import lexicor.core.outcomes.PartialVerification;
+import lexicor.core.synthesis.StudyRecord;
 import lexicor.server.audit.CurrentUser;
 import lexicor.server.evidence.LivingEvidence;
+import lexicor.server.evidence.OwnResults;
 import lexicor.server.examinations.outcomes.OutcomesJson.AccuracyJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.AnsweredJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.EstimateJson;
@@ -32,7 +34,7 @@ import org.springframework.stereotype.Component;
 
 /** Counts how often the clinic's tests were right. */
 @Component
-class OwnAccuracy {
+class OwnAccuracy implements OwnResults {
 
     private final SpokenComplaints complaints;
     private final SignedVisits signed;
@@ -93,16 +95,8 @@ class OwnAccuracy {
                         && (!mine || visit.signedBy().equals(me)))
                 .stream()
                 .collect(Collectors.toMap(each -> each.visit().examination(), Function.identity()));
-        Map<Judged, Count> counts = new LinkedHashMap<>();
         Map<UUID, Boolean> spokeOf = new HashMap<>();
-        for (SignedVisits.Finding finding : signed.findings(condition)) {
-            Spoken each = byVisit.get(finding.examination());
-            if (each != null && catalogue.tests().containsKey(finding.judged().test())) {
-                Optional<Boolean> present = each.truths().of(condition);
-                spokeOf.put(finding.examination(), present.isPresent());
-                counts.computeIfAbsent(finding.judged(), key -> new Count()).add(finding.positive(), present);
-            }
-        }
+        Map<Judged, Count> counts = counts(condition, byVisit, spokeOf);
         List<TestAccuracyJson> tests = counts.entrySet().stream()
                 .filter(each -> inUse(condition, each.getKey()))
                 .map(each -> test(condition, each.getKey(), each.getValue()))
@@ -117,6 +111,43 @@ class OwnAccuracy {
                 spokeOf.size(),
                 (int) spokeOf.values().stream().filter(known -> known).count(),
                 tests);
+    }
+
+    /** @param spokeOf takes the examinations that spoke of the condition, and whether its result is known */
+    private Map<Judged, Count> counts(ConditionId condition, Map<UUID, Spoken> byVisit, Map<UUID, Boolean> spokeOf) {
+        Map<Judged, Count> counts = new LinkedHashMap<>();
+        for (SignedVisits.Finding finding : signed.findings(condition)) {
+            Spoken each = byVisit.get(finding.examination());
+            if (each != null && catalogue.tests().containsKey(finding.judged().test())) {
+                Optional<Boolean> present = each.truths().of(condition);
+                spokeOf.put(finding.examination(), present.isPresent());
+                counts.computeIfAbsent(finding.judged(), key -> new Count()).add(finding.positive(), present);
+            }
+        }
+        return counts;
+    }
+
+    @Override
+    public Map<StudyRecord.Criterion, StudyRecord.Counts> now() {
+        Map<UUID, Spoken> byVisit = complaints.all().stream()
+                .collect(Collectors.toMap(each -> each.visit().examination(), Function.identity()));
+        Map<StudyRecord.Criterion, StudyRecord.Counts> own = new LinkedHashMap<>();
+        catalogue
+                .conditions()
+                .keySet()
+                .forEach(condition -> counts(condition, byVisit, new HashMap<>())
+                        .forEach((judged, count) -> {
+                            if (inUse(condition, judged)) {
+                                count.verified()
+                                        .ifPresent(verified -> own.put(
+                                                new StudyRecord.Criterion(
+                                                        condition.value(),
+                                                        judged.test().value(),
+                                                        judged.criterion().value()),
+                                                verified.asFullyVerified()));
+                            }
+                        }));
+        return own;
     }
 
     /** Answers of one test, by what turned out. */
@@ -157,7 +188,8 @@ class OwnAccuracy {
 
     private TestAccuracyJson test(ConditionId condition, Judged judged, Count count) {
         TestId test = judged.test();
-        Belief.Expected expected = (Belief.Expected) living.evidence().expected(test, judged.criterion(), condition);
+        Belief.Expected expected =
+                (Belief.Expected) living.evidence().asPublished().expected(test, judged.criterion(), condition);
         ClinicAccuracy published = ClinicAccuracy.expected(expected.all(), expected.place());
         return new TestAccuracyJson(
                 test.value(),
