@@ -19,7 +19,7 @@ const NAMED = 20;
 interface Table {
   id: string;
   file: string;
-  csv: string;
+  text: string;
 }
 
 /** A table of studies from a file: looked through first, then kept whole or not at all. */
@@ -47,7 +47,7 @@ export function ImportView() {
       setFault("The file is too large. At most 5,000 records, 7.5 MB.");
       return;
     }
-    const read = { id: crypto.randomUUID(), file: file.name, csv: await file.text() };
+    const read = { id: crypto.randomUUID(), file: file.name, text: await file.text() };
     setTable(read);
     look.mutate(read);
   };
@@ -75,13 +75,13 @@ export function ImportView() {
           the ledger goes out
         </a>
         : change it in a spreadsheet, or write new studies under its first line with an empty first column. It is looked
-        through before anything is kept, and kept whole or not at all.
+        through before anything is kept, and kept whole or not at all. A ledger as JSON comes back the same way.
       </p>
       <label className="mt-4 block text-read font-semibold">
         File
         <input
           type="file"
-          accept=".csv,text/csv"
+          accept=".csv,.json,text/csv,application/json"
           className="mt-1 block min-h-12 w-full rounded border border-edge bg-sheet px-3 py-2.5 text-read font-normal"
           onChange={(event) => {
             void choose(event.target.files?.[0]);
@@ -142,12 +142,14 @@ function Faults({ found }: { found: Schemas["LedgerImportJson"] }) {
   return (
     <>
       <p role="alert" className="border-l-4 border-for pl-3 text-read">
-        {found.faulty} {found.faulty === 1 ? "line cannot" : "lines cannot"} be taken, so nothing is kept.
+        {found.faulty} {found.place === "LINE" ? "line" : "record"}
+        {found.faulty === 1 ? " cannot" : "s cannot"} be taken, so nothing is kept.
       </p>
       <ol className="mt-2 text-read">
         {found.faults.map((fault) => (
           <li key={`${String(fault.line)} ${fault.says}`} className="border-b border-line py-1">
-            Line {fault.line}: {fault.says}
+            {fault.line === 0 ? "The file" : `${found.place === "LINE" ? "Line" : "Record"} ${String(fault.line)}`}:{" "}
+            {fault.says}
           </li>
         ))}
       </ol>

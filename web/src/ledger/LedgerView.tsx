@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { useDeferredValue } from "react";
+import { useDeferredValue, useState } from "react";
 import { Link } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
@@ -7,7 +7,8 @@ import { capital, decimal } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
 import { useAddress } from "../shared/useAddress";
-import { useKeepsLedger } from "./useLedger";
+import { FunnelPlot } from "./FunnelPlot";
+import { useKeepsLedger, useWaiting } from "./useLedger";
 import { USES } from "./words";
 
 type Use = Schemas["RecordJson"]["use"];
@@ -44,6 +45,8 @@ export function LedgerView() {
     placeholderData: keepPreviousData,
   });
   const keeps = useKeepsLedger();
+  const [drawn, setDrawn] = useState(false);
+  const waits = useWaiting().data?.changes.length ?? 0;
   return (
     <main>
       <title>Ledger · Lexicor</title>
@@ -76,6 +79,17 @@ export function LedgerView() {
         <a href="/api/ledger/ledger.csv" download className="inline-flex min-h-12 items-center underline">
           Take it out as a table
         </a>
+        <a href="/api/ledger/ledger.json" download className="inline-flex min-h-12 items-center underline">
+          or as JSON
+        </a>
+        <Link to="/library/ledger/policy" className="inline-flex min-h-12 items-center underline">
+          How studies are put together
+        </Link>
+        {waits > 0 && (
+          <Link to="/library/ledger/waiting" className="inline-flex min-h-12 items-center font-semibold underline">
+            {waits} {waits === 1 ? "change waits" : "changes wait"} for a second person
+          </Link>
+        )}
       </p>
       {ledger.data && (
         <p className="mt-1 max-w-3xl text-note text-soft">
@@ -84,6 +98,16 @@ export function LedgerView() {
           The weighing takes that away.
         </p>
       )}
+      <details
+        onToggle={(event) => {
+          setDrawn(event.currentTarget.open);
+        }}
+      >
+        <summary className="no-print inline-flex min-h-11 cursor-pointer items-center text-note underline">
+          All studies drawn
+        </summary>
+        {drawn && <FunnelPlot />}
+      </details>
       <div className="no-print mt-3 flex flex-wrap items-end gap-4">
         <label className="min-w-64 flex-1 text-note">
           Find a record

@@ -27,10 +27,19 @@ const REASONED: Record<string, { title: string; keep: string; about: string }> =
     keep: "Put it back",
     about: "The clinic’s correction no longer holds; it stays in the history.",
   },
+  DECLINE: {
+    title: "Do not agree",
+    keep: "Do not agree",
+    about: "What was proposed is dropped; it stays in the history.",
+  },
 };
 
 /** A change that needs no more than a reason, with what it would do. */
-export function ReasonedChange({ what, sheet, onDone }: ActionProps & { what: "WITHDRAW" | "RESTORE" | "AS_SHIPPED" }) {
+export function ReasonedChange({
+  what,
+  sheet,
+  onDone,
+}: ActionProps & { what: "WITHDRAW" | "RESTORE" | "AS_SHIPPED" | "DECLINE" }) {
   const [asked] = useState<Change>(() =>
     changeOf(what, { record: sheet.record.id, knows: sheet.standing.knows, why: "to be said" }),
   );

@@ -6,13 +6,14 @@ import { Button } from "../shared/ui/Button";
 import { Facts } from "../shared/ui/Facts";
 import { QUIET_LINK } from "../shared/ui/quietLink";
 import { Message, Waiting } from "../shared/ui/Message";
+import { Differences } from "./Differences";
 import { Papers } from "./Papers";
 import { ReasonedChange, ReviewForm } from "./RecordActions";
 import { recordFacts } from "./recordFacts";
 import { useKeepsLedger, useRecord, type RecordSheet } from "./useLedger";
 import { DOMAINS, RISKS, reviewWords, USES } from "./words";
 
-type Action = "REVIEW" | "WITHDRAW" | "RESTORE" | "AS_SHIPPED";
+type Action = "REVIEW" | "WITHDRAW" | "RESTORE" | "AS_SHIPPED" | "DECLINE";
 
 /** One published result: what it says, whether it weighs, who has checked it, and everything that was changed. */
 export function RecordView() {
@@ -82,6 +83,7 @@ function Record({ sheet }: { sheet: RecordSheet }) {
           you put the record back as shipped or correct it anew.
         </p>
       )}
+      {standing.proposed && <Proposed change={standing.proposed} />}
       <Actions sheet={sheet} action={action} onChoose={setAction} />
       {action === "REVIEW" && <ReviewForm sheet={sheet} onDone={done} />}
       {action !== undefined && action !== "REVIEW" && (
@@ -102,6 +104,23 @@ function Record({ sheet }: { sheet: RecordSheet }) {
       {standing.review && <Review review={standing.review} />}
       <History changes={standing.history} />
     </main>
+  );
+}
+
+function Proposed({ change }: { change: Schemas["LedgerChangeJson"] }) {
+  return (
+    <section className="mt-3 border-l-4 border-for pl-3">
+      <h2 className="text-read font-semibold">A change waits for a second person</h2>
+      <p className="text-read">
+        {change.by}, {when(change.at)}
+        {change.why && `: ${change.why}`}. It weighs once another steward agrees:{" "}
+        <Link className="underline" to="/library/ledger/waiting">
+          what waits
+        </Link>
+        .
+      </p>
+      {change.differences.length > 0 && <Differences differences={change.differences} />}
+    </section>
   );
 }
 
@@ -136,21 +155,9 @@ function Actions({
         Correct
       </Link>
       {standing.withdrawn === "" ? button("WITHDRAW", "Withdraw") : button("RESTORE", "Take back into use")}
+      {standing.proposed && button("DECLINE", "Do not agree")}
       {standing.corrected && button("AS_SHIPPED", "Put back as shipped")}
     </div>
-  );
-}
-
-function Differences({ differences }: { differences: Schemas["LedgerDifferenceJson"][] }) {
-  return (
-    <ul className="text-read">
-      {differences.map((difference) => (
-        <li key={difference.field}>
-          {difference.field}: <del className="text-soft">{difference.before || "nothing"}</del>{" "}
-          <ins className="no-underline">{difference.after || "nothing"}</ins>
-        </li>
-      ))}
-    </ul>
   );
 }
 

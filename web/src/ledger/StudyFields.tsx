@@ -7,6 +7,7 @@ import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
 import { TextField } from "../shared/ui/TextField";
 import { SelectField } from "../shared/ui/SelectField";
 import type { Entry, StudyDraft } from "./studyDraft";
+import { ReferenceFile } from "./ReferenceFile";
 import { DESIGNS, SERIES } from "./words";
 
 type Faults = Record<string, string | undefined>;
@@ -240,6 +241,11 @@ export function HowFields({ draft, faults, put }: FieldsProps) {
       </Step>
       <Step title="Where it stands">
         {text("citation", "Source", "Authors, journal, year; a DOI or PMID if there is one. Nothing is fetched.")}
+        <ReferenceFile
+          onTake={(citation) => {
+            put({ citation });
+          }}
+        />
         {text("note", "Note")}
       </Step>
       <Step title="Whether it is used">

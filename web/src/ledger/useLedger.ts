@@ -20,6 +20,15 @@ export function useRecord(id: string) {
   });
 }
 
+/** What waits for a second person. */
+export function useWaiting() {
+  return useQuery({
+    queryKey: keys.ledgerWaiting,
+    queryFn: () => dataOf(api.GET("/api/ledger/waiting")),
+    staleTime: 0,
+  });
+}
+
 /** What a change would do; asked for anew whenever the change is another. */
 export function usePreview(change: Change | undefined) {
   return useQuery({

@@ -53,3 +53,20 @@ export const DESIGNS: [string, string][] = [
 export function reviewWords(state: string): string {
   return state === "unreviewed" ? "not yet compared with the original" : state;
 }
+
+/** How studies are put together. */
+export const METHODS: [Schemas["LedgerPolicyJson"]["method"], string][] = [
+  ["SYNTHESIS", "All studies together"],
+  ["POOLED", "Each test’s studies alone"],
+  ["BEST_STUDY", "The best study of each test"],
+];
+
+/** What each way of putting studies together does. */
+export const METHOD_DOES: Record<Schemas["LedgerPolicyJson"]["method"], string> = {
+  SYNTHESIS:
+    "What an independent clinic would find: each test also learns from all others, and what inventors find too much is taken away. As the product ships.",
+  POOLED:
+    "The studies of a test are pooled without a look at other tests. Where few have looked, or the inventors alone, it promises too much and too surely.",
+  BEST_STUDY:
+    "The largest independent study speaks; the others are shown beside it. Simple to retrace; it promises too much where only inventors have published.",
+};

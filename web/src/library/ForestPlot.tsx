@@ -80,6 +80,13 @@ export function ForestPlot({ studies, expected, inUse, chosen, onChoose }: Fores
   );
 }
 
+/** What is weighed, by how studies are put together. */
+const WEIGHED: Record<Schemas["ExpectedAccuracyJson"]["method"], string> = {
+  SYNTHESIS: "what an independent clinic would find",
+  POOLED: "its own studies, pooled",
+  BEST_STUDY: "its best study, as it may differ elsewhere",
+};
+
 /** What is weighed: all studies together, each range wide enough for 95 of 100 clinics. */
 function Expected({
   expected,
@@ -93,9 +100,11 @@ function Expected({
   return (
     <tr className="break-inside-avoid border-b border-line bg-tan align-top">
       <th scope="row" className="max-w-72 py-1.5 pr-3 pl-1 text-left font-normal">
-        <strong>Weighed: what an independent clinic would find</strong>
+        <strong>Weighed: {WEIGHED[expected.method]}</strong>
         <span className="block">
-          All studies of the ledger together. The bars hold 95 of 100 clinics, not the mean alone.
+          {expected.own && "With our own results. "}
+          {expected.method === "SYNTHESIS" && "All studies of the ledger together. "}
+          The bars hold 95 of 100 clinics, not the mean alone.
         </span>
         {!chosen && (
           <button type="button" className="no-print min-h-8 underline" onClick={onChoose}>

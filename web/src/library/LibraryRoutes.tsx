@@ -1,5 +1,5 @@
 import { Route, Routes } from "react-router";
-import { ImportView, LedgerView, RecordView, ReviewListView, StudyFormView } from "../ledger";
+import { ImportView, LedgerView, PolicyView, RecordView, ReviewListView, StudyFormView, WaitingView } from "../ledger";
 import { CalculatorsView } from "./CalculatorsView";
 import { ClusterSheetView } from "./ClusterSheetView";
 import { ConditionSheetView } from "./ConditionSheetView";
@@ -20,6 +20,8 @@ export default function LibraryRoutes() {
         <Route path="ledger" element={<LedgerView />} />
         <Route path="ledger/new" element={<StudyFormView />} />
         <Route path="ledger/import" element={<ImportView />} />
+        <Route path="ledger/policy" element={<PolicyView />} />
+        <Route path="ledger/waiting" element={<WaitingView />} />
         <Route path="ledger/review" element={<ReviewListView />} />
         <Route path="ledger/:id" element={<RecordView />} />
         <Route path="ledger/:id/correct" element={<StudyFormView />} />

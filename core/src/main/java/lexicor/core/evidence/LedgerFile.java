@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -49,12 +50,34 @@ public final class LedgerFile {
 
     /** Every record of a ledger as a table, in its order. */
     public static String write(Evidence evidence) {
+        return table(rows(evidence));
+    }
+
+    /** Every record of a ledger, in its order: texts by column, empty where there is nothing to say. */
+    public static List<Map<String, String>> rows(Evidence evidence) {
+        List<String> columns = columns();
+        return evidence.records().stream()
+                .map(record -> {
+                    List<String> cells = Stream.concat(
+                                    cells(record).stream(), cells(evidence.tie(record.id())).stream())
+                            .toList();
+                    Map<String, String> row = new LinkedHashMap<>();
+                    for (int i = 0; i < cells.size(); i++) {
+                        row.put(columns.get(i), cells.get(i));
+                    }
+                    return row;
+                })
+                .toList();
+    }
+
+    /** Rows as a table; a column that a row does not have is empty. */
+    public static String table(List<Map<String, String>> rows) {
         StringBuilder text = new StringBuilder();
         try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
             printer.printRecord(columns());
-            for (AccuracyRecord record : evidence.records()) {
-                printer.printRecord(Stream.concat(cells(record).stream(), cells(evidence.tie(record.id())).stream())
-                        .map(LedgerFile::guarded)
+            for (Map<String, String> row : rows) {
+                printer.printRecord(columns().stream()
+                        .map(column -> guarded(row.getOrDefault(column, "")))
                         .toList());
             }
         } catch (IOException fault) {

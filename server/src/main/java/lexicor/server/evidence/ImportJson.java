@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param same records that say the same
  * @param faulty lines with a fault; nothing is kept where there is one
  * @param faults the first of them
+ * @param place what the faults count: lines of a table, or records of JSON
  * @param effect on the figures; absent where there are faults
  * @param kept whether it has been kept
  */
@@ -26,6 +27,7 @@ public record ImportJson(
         int same,
         int faulty,
         List<LineJson> faults,
+        Place place,
         @Schema(nullable = true) @Nullable PreviewJson effect,
         boolean kept) {
 
@@ -33,7 +35,14 @@ public record ImportJson(
     @Schema(name = "LedgerBroughtJson")
     public record BroughtJson(String record, String subject, String condition, String citation) {}
 
-    /** A line of the table, from 1, and what is wrong with it. */
+    /** What a fault counts by. */
+    @Schema(name = "LedgerPlace")
+    public enum Place {
+        LINE,
+        RECORD
+    }
+
+    /** A line or record, from 1, and what is wrong with it; 0 is the whole file. */
     @Schema(name = "LedgerLineJson")
     public record LineJson(int line, String says) {}
 
@@ -42,7 +51,7 @@ public record ImportJson(
      *
      * @param id given by the page, so that what is sent twice is kept once
      * @param file its name
-     * @param csv its text
+     * @param text what is in it: a table or JSON
      */
     @Schema(name = "LedgerImport")
     public record Table(
@@ -52,5 +61,6 @@ public record ImportJson(
             @Size(max = 200, message = "allowed: at most 200 letters")
             String file,
 
-            @NotNull(message = "allowed: a table of text") String csv) {}
+            @NotNull(message = "allowed: a table of text, or JSON")
+            String text) {}
 }

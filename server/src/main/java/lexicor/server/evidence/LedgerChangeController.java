@@ -2,11 +2,14 @@ package lexicor.server.evidence;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import lexicor.server.audit.Action;
 import lexicor.server.audit.Traced;
 import lexicor.server.load.InTurn;
 import lexicor.server.page.Download;
+import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -53,7 +56,7 @@ class LedgerChangeController {
         return new MadeJson(desk.make(request).value());
     }
 
-    /** The record that was changed. */
+    /** The record that was changed, or what was decided about all of them. */
     @Schema(name = "LedgerMadeJson")
     record MadeJson(String record) implements Traced.Known {
         @Override
@@ -68,6 +71,34 @@ class LedgerChangeController {
     ResponseEntity<String> csv() {
         return Download.text("csv", "ledger.csv", tables.csv());
     }
+
+    /** The same as JSON. */
+    @GetMapping("/ledger.json")
+    @Traced(action = Action.TOOK_OUT, subject = "ledger")
+    ResponseEntity<String> json() {
+        return Download.named("ledger.json")
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(tables.json());
+    }
+
+    /** Sources as a file of references has them, to be taken into a study; nothing is kept. */
+    @PostMapping("/references")
+    List<ReferenceJson> references(@Valid @RequestBody ReferencesRequest request) {
+        return References.read(request.text()).stream()
+                .map(each -> new ReferenceJson(each.citation(), each.title()))
+                .toList();
+    }
+
+    /** @param text of a file in BibTeX or RIS */
+    @Schema(name = "LedgerReferencesRequest")
+    record ReferencesRequest(
+            @NotNull(message = "allowed: the text of a file in BibTeX or RIS")
+            @Size(max = 1_000_000, message = "allowed: at most a million letters")
+            String text) {}
+
+    /** One reference: its source as the ledger writes it, and the title of the paper. */
+    @Schema(name = "LedgerReferenceJson")
+    record ReferenceJson(String citation, String title) {}
 
     /** Looks a table of studies through; nothing is kept. */
     @PostMapping("/import/preview")
@@ -107,9 +138,9 @@ class LedgerChangeController {
     @PostMapping("/policy")
     @InTurn(InTurn.Kind.LEDGER)
     @Traced(action = Action.CHANGED, subject = "ledger")
-    PolicyJson choosePolicy(@Valid @RequestBody PolicyRequest request) {
+    MadeJson choosePolicy(@Valid @RequestBody PolicyRequest request) {
         policy.make(request);
-        return policy.now();
+        return new MadeJson("policy");
     }
 
     /** Changed figures that wait for a second person. */
@@ -129,8 +160,8 @@ class LedgerChangeController {
     @PostMapping("/waiting/agree")
     @InTurn(InTurn.Kind.LEDGER)
     @Traced(action = Action.CHANGED, subject = "ledger")
-    WaitingJson agree(@Valid @RequestBody WaitingRequest request) {
+    MadeJson agree(@Valid @RequestBody WaitingRequest request) {
         waiting.agree(request);
-        return standings.waiting();
+        return new MadeJson("waiting");
     }
 }

@@ -27,6 +27,7 @@ public class LedgerTables {
     private final LedgerStore store;
     private final LedgerDesk desk;
     private final WaitingChanges waiting;
+    private final LedgerJson json;
     private final Clock clock;
 
     LedgerTables(
@@ -35,12 +36,14 @@ public class LedgerTables {
             LedgerStore store,
             LedgerDesk desk,
             WaitingChanges waiting,
+            LedgerJson json,
             Clock clock) {
         this.catalogue = catalogue;
         this.living = living;
         this.store = store;
         this.desk = desk;
         this.waiting = waiting;
+        this.json = json;
         this.clock = clock;
     }
 
@@ -49,15 +52,39 @@ public class LedgerTables {
         return LedgerFile.write(living.evidence());
     }
 
+    /** The same as JSON. */
+    String json() {
+        return json.write(living.evidence());
+    }
+
+    private LedgerFile.Import read(ImportJson.Table table, Evidence now) {
+        if (!LedgerJson.is(table.text())) {
+            return LedgerFile.read(table.file(), table.text(), now, catalogue);
+        }
+        try {
+            LedgerFile.Import read = LedgerFile.read(table.file(), json.table(table.text()), now, catalogue);
+            return new LedgerFile.Import(
+                    read.added(),
+                    read.corrected(),
+                    read.same(),
+                    read.faults().stream()
+                            .map(fault -> new LedgerFile.LineFault(fault.line() - 1, fault.says()))
+                            .toList());
+        } catch (LedgerJson.Unreadable fault) {
+            return new LedgerFile.Import(
+                    List.of(), List.of(), 0, List.of(new LedgerFile.LineFault(0, String.valueOf(fault.getMessage()))));
+        }
+    }
+
     /** What a table would bring; nothing is kept. */
     ImportJson look(ImportJson.Table table) {
         ClinicLedger ledger = living.ledger();
         Evidence now = living.evidence();
-        LedgerFile.Import read = LedgerFile.read(table.file(), table.csv(), now, catalogue);
+        LedgerFile.Import read = read(table, now);
         PreviewJson effect = read.faults().isEmpty()
                 ? desk.effect(now, ledger.and(changes(read, ledger)).evidence(), List.of(), null)
                 : null;
-        return told(read, effect, false);
+        return told(table, read, effect, false);
     }
 
     /** Keeps a table that has no fault, once however often it is sent. */
@@ -65,11 +92,11 @@ public class LedgerTables {
     public ImportJson keep(ImportJson.Table table) {
         long last = store.takeTurn();
         Evidence now = living.evidence(last);
-        LedgerFile.Import read = LedgerFile.read(table.file(), table.csv(), now, catalogue);
+        LedgerFile.Import read = read(table, now);
         List<LedgerChange.Entered> changes = changes(read, living.ledger(last));
         boolean again = store.find(idOf(table.id(), 0)).isPresent();
         if (!read.faults().isEmpty() || changes.isEmpty() || again) {
-            return told(read, null, again);
+            return told(table, read, null, again);
         }
         List<LedgerStore.Kept> kept = new ArrayList<>();
         for (LedgerChange.Entered change : changes) {
@@ -82,7 +109,7 @@ public class LedgerTables {
                     clock.instant()));
         }
         living.add(kept);
-        return told(read, null, true);
+        return told(table, read, null, true);
     }
 
     private static UUID idOf(UUID table, int place) {
@@ -95,7 +122,7 @@ public class LedgerTables {
                 .toList();
     }
 
-    private ImportJson told(LedgerFile.Import read, PreviewJson effect, boolean kept) {
+    private ImportJson told(ImportJson.Table table, LedgerFile.Import read, PreviewJson effect, boolean kept) {
         return new ImportJson(
                 brought(read.added()),
                 brought(read.corrected()),
@@ -105,6 +132,7 @@ public class LedgerTables {
                         .limit(MOST_TOLD)
                         .map(fault -> new ImportJson.LineJson(fault.line(), fault.says()))
                         .toList(),
+                LedgerJson.is(table.text()) ? ImportJson.Place.RECORD : ImportJson.Place.LINE,
                 effect,
                 kept);
     }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lexicor.core.evidence.Funnel;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.RecordUse;
 import lexicor.server.evidence.LivingEvidence;
@@ -83,6 +84,12 @@ class LedgerController {
     @GetMapping("/left")
     ReviewListJson left() {
         return reviews.first(PAGE);
+    }
+
+    /** Every study that weighs by what it found and how surely. */
+    @GetMapping("/funnel")
+    FunnelJson funnel() {
+        return FunnelJson.of(Funnel.of(living.evidence()));
     }
 
     /** One record, how it stands here and how it came to. */

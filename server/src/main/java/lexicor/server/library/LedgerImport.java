@@ -62,13 +62,14 @@ class LedgerImport implements SmartInitializingSingleton {
         for (AccuracyRecord record : evidence.records()) {
             RecordUse use = RecordUse.of(record, evidence, catalogue, catalogue.usualSchools());
             boolean inventors = evidence.byInventors(record.id());
-            LedgerRow row = known.get(record.id().value());
+            LedgerRow row = known.remove(record.id().value());
             if (row == null) {
                 rows.save(new LedgerRow(record, evidence.tie(record.id()), use, inventors, revision));
             } else {
                 row.update(record, evidence.tie(record.id()), use, inventors, revision);
             }
         }
+        rows.deleteAll(known.values());
         rows.flush();
     }
 }

@@ -3,6 +3,7 @@ package lexicor.server.library;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import lexicor.core.catalogue.Pose;
+import lexicor.core.evidence.EvidencePolicy;
 import lexicor.core.nexttest.Usefulness;
 import lexicor.core.synthesis.RocRegion;
 
@@ -105,9 +106,16 @@ public record TestSheetJson(
             String why,
             ExpectedJson expected) {}
 
-    /** What an independent clinic would find, from all studies of the ledger together. */
+    /**
+     * What is weighed.
+     *
+     * @param method how it was made of the studies
+     * @param own whether the clinic's own results of this criterion are in it
+     */
     @Schema(name = "ExpectedAccuracyJson")
     public record ExpectedJson(
+            EvidencePolicy.Method method,
+            boolean own,
             FigureJson sensitivity,
             FigureJson specificity,
             FigureJson lrPositive,

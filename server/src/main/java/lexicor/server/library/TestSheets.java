@@ -27,6 +27,7 @@ import lexicor.core.catalogue.Way;
 import lexicor.core.evidence.Belief;
 import lexicor.core.evidence.Estimate;
 import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.evidence.EvidencePolicy;
 import lexicor.core.evidence.OneMoreStudy;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.RecordUse;
@@ -223,7 +224,10 @@ class TestSheets {
     private TestSheetJson.ExpectedJson expected(EvidenceInUse use) {
         Belief.Expected belief = (Belief.Expected) use.belief();
         ClinicAccuracy clinic = ClinicAccuracy.expected(belief.all(), belief.place());
+        EvidencePolicy policy = living.evidence().policy();
         return new TestSheetJson.ExpectedJson(
+                policy.method(),
+                policy.own().containsKey(belief.one().criterion()),
                 figure(clinic.sensitivity()),
                 figure(clinic.specificity()),
                 ratio(belief.one(), true),

@@ -404,7 +404,7 @@ class LedgerApiTest {
     }
 
     private JsonNode table(String address, String csv) {
-        return steward.post(address, Map.of("id", UUID.randomUUID(), "file", "studies.csv", "csv", csv), 200);
+        return steward.post(address, Map.of("id", UUID.randomUUID(), "file", "studies.csv", "text", csv), 200);
     }
 
     private void send(String id, CommandJson... commands) {

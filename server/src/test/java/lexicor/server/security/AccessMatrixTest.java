@@ -75,7 +75,11 @@ class AccessMatrixTest {
                 "GET /api/library/records",
                 "GET /api/library/records/{id}",
                 "GET /api/library/records/left",
+                "GET /api/library/records/funnel",
                 "GET /api/ledger/changes",
+                "GET /api/ledger/policy",
+                "GET /api/ledger/waiting",
+                "GET /api/ledger/ledger.json",
                 "GET /api/ledger/ledger.csv");
         allow(
                 Set.of("THERAPIST"),
@@ -116,6 +120,11 @@ class AccessMatrixTest {
         allow(
                 Set.of("STEWARD"),
                 "POST /api/ledger/preview",
+                "POST /api/ledger/policy",
+                "POST /api/ledger/policy/preview",
+                "POST /api/ledger/waiting/agree",
+                "POST /api/ledger/waiting/preview",
+                "POST /api/ledger/references",
                 "POST /api/ledger/changes",
                 "POST /api/ledger/import",
                 "POST /api/papers/of/{record}/{paper}",
