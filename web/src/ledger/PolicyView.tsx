@@ -202,10 +202,10 @@ function Results({ label, results }: { label: string; results: Schemas["LedgerOw
         <thead>
           <tr className="border-b-2 border-ink text-left">
             <th className="py-1 pr-3 font-semibold">Test</th>
-            <th className="pr-3 font-semibold">For</th>
+            <th className="hidden pr-3 font-semibold sm:table-cell">For</th>
             <th className="pr-3 text-right font-semibold">Positive with it</th>
             <th className="pr-3 text-right font-semibold">without it</th>
-            <th className="text-right font-semibold">Worth patients</th>
+            <th className="text-right font-semibold">Worth, in patients</th>
           </tr>
         </thead>
         <tbody>
@@ -215,8 +215,9 @@ function Results({ label, results }: { label: string; results: Schemas["LedgerOw
                 <Link className="underline" to={`/library/tests/${result.testId}?for=${result.conditionId}`}>
                   {result.testName}
                 </Link>
+                <span className="block text-soft sm:hidden">{result.conditionName}</span>
               </th>
-              <td className="py-1 pr-3">{result.conditionName}</td>
+              <td className="hidden py-1 pr-3 sm:table-cell">{result.conditionName}</td>
               <td className="py-1 pr-3 text-right">{result.with == null ? "–" : inHundred(result.with)}</td>
               <td className="py-1 pr-3 text-right">{result.without == null ? "–" : inHundred(result.without)}</td>
               <td className="py-1 text-right">{Math.round(result.patients)}</td>

@@ -29,7 +29,7 @@ export function ReferenceFile({ onTake }: { onTake: (citation: string) => void }
         <input
           type="file"
           accept=".bib,.ris,.txt,text/plain"
-          className="mt-1 block min-h-12 w-full py-2 text-read"
+          className="mt-1 block min-h-12 w-full rounded border border-edge bg-sheet px-3 py-2.5 text-read"
           onChange={(event) => {
             const file = event.target.files?.[0];
             if (file) {

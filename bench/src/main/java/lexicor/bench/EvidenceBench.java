@@ -6,12 +6,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.evidence.EvidenceReader;
+import lexicor.core.synthesis.Alone;
 import lexicor.core.synthesis.PredictedAccuracy;
 import lexicor.core.synthesis.StudyRecord;
 import lexicor.core.synthesis.Synthesis;
@@ -81,9 +81,17 @@ public final class EvidenceBench {
                 .filter(each -> !each.originator())
                 .collect(Collectors.groupingBy(StudyRecord::study, LinkedHashMap::new, Collectors.toList()));
         Map<String, Score> scores = new LinkedHashMap<>();
-        List.of("synthesis", "without optimism", "population alone", "best study")
+        List.of(
+                        "synthesis",
+                        "without optimism",
+                        "population alone",
+                        "best study",
+                        "pooled",
+                        "synthesis, the same",
+                        "inventors: best study",
+                        "inventors: pooled",
+                        "inventors: synthesis")
                 .forEach(each -> scores.put(each, new Score()));
-        Score best = new Score();
         SplittableRandom random = new SplittableRandom(11);
         studies.forEach((study, left) -> {
             List<StudyRecord> others =
@@ -100,14 +108,23 @@ public final class EvidenceBench {
                                 of(synthesis, new StudyRecord.Criterion("left out", "left out", "left out")),
                                 record,
                                 random);
-                bestStudy(others, record.criterion()).ifPresent(prediction -> {
-                    scores.get("best study").add(prediction, record, random);
-                    best.add(of(synthesis, record.criterion()), record, random);
-                });
+                List<StudyRecord> same = others.stream()
+                        .filter(each -> each.criterion().equals(record.criterion()))
+                        .toList();
+                if (!same.isEmpty()) {
+                    Map<String, Prediction> ways = Map.of(
+                            "best study", of(best(same)),
+                            "pooled", of(pooled(same)),
+                            "synthesis, the same", of(synthesis, record.criterion()));
+                    ways.forEach((way, prediction) -> scores.get(way).add(prediction, record, random));
+                    if (same.stream().allMatch(StudyRecord::originator)) {
+                        ways.forEach((way, prediction) -> scores.get("inventors: " + way.replace(", the same", ""))
+                                .add(prediction, record, random));
+                    }
+                }
             }
         });
         scores.forEach((name, score) -> score.print(name));
-        best.print("synthesis, the same records");
     }
 
     private static Prediction of(Synthesis synthesis, StudyRecord.Criterion criterion) {
@@ -116,35 +133,30 @@ public final class EvidenceBench {
         return new Prediction(one.mean(), one.predictive());
     }
 
-    /**
-     * The largest independent record of the criterion, else the largest; each logit moved by the spread between
-     * studies.
-     */
-    private static Optional<Prediction> bestStudy(List<StudyRecord> others, StudyRecord.Criterion criterion) {
-        return others.stream()
-                .filter(each -> each.criterion().equals(criterion))
+    /** The largest independent record, else the largest. */
+    private static Alone best(List<StudyRecord> same) {
+        return same.stream()
                 .min(Comparator.comparing(StudyRecord::originator)
                         .thenComparing(each -> -each.counts().tp()
                                 - each.counts().fn()
                                 - each.counts().tn()
                                 - each.counts().fp()))
-                .map(each -> new Prediction(
-                        new double[] {
-                            logit(each.counts().tp(), each.counts().fn()),
-                            logit(each.counts().tn(), each.counts().fp())
-                        },
-                        new double[][] {
-                            {variance(each.counts().tp(), each.counts().fn()), 0},
-                            {0, variance(each.counts().tn(), each.counts().fp())}
-                        }));
+                .map(each -> Alone.study(each.counts(), ELSEWHERE))
+                .orElseThrow();
     }
 
-    private static double logit(double yes, double no) {
-        return Math.log((yes + 0.5) / (no + 0.5));
+    private static Alone pooled(List<StudyRecord> same) {
+        return Alone.pooled(same.stream().map(StudyRecord::counts).toList(), ELSEWHERE);
     }
 
-    private static double variance(double yes, double no) {
-        return 1 / (yes + 0.5) + 1 / (no + 0.5) + ELSEWHERE * ELSEWHERE;
+    private static Prediction of(Alone alone) {
+        double[][] all = new double[2][2];
+        for (int i = 0; i < 2; i++) {
+            for (int j = 0; j < 2; j++) {
+                all[i][j] = alone.posterior()[i][j] + alone.between()[i][j];
+            }
+        }
+        return new Prediction(alone.mean(), all);
     }
 
     private static double logRatio(double tp, double fn, double tn, double fp) {

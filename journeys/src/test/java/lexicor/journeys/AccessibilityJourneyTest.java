@@ -261,6 +261,15 @@ class AccessibilityJourneyTest {
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Withdraw"))
                     .click();
             clean(page, "withdrawal", page.getByText(Pattern.compile("weights? moves?")));
+            page.navigate(Suite.server().address() + "/library/ledger/policy");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("The best study of each test"))
+                    .click();
+            clean(page, "policy", page.getByText(Pattern.compile("weights move")));
+            page.navigate(Suite.server().address() + "/library/ledger/waiting");
+            clean(page, "waiting for a second person", page.getByText("Nothing waits."));
+            page.navigate(Suite.server().address() + "/library/ledger");
+            page.getByText("All studies drawn").click();
+            clean(page, "all studies drawn", page.getByText("diagnostic odds ratio"));
             page.navigate(Suite.server().address() + "/library/ledger/import");
             clean(page, "import", page.getByText("looked through before anything is kept"));
         }

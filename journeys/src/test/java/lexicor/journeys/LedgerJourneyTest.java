@@ -238,6 +238,93 @@ class LedgerJourneyTest {
     }
 
     @Test
+    void another_way_of_putting_studies_together_is_looked_at_first_and_taken_back() {
+        go("/library/ledger");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("How studies are put together"))
+                .click();
+        assertThat(page.getByText("This is how it is now.")).isVisible();
+        press(page, "The best study of each test");
+        assertThat(page.getByText(Pattern.compile("\\d+ weights move"))).isVisible();
+        press(page, "Weigh so from now on");
+        assertThat(page.getByText("allowed: a reason of 3")).isVisible();
+        fill("Why?", "to compare with what we had");
+        press(page, "Weigh so from now on");
+        assertThat(page.getByText("by the best study of each test")).isVisible();
+        go("/library/tests/sh-neer?for=subacromial-pain");
+        assertThat(page.getByText("Weighed: its best study, as it may differ elsewhere"))
+                .isVisible();
+
+        go("/library/ledger/policy");
+        press(page, "All studies together");
+        fill("Why?", "end of the comparison");
+        press(page, "Weigh so from now on");
+        assertThat(page.getByText("This is how it is now.")).isVisible();
+        go("/library/tests/sh-neer?for=subacromial-pain");
+        assertThat(page.getByText("Weighed: what an independent clinic would find"))
+                .isVisible();
+    }
+
+    @Test
+    void where_two_people_are_needed_a_correction_waits_and_its_author_cannot_agree() {
+        second("yes");
+        try {
+            go("/library/ledger/E011/correct");
+            fill("Note", "a second look");
+            press(page, "Show what it would change");
+            fill("Why is it corrected?", "as the paper says");
+            press(page, "Keep the correction");
+            assertThat(page.getByText("A change waits for a second person")).isVisible();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("what waits"))
+                    .click();
+            assertThat(page.getByText("Yours: another person has to agree")).isVisible();
+            go("/library/ledger/E011");
+            press(page, "Do not agree");
+            fill("Why?", "it said so already");
+            press(page, "Do not agree");
+            assertThat(page.getByText("not agreed to")).isVisible();
+        } finally {
+            second("no");
+        }
+    }
+
+    private void second(String choice) {
+        go("/setup/screen");
+        page.getByRole(
+                        AriaRole.GROUP,
+                        new Page.GetByRoleOptions().setName("A changed figure of the ledger needs a second person"))
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions()
+                                .setName(Pattern.compile("^" + choice + "$", Pattern.CASE_INSENSITIVE)))
+                .click();
+        go("/library/ledger/waiting");
+        assertThat(page.getByText(choice.equals("yes") ? "stands here until another steward agrees" : "Nothing waits."))
+                .isVisible();
+    }
+
+    @Test
+    void a_source_is_taken_from_a_file_of_references() {
+        go("/library/ledger/new?test=sh-neer&condition=subacromial-pain");
+        page.getByText("Take the source from a file of references").click();
+        page.getByLabel(Pattern.compile("A file in BibTeX or RIS"))
+                .setInputFiles(new FilePayload("two.ris", "text/plain", """
+                                TY  - JOUR
+                                AU  - Invented, Ann
+                                JO  - J Nowhere
+                                PY  - 2025
+                                ER  -
+                                TY  - JOUR
+                                AU  - Other, Bo
+                                TI  - The second of them
+                                PY  - 2026
+                                ER  -
+                                """.getBytes(StandardCharsets.UTF_8)));
+        page.getByText("The second of them").click();
+        assertThat(page.getByLabel("Source", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("Other B, 2026");
+    }
+
+    @Test
     void everybody_else_reads_the_ledger_and_changes_nothing() {
         try (BrowserContext other = Suite.therapist(Suite.tablet())) {
             Page reader = other.newPage();
