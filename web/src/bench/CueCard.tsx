@@ -5,6 +5,7 @@ import { PoseFigure } from "../shared/drawings/PoseFigure";
 import type { Schemas } from "../shared/api/client";
 import { capital } from "../shared/format";
 import { Facts } from "../shared/ui/Facts";
+import { CARD_STATE } from "../shared/tests/cardState";
 
 /** How much of the card is shown: its name, what is done, everything, or, beside a figure of its own, all lines of the card. */
 export type CardForm = "name" | "short" | "long" | "plain";
@@ -72,7 +73,7 @@ export function CueCard({ test, form, way, buttons, last, done }: CueCardProps) 
         {form !== "name" && (
           <p className="ml-auto hidden max-w-40 text-right text-note leading-tight text-soft sm:block">
             {test.usualName && <strong className="block text-ink">{capital(test.usualName)}</strong>}
-            {test.seconds} s a side{test.review === "drafted" && ", drafted, not yet reviewed"}
+            {test.seconds} s a side{CARD_STATE[test.review]}
           </p>
         )}
         {buttons}

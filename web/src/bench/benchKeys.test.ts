@@ -26,7 +26,7 @@ const test = (...parts: Test["parts"]): Test => ({
   position: "Sitting",
   seconds: 10,
   provocation: 1,
-  review: "drafted",
+  review: "DRAFTED",
   card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" },
   parts,
   wellSideParts: [],

@@ -15,7 +15,7 @@ const test = (id: string, rest: Partial<Schemas["TestJson"]> = {}): Schemas["Tes
   position: "",
   seconds: 30,
   provocation: 1,
-  review: "drafted",
+  review: "DRAFTED",
   card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" },
   parts: [],
   wellSideParts: ["pain"],

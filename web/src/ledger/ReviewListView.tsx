@@ -79,6 +79,57 @@ function Left({ list }: { list: Schemas["ReviewListJson"] }) {
           The first {list.first.length} of {list.left}.
         </p>
       )}
+      <Cards list={list} />
     </main>
+  );
+}
+
+const CARD: Record<Schemas["CardLeftToReviewJson"]["state"], string> = {
+  DRAFTED: "drafted",
+  AGREED: "agreed to",
+  DOUBTFUL: "doubted here",
+  WRONG: "found wrong here",
+  CHANGED_SINCE: "changed since its review",
+};
+
+/** Cards of tests that nobody has agreed to as they are, what answers most here first. */
+function Cards({ list }: { list: Schemas["ReviewListJson"] }) {
+  if (list.cards.length === 0) {
+    return null;
+  }
+  return (
+    <section className="mt-8">
+      <h2 className="font-serif text-xl font-semibold">Cards of tests</h2>
+      <p className="mt-1 text-read">
+        {list.cardsLeft} cards say how a test is done and how its answers are read, and no clinician here has agreed to
+        them yet.
+      </p>
+      <ol className="mt-3 border-t border-line">
+        {list.cards.map((card) => (
+          <li key={card.testId} className="border-b border-line">
+            <Link
+              to={`/library/tests/${card.testId}`}
+              className="grid min-h-12 items-center gap-x-4 px-2 py-1.5 hover:bg-sheet md:grid-cols-[minmax(0,1fr)_14rem]"
+            >
+              <span className="text-read">
+                {card.testName}
+                <span className="text-note text-soft">, {card.region}</span>
+              </span>
+              <span className="text-note">
+                {card.found > 0
+                  ? `in ${String(card.found)} signed ${card.found === 1 ? "examination" : "examinations"}`
+                  : "not found here yet"}
+                <span className="text-soft">; {CARD[card.state]}</span>
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ol>
+      {list.cardsLeft > list.cards.length && (
+        <p className="mt-2 text-note text-soft">
+          The first {list.cards.length} of {list.cardsLeft}.
+        </p>
+      )}
+    </section>
   );
 }

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue, useMemo, useRef, type KeyboardEvent } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { Button } from "../shared/ui/Button";
@@ -84,8 +84,10 @@ function Shelf({ library }: { library: Library }) {
         <h1 className="font-serif text-head font-semibold">Library</h1>
         <p className="text-note text-soft">
           {library.tests.length} tests · {library.conditions.length} conditions · {library.clusters.length} sets.{" "}
-          {library.tests.filter((test) => test.review === "drafted").length} cards drafted, not yet reviewed by a
-          clinician.
+          <Link className="underline" to="/library/ledger/review">
+            {library.tests.filter((test) => test.review !== "AGREED").length} cards not yet agreed to by a clinician
+          </Link>
+          .
         </p>
       </div>
       <div className="mt-3">

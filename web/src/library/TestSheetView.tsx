@@ -9,6 +9,7 @@ import { PoseFigure } from "../shared/drawings/PoseFigure";
 import { poseWords } from "../shared/drawings/poseGeometry";
 import { capital } from "../shared/format";
 import { Facts } from "../shared/ui/Facts";
+import { CardReview } from "./CardReview";
 import { ReadingRules } from "./ReadingRules";
 import { SharedNameQuestion } from "./SharedNameQuestion";
 import { Part, Sheet, SheetHead, ShortList, ToSheet } from "./Sheet";
@@ -75,6 +76,7 @@ function TestSheet({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
           <ReadingRules sheet={sheet} />
         </Part>
       )}
+      <CardReview sheet={sheet} />
       <Part title="What to mind">
         <div className="grid gap-x-10 gap-y-6 md:grid-cols-2">
           <ShortList

@@ -21,7 +21,7 @@ function test(
     structures,
     seconds: 10,
     provocation: 1,
-    review: "drafted",
+    review: "DRAFTED",
     conditions,
     weighedFor: [],
   };

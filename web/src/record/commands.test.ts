@@ -31,7 +31,7 @@ const test: Test = {
   position: "Sitting",
   seconds: 10,
   provocation: 1,
-  review: "drafted",
+  review: "DRAFTED",
   card: { patient: "", you: "", movement: "", ask: "", watch: [], stop: "" },
   parts: [
     {

@@ -268,7 +268,7 @@ class LedgerJourneyTest {
     void where_two_people_are_needed_a_correction_waits_and_its_author_cannot_agree() {
         second("yes");
         try {
-            go("/library/ledger/E011/correct");
+            go("/library/ledger/E353/correct");
             fill("Note", "a second look");
             press(page, "Show what it would change");
             fill("Why is it corrected?", "as the paper says");
@@ -277,7 +277,7 @@ class LedgerJourneyTest {
             page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("what waits"))
                     .click();
             assertThat(page.getByText("Yours: another person has to agree")).isVisible();
-            go("/library/ledger/E011");
+            go("/library/ledger/E353");
             press(page, "Do not agree");
             fill("Why?", "it said so already");
             press(page, "Do not agree");

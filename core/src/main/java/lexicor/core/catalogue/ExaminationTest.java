@@ -14,6 +14,7 @@ import java.util.stream.Stream;
  * @param seconds usual time for one side
  * @param provocation 0 (none) to 3 (likely to hurt or frighten)
  * @param review who has checked the card
+ * @param fingerprint of everything that the content says of it
  * @param parts what is recorded, in order
  * @param wellSideParts keys of the parts asked of the uninvolved side too
  * @param nothing the choices that "Nothing" stands for, by part
@@ -36,6 +37,7 @@ public record ExaminationTest(
         int seconds,
         int provocation,
         String review,
+        String fingerprint,
         CueCard card,
         Conduct conduct,
         List<PartDefinition> parts,

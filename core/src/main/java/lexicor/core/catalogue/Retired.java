@@ -64,6 +64,7 @@ public record Retired(Map<TestId, ExaminationTest> tests, Map<ConditionId, Condi
                 0,
                 0,
                 "retired",
+                "",
                 new CueCard("", "", "", "", List.of(), ""),
                 conduct,
                 parts,

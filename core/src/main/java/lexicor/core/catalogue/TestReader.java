@@ -117,6 +117,7 @@ final class TestReader {
                 node.whole("seconds", 1, 600),
                 node.whole("provocation", 0, 3),
                 node.text("review", "drafted"),
+                node.fingerprint(),
                 card,
                 conduct.read(node, rules),
                 parts,

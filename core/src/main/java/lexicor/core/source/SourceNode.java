@@ -71,6 +71,30 @@ public final class SourceNode {
         }
     }
 
+    /** Short name of everything that stands here: the same as long as no word or order of it changes. */
+    public String fingerprint() {
+        List<String> texts = new ArrayList<>();
+        gather(node, texts);
+        return Fingerprint.of(texts);
+    }
+
+    private static void gather(Node node, List<String> texts) {
+        if (node instanceof ScalarNode scalar) {
+            texts.add(scalar.getValue());
+        } else if (node instanceof SequenceNode sequence) {
+            texts.add("[");
+            sequence.getValue().forEach(each -> gather(each, texts));
+            texts.add("]");
+        } else if (node instanceof MappingNode mapping) {
+            texts.add("{");
+            for (NodeTuple tuple : mapping.getValue()) {
+                gather(tuple.getKeyNode(), texts);
+                gather(tuple.getValueNode(), texts);
+            }
+            texts.add("}");
+        }
+    }
+
     public String file() {
         return file;
     }

@@ -48,16 +48,17 @@ public final class PredictedAccuracy {
      *
      * @param posterior what is uncertain of the mean itself
      * @param predictive the same and how clinics differ
+     * @param between how clinics differ
      */
-    private record Base(RealVector mean, RealMatrix posterior, RealMatrix predictive) {
+    private record Base(RealVector mean, RealMatrix posterior, RealMatrix predictive, RealMatrix between) {
 
-        RealMatrix between() {
-            return predictive.subtract(posterior);
+        static Base of(RealVector mean, RealMatrix posterior, RealMatrix predictive) {
+            return new Base(mean, posterior, predictive, predictive.subtract(posterior));
         }
     }
 
     PredictedAccuracy(List<Criterion> criteria, RealVector mean, RealMatrix posterior, RealMatrix predictive) {
-        this(criteria, new Base(mean, posterior, predictive), Map.of());
+        this(criteria, Base.of(mean, posterior, predictive), Map.of());
     }
 
     private PredictedAccuracy(List<Criterion> criteria, Base base, Map<Criterion, Counts> own) {
@@ -199,7 +200,7 @@ public final class PredictedAccuracy {
                         clinics,
                         times -> new PredictedAccuracy(
                                 criteria,
-                                new Base(
+                                Base.of(
                                         base.mean(),
                                         base.posterior(),
                                         base.posterior().add(base.between().scalarMultiply(times))),
@@ -227,7 +228,7 @@ public final class PredictedAccuracy {
     public PredictedAccuracy with(Map<Criterion, Alone> alone) {
         RealVector means = base.mean().copy();
         RealMatrix posterior = base.posterior().copy();
-        RealMatrix between = base.between();
+        RealMatrix between = base.between().copy();
         for (int place = 0; place < criteria.size(); place++) {
             Alone one = alone.get(criteria.get(place));
             if (one != null) {
@@ -243,7 +244,7 @@ public final class PredictedAccuracy {
                 between.setSubMatrix(one.between(), 2 * place, 2 * place);
             }
         }
-        return new PredictedAccuracy(criteria, new Base(means, posterior, posterior.add(between)), own);
+        return new PredictedAccuracy(criteria, Base.of(means, posterior, posterior.add(between)), own);
     }
 
     private static void set(RealMatrix matrix, int row, int column, double value) {

@@ -3,10 +3,10 @@ package lexicor.server.library;
 import static lexicor.server.json.OrNull.orNull;
 
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Conduct;
@@ -19,6 +19,7 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Part;
 import lexicor.core.examination.StopRules;
 import lexicor.core.examination.WholeAnswer;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.pathway.Pathways;
 import lexicor.core.pathway.Step;
 import org.springframework.stereotype.Component;
@@ -30,9 +31,14 @@ class BenchCards {
     private final Catalogue catalogue;
     private final StopRules stops;
     private final Pathways pathways;
-    private final Map<TestId, RegionJson.TestJson> cards = new ConcurrentHashMap<>();
+    private final CardReviews reviews;
+    private volatile Written written = new Written(-1, Map.of());
 
-    BenchCards(Catalogue catalogue, Pathways pathways) {
+    /** Cards as they were written after so many reviews. */
+    private record Written(long reviews, Map<TestId, RegionJson.TestJson> cards) {}
+
+    BenchCards(Catalogue catalogue, Pathways pathways, CardReviews reviews) {
+        this.reviews = reviews;
         this.pathways = pathways;
         this.catalogue = catalogue;
         this.stops = new StopRules(catalogue);
@@ -40,6 +46,7 @@ class BenchCards {
 
     /** A region's routine with the cards of its tests, of those that can be done beyond it, then of all others. */
     RegionJson region(String region) {
+        Map<TestId, RegionJson.TestJson> cards = cards();
         Routine routine = catalogue.routine(region);
         return new RegionJson(
                 region,
@@ -59,8 +66,7 @@ class BenchCards {
                                 catalogue.tests().keySet())
                         .flatMap(Collection::stream)
                         .distinct()
-                        .map(catalogue::test)
-                        .map(this::test)
+                        .map(test -> Keyed.at(cards, test))
                         .toList(),
                 catalogue.sharedNames().stream()
                         .map(name -> new RegionJson.SharedJson(
@@ -119,12 +125,29 @@ class BenchCards {
         return tests.stream().map(TestId::value).toList();
     }
 
-    /** The card of a test; content never changes, so it is written once for all regions. */
+    /** The card of a test. */
     RegionJson.TestJson test(ExaminationTest test) {
-        return cards.computeIfAbsent(test.id(), id -> written(test));
+        return Keyed.at(cards(), test.id());
     }
 
-    private RegionJson.TestJson written(ExaminationTest test) {
+    /** All cards, written anew when one has been looked through. */
+    private Map<TestId, RegionJson.TestJson> cards() {
+        long last = reviews.last();
+        Written known = written;
+        if (known.reviews() != last) {
+            Map<String, CardState> states = reviews.states(catalogue.tests());
+            Map<TestId, RegionJson.TestJson> cards = new HashMap<>();
+            catalogue
+                    .tests()
+                    .forEach((id, each) ->
+                            cards.put(id, written(each, states.getOrDefault(id.value(), CardReviews.shipped(each)))));
+            known = new Written(last, Map.copyOf(cards));
+            written = known;
+        }
+        return known.cards();
+    }
+
+    private RegionJson.TestJson written(ExaminationTest test, CardState state) {
         CueCard card = test.card();
         Conduct conduct = test.conduct();
         List<RegionJson.OptionJson> watch = card.watch().stream()
@@ -142,7 +165,7 @@ class BenchCards {
                 test.position(),
                 test.seconds(),
                 test.provocation(),
-                test.review(),
+                state,
                 new RegionJson.CardJson(card.patient(), card.you(), card.movement(), card.ask(), watch, card.stop()),
                 test.parts().stream().map(part -> part(test, part)).toList(),
                 test.wellSideParts(),

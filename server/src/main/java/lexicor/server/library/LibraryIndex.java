@@ -12,31 +12,54 @@ import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.SharedName;
 import lexicor.core.catalogue.Stage;
+import lexicor.core.evidence.Evidence;
 import lexicor.server.evidence.LivingEvidence;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
-/** Makes the short list of everything in the library, once. */
+/** Makes the short list of everything in the library, anew when the ledger or the review of a card changes. */
 @Component
 class LibraryIndex {
 
     private final Catalogue catalogue;
     private final LivingEvidence living;
-    private final LibraryJson all;
+    private final CardReviews reviews;
+    private volatile @Nullable Made made;
 
-    LibraryIndex(Catalogue catalogue, LivingEvidence living) {
+    /** The list as it was made after so many reviews by a revision of the evidence. */
+    private record Made(long reviews, String evidence, LibraryJson all) {}
+
+    LibraryIndex(Catalogue catalogue, LivingEvidence living, CardReviews reviews) {
         this.catalogue = catalogue;
         this.living = living;
-        this.all = new LibraryJson(
-                catalogue.revision(),
-                Stream.of(Stage.values()).map(Stage::title).toList(),
-                catalogue.tests().values().stream().map(this::test).toList(),
-                catalogue.conditions().values().stream().map(this::condition).toList(),
-                catalogue.clusters().stream().map(this::cluster).toList(),
-                catalogue.sharedNames().stream().map(this::sharedName).toList());
+        this.reviews = reviews;
     }
 
     LibraryJson all() {
-        return all;
+        long last = reviews.last();
+        Evidence evidence = living.evidence();
+        Made known = made;
+        if (known == null || known.reviews() != last || !known.evidence().equals(evidence.revision())) {
+            known = new Made(last, evidence.revision(), list(evidence));
+            made = known;
+        }
+        return known.all();
+    }
+
+    private LibraryJson list(Evidence evidence) {
+        Map<String, CardState> states = reviews.states(catalogue.tests());
+        return new LibraryJson(
+                catalogue.revision(),
+                Stream.of(Stage.values()).map(Stage::title).toList(),
+                catalogue.tests().values().stream()
+                        .map(test -> test(
+                                test, evidence, states.getOrDefault(test.id().value(), CardReviews.shipped(test))))
+                        .toList(),
+                catalogue.conditions().values().stream()
+                        .map(condition -> condition(condition, evidence))
+                        .toList(),
+                catalogue.clusters().stream().map(this::cluster).toList(),
+                catalogue.sharedNames().stream().map(this::sharedName).toList());
     }
 
     LibraryJson.SharedNameJson sharedName(SharedName name) {
@@ -58,10 +81,9 @@ class LibraryIndex {
         return start;
     }
 
-    private LibraryJson.TestLine test(ExaminationTest test) {
+    private LibraryJson.TestLine test(ExaminationTest test, Evidence evidence, CardState state) {
         List<String> weighedFor = test.reads().stream()
-                .filter(reads ->
-                        living.evidence().inUse(test.id(), reads.condition()).isPresent())
+                .filter(reads -> evidence.inUse(test.id(), reads.condition()).isPresent())
                 .map(reads -> reads.condition().value())
                 .toList();
         return new LibraryJson.TestLine(
@@ -77,7 +99,7 @@ class LibraryIndex {
                 test.conduct().structures(),
                 test.seconds(),
                 test.provocation(),
-                test.review(),
+                state,
                 test.reads().stream()
                         .map(ConditionReading::condition)
                         .map(condition -> condition.value())
@@ -85,13 +107,12 @@ class LibraryIndex {
                 weighedFor);
     }
 
-    private LibraryJson.ConditionLine condition(Condition condition) {
+    private LibraryJson.ConditionLine condition(Condition condition, Evidence evidence) {
         List<ExaminationTest> tests = catalogue.tests().values().stream()
                 .filter(test -> test.readingFor(condition.id()).isPresent())
                 .toList();
         long weighed = tests.stream()
-                .filter(test ->
-                        living.evidence().inUse(test.id(), condition.id()).isPresent())
+                .filter(test -> evidence.inUse(test.id(), condition.id()).isPresent())
                 .count();
         return new LibraryJson.ConditionLine(
                 condition.id().value(),

@@ -32,7 +32,7 @@ public record LibraryJson(
             List<String> structures,
             int seconds,
             int provocation,
-            String review,
+            CardState review,
             List<String> conditions,
             List<String> weighedFor) {}
 

@@ -62,7 +62,7 @@ public record RegionJson(
             String position,
             int seconds,
             int provocation,
-            String review,
+            CardState review,
             CardJson card,
             List<PartJson> parts,
             List<String> wellSideParts,

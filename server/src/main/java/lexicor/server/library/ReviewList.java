@@ -1,8 +1,10 @@
 package lexicor.server.library;
 
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import lexicor.core.catalogue.Catalogue;
 import lexicor.core.evidence.RecordUse;
 import org.springframework.stereotype.Component;
 
@@ -14,8 +16,12 @@ class ReviewList {
 
     private final LedgerRows rows;
     private final FindingsHere findings;
+    private final CardReviews reviews;
+    private final Catalogue catalogue;
 
-    ReviewList(LedgerRows rows, FindingsHere findings) {
+    ReviewList(LedgerRows rows, FindingsHere findings, CardReviews reviews, Catalogue catalogue) {
+        this.reviews = reviews;
+        this.catalogue = catalogue;
         this.rows = rows;
         this.findings = findings;
     }
@@ -27,6 +33,7 @@ class ReviewList {
         List<RecordJson> left = all.stream()
                 .filter(record -> !record.reviewState().equals(CHECKED))
                 .toList();
+        List<ReviewListJson.CardLeftJson> cards = cards(counts);
         return new ReviewListJson(
                 left.stream()
                         .sorted(Comparator.comparing((RecordJson record) -> record.use() != RecordUse.Use.IN_USE)
@@ -43,7 +50,26 @@ class ReviewList {
                         .count(),
                 (int) all.stream()
                         .filter(record -> record.use() == RecordUse.Use.IN_USE)
-                        .count());
+                        .count(),
+                cards.stream().limit(most).toList(),
+                cards.size());
+    }
+
+    /** Cards that are found most here first; of the same the order of the library. */
+    private List<ReviewListJson.CardLeftJson> cards(Map<FindingsHere.Pair, Long> counts) {
+        Map<String, Long> byTest = new HashMap<>();
+        counts.forEach((pair, found) -> byTest.merge(pair.test(), found, Math::max));
+        Map<String, CardState> states = reviews.states(catalogue.tests());
+        return catalogue.tests().values().stream()
+                .map(test -> new ReviewListJson.CardLeftJson(
+                        test.id().value(),
+                        test.name(),
+                        test.region(),
+                        states.getOrDefault(test.id().value(), CardReviews.shipped(test)),
+                        byTest.getOrDefault(test.id().value(), 0L)))
+                .filter(card -> card.state() != CardState.AGREED)
+                .sorted(Comparator.comparing((ReviewListJson.CardLeftJson card) -> -card.found()))
+                .toList();
     }
 
     private static long found(Map<FindingsHere.Pair, Long> counts, RecordJson record) {

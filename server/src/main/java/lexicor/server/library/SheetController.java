@@ -1,5 +1,7 @@
 package lexicor.server.library;
 
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.DecimalMax;
 import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
@@ -17,12 +19,16 @@ import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.Tie;
 import lexicor.core.evidence.Weighable;
 import lexicor.core.findings.WeighingSettings;
+import lexicor.server.audit.Action;
+import lexicor.server.audit.Traced;
 import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.load.InTurn;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.NotFound;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -41,23 +47,43 @@ class SheetController {
     private final TestSheets tests;
     private final ConditionSheets conditions;
     private final ClusterSheets clusters;
+    private final CardReviews reviews;
 
     SheetController(
             Catalogue catalogue,
             LivingEvidence living,
             TestSheets tests,
             ConditionSheets conditions,
-            ClusterSheets clusters) {
+            ClusterSheets clusters,
+            CardReviews reviews) {
         this.catalogue = catalogue;
         this.living = living;
         this.tests = tests;
         this.conditions = conditions;
         this.clusters = clusters;
+        this.reviews = reviews;
     }
 
     @GetMapping("/tests/{id}")
     TestSheetJson test(@PathVariable String id) {
         return tests.sheet(knownTest(id));
+    }
+
+    /** Keeps that somebody has looked the card of a test through. */
+    @PostMapping("/tests/{id}/review")
+    @Traced(action = Action.CHANGED, subject = "card")
+    ReviewedJson review(@PathVariable String id, @Valid @RequestBody CardReviewJson.CardReviewRequest request) {
+        reviews.add(knownTest(id), request);
+        return new ReviewedJson(id);
+    }
+
+    /** The test whose card was looked through. */
+    @Schema(name = "CardReviewedJson")
+    record ReviewedJson(String test) implements Traced.Known {
+        @Override
+        public String tracedId() {
+            return test;
+        }
     }
 
     @GetMapping("/conditions/{id}")

@@ -6,10 +6,17 @@ import lexicor.core.catalogue.Pose;
 import lexicor.core.evidence.EvidencePolicy;
 import lexicor.core.nexttest.Usefulness;
 import lexicor.core.synthesis.RocRegion;
+import org.jspecify.annotations.Nullable;
 
-/** A test in full. {@code pose} is absent where a figure would mislead. */
+/**
+ * A test in full.
+ *
+ * @param reviewed the last review of its card; absent where nobody has looked it through here
+ * @param pose absent where a figure would mislead
+ */
 public record TestSheetJson(
         RegionJson.TestJson test,
+        @Schema(nullable = true) @Nullable CardReviewJson reviewed,
         String stage,
         List<String> positions,
         List<String> structures,

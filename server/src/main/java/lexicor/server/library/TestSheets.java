@@ -53,9 +53,17 @@ class TestSheets {
     private final LedgerRows ledger;
     private final LibraryIndex index;
     private final BenchCards cards;
+    private final CardReviews reviews;
 
-    TestSheets(Catalogue catalogue, LivingEvidence living, LedgerRows ledger, LibraryIndex index, BenchCards cards) {
+    TestSheets(
+            Catalogue catalogue,
+            LivingEvidence living,
+            LedgerRows ledger,
+            LibraryIndex index,
+            BenchCards cards,
+            CardReviews reviews) {
         this.cards = cards;
+        this.reviews = reviews;
         this.catalogue = catalogue;
         this.living = living;
         this.ledger = ledger;
@@ -69,6 +77,7 @@ class TestSheets {
                 .toList();
         return new TestSheetJson(
                 cards.test(test),
+                reviews.last(test).orElse(null),
                 test.stage().title(),
                 test.positions(),
                 conduct.structures(),

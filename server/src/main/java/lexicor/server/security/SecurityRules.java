@@ -91,6 +91,8 @@ class SecurityRules {
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/library/**", "/api/settings", "/api/routines")
                         .authenticated()
+                        .requestMatchers(HttpMethod.POST, "/api/library/tests/*/review")
+                        .hasRole(STEWARD.name())
                         .requestMatchers(HttpMethod.GET, "/api/ledger/**")
                         .authenticated()
                         .requestMatchers("/api/ledger/**")

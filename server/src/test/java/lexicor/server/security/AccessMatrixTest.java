@@ -119,6 +119,7 @@ class AccessMatrixTest {
                 "GET /api/examinations/{id}/versions/{version}/recomputed");
         allow(
                 Set.of("STEWARD"),
+                "POST /api/library/tests/{id}/review",
                 "POST /api/ledger/preview",
                 "POST /api/ledger/policy",
                 "POST /api/ledger/policy/preview",
