@@ -24,7 +24,8 @@ class PageRoutes implements WebMvcConfigurer {
             "/outcomes/{view}/{condition}",
             "/setup/{view}",
             "/library/{kind}",
-            "/library/{kind}/{id}"
+            "/library/{kind}/{id}",
+            "/library/{kind}/{id}/{action}"
         }) {
             views.addViewController(route).setViewName("forward:/index.html");
         }

@@ -38,7 +38,12 @@ class SecurityRulesTest {
                 "/sign-in",
                 "/library",
                 "/library/ledger",
-                "/library/tests/sh-arc"
+                "/library/tests/sh-arc",
+                "/library/ledger/E353",
+                "/library/ledger/E353/correct",
+                "/cases/3f0c/course/7d1a",
+                "/outcomes/waiting",
+                "/outcomes/accuracy/slap"
             })
     void every_view_has_an_address(String address) {
         assertThat(server.get().uri(address)).hasStatusOk().hasForwardedUrl("/index.html");
