@@ -45,6 +45,13 @@ function Left({ list }: { list: Schemas["ReviewListJson"] }) {
         <rect width={400} height={10} fill="none" stroke="var(--color-edge)" />
         <rect width={(400 * done) / Math.max(1, list.inUse)} height={10} fill="var(--color-ink)" />
       </svg>
+      {list.cardsLeft > 0 && (
+        <p className="no-print text-note">
+          <a href="#cards" className="inline-flex min-h-11 items-center underline">
+            {list.cardsLeft} cards of tests are left too
+          </a>
+        </p>
+      )}
       {list.first.length === 0 ? (
         <p className="mt-4 text-read">Nothing is left: every record has been found as published.</p>
       ) : (
@@ -98,7 +105,7 @@ function Cards({ list }: { list: Schemas["ReviewListJson"] }) {
     return null;
   }
   return (
-    <section className="mt-8">
+    <section id="cards" className="mt-8">
       <h2 className="font-serif text-xl font-semibold">Cards of tests</h2>
       <p className="mt-1 text-read">
         {list.cardsLeft} cards say how a test is done and how its answers are read, and no clinician here has agreed to
