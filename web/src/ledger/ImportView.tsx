@@ -7,7 +7,7 @@ import { Button } from "../shared/ui/Button";
 import { FormFault } from "../shared/ui/FormFault";
 import { Message } from "../shared/ui/Message";
 import { Effect } from "./Effect";
-import { useKeepsLedger } from "./useLedger";
+import { useKeepsLedger, useWaiting } from "./useLedger";
 
 type Brought = Schemas["LedgerBroughtJson"];
 
@@ -25,6 +25,7 @@ interface Table {
 /** A table of studies from a file: looked through first, then kept whole or not at all. */
 export function ImportView() {
   const keeps = useKeepsLedger();
+  const waiting = useWaiting();
   const cache = useQueryClient();
   const [table, setTable] = useState<Table>();
   const [fault, setFault] = useState<string>();
@@ -130,7 +131,7 @@ export function ImportView() {
           <Link className="underline" to="/library/ledger">
             ledger
           </Link>
-          .
+          .{waiting.data?.needed && " They weigh once another steward agrees."}
         </Message>
       )}
       {keep.data && !keep.data.kept && <Faults found={keep.data} />}

@@ -297,6 +297,45 @@ public final class Differential {
                 conditions.stream().mapToDouble(c -> ifNegative.now[c]).toArray());
     }
 
+    /**
+     * How often a finding would be positive where one condition holds and another does not.
+     *
+     * @param ifOne where the first holds and the other does not, 0..1
+     * @param ifOther where the other holds and the first does not, 0..1
+     */
+    public record Between(double ifOne, double ifOther) {}
+
+    /**
+     * What a finding that is not part of the question says between any two conditions, given what was answered; one for
+     * each part that stands alone.
+     */
+    public List<Pairs> pairs(Finding open) {
+        return maker.make(open).stream().map(this::pairs).toList();
+    }
+
+    private Pairs pairs(Modelled open) {
+        Joined positive = with(open.said(Said.POSITIVE));
+        Joined negative = positive.said(open.finding().id(), Said.NEGATIVE);
+        Posterior ifPositive = posterior(List.of(positive));
+        Posterior ifNegative = posterior(List.of(negative));
+        boolean[] spokenOf = new boolean[forest.size()];
+        positive.families().forEach(root -> Arrays.stream(forest.family(root)).forEach(c -> spokenOf[c] = true));
+        return new Pairs(
+                spokenOf,
+                posterior.now,
+                1 / (1 + Math.exp(ifNegative.logEvidence[0] - ifPositive.logEvidence[0])),
+                both(ifPositive, positive, spokenOf),
+                both(ifNegative, negative, spokenOf));
+    }
+
+    private double[][] both(Posterior after, Joined component, boolean[] spokenOf) {
+        return Pairs.both(
+                new Pairs.States(after.states.get(0), after.weights.get(0), component.active()),
+                forest,
+                shares,
+                spokenOf);
+    }
+
     /** The component of one more finding beside those answered. */
     private Joined with(Modelled more) {
         List<Modelled> entries = new ArrayList<>(answered.entries());

@@ -15,6 +15,7 @@ import lexicor.core.source.Fingerprint;
 public final class ClinicLedger {
 
     private static final String WAITS = "waits for a second person";
+    private static final String DECLINED = "a second person did not agree";
 
     private final Evidence shipped;
     private final Catalogue catalogue;
@@ -33,27 +34,44 @@ public final class ClinicLedger {
      * @param basis fingerprint of the shipped record that was corrected; may be empty
      * @param withdrawn why it was withdrawn; empty where it was not
      * @param proposed what it is to say once a second person agrees; empty where nothing waits
+     * @param declined what was last proposed and not agreed to; empty where nothing was
      */
     public record Standing(
             Optional<LedgerEntry> entered,
             String basis,
             Optional<String> withdrawn,
             Optional<Review> review,
-            Optional<LedgerChange.Proposed> proposed) {
+            Optional<LedgerChange.Proposed> proposed,
+            Optional<LedgerEntry> declined) {
 
-        private static final Standing AS_SHIPPED =
-                new Standing(Optional.empty(), "", Optional.empty(), Optional.empty(), Optional.empty());
+        private static final Standing AS_SHIPPED = new Standing(
+                Optional.empty(), "", Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
         private Standing saying(LedgerEntry entry, String of) {
-            return new Standing(Optional.of(entry), of, withdrawn, review, Optional.empty());
+            return new Standing(Optional.of(entry), of, withdrawn, review, Optional.empty(), declined);
         }
 
         private Standing with(Optional<String> withdrawal) {
-            return new Standing(entered, basis, withdrawal, review, proposed);
+            return new Standing(entered, basis, withdrawal, review, proposed, declined);
         }
 
-        private Standing waiting(Optional<LedgerChange.Proposed> waiting) {
-            return new Standing(entered, basis, withdrawn, review, waiting);
+        private Standing waiting(LedgerChange.Proposed now) {
+            return new Standing(entered, basis, withdrawn, review, Optional.of(now), declined);
+        }
+
+        private Standing declining() {
+            return new Standing(
+                    entered,
+                    basis,
+                    withdrawn,
+                    review,
+                    Optional.empty(),
+                    proposed.map(LedgerChange.Proposed::entry).or(() -> declined));
+        }
+
+        /** What a study says that never came into use: as it was proposed. */
+        public Optional<LedgerEntry> offered() {
+            return proposed.map(LedgerChange.Proposed::entry).or(() -> declined);
         }
 
         private Standing after(LedgerChange.OfRecord change) {
@@ -64,10 +82,10 @@ public final class ClinicLedger {
                 return proposed.map(now -> saying(now.entry(), now.basis())).orElse(this);
             }
             if (change instanceof LedgerChange.Proposed now) {
-                return waiting(Optional.of(now));
+                return waiting(now);
             }
             if (change instanceof LedgerChange.Declined) {
-                return waiting(Optional.empty());
+                return declining();
             }
             if (change instanceof LedgerChange.Withdrawn now) {
                 return with(Optional.of(now.why()));
@@ -76,8 +94,8 @@ public final class ClinicLedger {
                 return with(Optional.empty());
             }
             return change instanceof LedgerChange.Reviewed now
-                    ? new Standing(entered, basis, withdrawn, Optional.of(now.review()), proposed)
-                    : new Standing(Optional.empty(), "", withdrawn, review, proposed);
+                    ? new Standing(entered, basis, withdrawn, Optional.of(now.review()), proposed, declined)
+                    : new Standing(Optional.empty(), "", withdrawn, review, proposed, declined);
         }
     }
 
@@ -114,14 +132,14 @@ public final class ClinicLedger {
     }
 
     /**
-     * What the record says, by the clinic or as shipped; a new study that waits for a second person, what was proposed;
-     * empty where there is none.
+     * What the record says, by the clinic or as shipped; a study that a second person has not agreed to, what was
+     * proposed; empty where there is none.
      */
     public Optional<LedgerEntry> entry(RecordId id) {
         Standing now = standing(id);
         return now.entered()
                 .or(() -> shipped.entry(id))
-                .or(() -> now.proposed().map(proposed -> proposed.entry().unused(WAITS)));
+                .or(() -> now.offered().map(entry -> entry.unused(now.proposed().isPresent() ? WAITS : DECLINED)));
     }
 
     /** Records of which something waits for a second person, in the order in which they were first changed. */
@@ -150,7 +168,7 @@ public final class ClinicLedger {
     public Set<RecordId> enteredHere() {
         return standing.entrySet().stream()
                 .filter(each -> each.getValue().entered().isPresent()
-                        || each.getValue().proposed().isPresent())
+                        || each.getValue().offered().isPresent())
                 .map(Map.Entry::getKey)
                 .collect(Collectors.toUnmodifiableSet());
     }

@@ -8,21 +8,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
+import java.util.concurrent.ConcurrentHashMap;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Thresholds;
-import lexicor.core.evidence.EvidenceInUse;
+import lexicor.core.differential.Pairs;
 import lexicor.core.examination.TestReading;
 import lexicor.core.findings.Visit;
-import lexicor.core.findings.Weight;
 import lexicor.core.findings.WeightedFinding;
 import lexicor.core.findings.WeightedFindings;
-import lexicor.core.lookup.Keyed;
 import lexicor.core.weighing.JointModel;
-import lexicor.core.weighing.PointModel;
 import lexicor.core.weighing.Weighing;
 import org.jspecify.annotations.Nullable;
 
@@ -36,18 +33,19 @@ public final class ExpectedInformation {
 
     private static final double SERIOUS_COUNTS = 2;
 
+    /** A gap that no answer would be noticed by. */
+    private static final double LEAST_DECIBANS = 0.1;
+
     private final Weighing weighing;
     private final Visit visit;
-    private final List<TestReading> tests;
     private final JointModel joint;
     private final WeightedFindings builder;
     private final List<Condition> ranked;
-    private @Nullable Map<ConditionId, Weighing.Model> models;
+    private final Map<TestId, List<Pairs>> pairs = new ConcurrentHashMap<>();
 
     private ExpectedInformation(Weighing weighing, Visit visit, List<TestReading> tests) {
         this.weighing = weighing;
         this.visit = visit;
-        this.tests = tests;
         joint = weighing.jointModel(visit, tests);
         ranked = weighing.ranked(visit);
         builder = new WeightedFindings(weighing.catalogue(), weighing.evidence(), weighing.settings(), visit);
@@ -155,51 +153,30 @@ public final class ExpectedInformation {
                 live);
     }
 
-    private Optional<PointModel.Predicted> predicted(TestId test, Weighing.Model model) {
-        ConditionId condition = model.condition().id();
-        return weighing.catalogue()
-                .test(test)
-                .readingFor(condition)
-                .flatMap(reads -> weighing.evidence().inUse(test, condition, visit.schools()))
-                .map(EvidenceInUse::belief)
-                .map(belief -> model.builder().worthless(belief)
-                        ? PointModel.Predicted.alone(belief)
-                        : model.points()
-                                .predict(
-                                        model.correlations().of(test, condition),
-                                        new Weight.Proportions(belief, true)));
-    }
-
     /**
-     * How well open tests tell two conditions apart: the mean of |log LR for one - log LR for the other| over what each
-     * would answer given what was found, in decibans. A test that speaks of but one of the two by figures, or of each
-     * by another answer, is not among them.
+     * How well open tests tell two conditions apart, given what was found: the mean of |log of how often the test is
+     * positive (negative) where one holds without the other, over how often where the other does|, in decibans. A test
+     * that speaks of neither by figures, or whose answers are the same in both, is not among them.
      */
     public List<Separation> separating(ConditionId one, ConditionId other, Collection<TestId> open) {
-        Map<ConditionId, Weighing.Model> models = models();
         List<Separation> separations = new ArrayList<>();
         for (TestId test : open) {
-            Optional<EvidenceInUse> first = weighing.evidence().inUse(test, one, visit.schools());
-            Optional<EvidenceInUse> second = weighing.evidence().inUse(test, other, visit.schools());
-            if (first.isPresent()
-                    && second.isPresent()
-                    && first.get().criterion().equals(second.get().criterion())) {
-                predicted(test, Keyed.at(models, one))
-                        .ifPresent(a -> predicted(test, Keyed.at(models, other))
-                                .ifPresent(b -> separations.add(new Separation(test, Separation.between(a, b)))));
+            Map<ConditionId, WeightedFinding> loads = builder.open(test, ranked);
+            if (measured(loads.get(one)) || measured(loads.get(other))) {
+                pairs.computeIfAbsent(test, id -> joint.pairs(loads)).stream()
+                        .flatMap(each -> each.between(joint.place(one), joint.place(other)).stream())
+                        .map(each -> Separation.of(each.ifOne(), each.ifOther()))
+                        .max(Comparator.naturalOrder())
+                        .filter(decibans -> decibans >= LEAST_DECIBANS)
+                        .ifPresent(decibans -> separations.add(new Separation(test, decibans)));
             }
         }
         separations.sort(Comparator.comparingDouble(Separation::decibans).reversed());
         return separations;
     }
 
-    /** The chain of each condition, worked out once however many are told apart. */
-    private Map<ConditionId, Weighing.Model> models() {
-        if (models == null) {
-            models = weighing.models(visit, tests).stream()
-                    .collect(Collectors.toMap(model -> model.condition().id(), model -> model));
-        }
-        return models;
+    private static boolean measured(@Nullable WeightedFinding finding) {
+        return finding != null && !finding.borrowed();
     }
 
     /** Entropy of a chance, in bits. */

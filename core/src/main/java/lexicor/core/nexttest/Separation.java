@@ -43,8 +43,19 @@ public record Separation(TestId test, double decibans) {
         return between(PointModel.Predicted.alone(a), PointModel.Predicted.alone(b));
     }
 
-    /** The same from what the answer would be in either, given what was found. */
-    static double between(PointModel.Predicted a, PointModel.Predicted b) {
+    /**
+     * The same from how often the answer would be positive in either, in decibans.
+     *
+     * @param a where one holds and not the other, above 0 and below 1
+     * @param b the other way round
+     */
+    static double of(double a, double b) {
+        double positive = (a + b) / 2;
+        return Decibans.of(
+                positive * Math.abs(Math.log(a / b)) + (1 - positive) * Math.abs(Math.log((1 - a) / (1 - b))));
+    }
+
+    private static double between(PointModel.Predicted a, PointModel.Predicted b) {
         double gapIfPositive = Math.abs(Math.log(a.likelihoodRatio(true) / b.likelihoodRatio(true)));
         double gapIfNegative = Math.abs(Math.log(a.likelihoodRatio(false) / b.likelihoodRatio(false)));
         double positive = (a.withCondition() + b.withCondition()) / 2;

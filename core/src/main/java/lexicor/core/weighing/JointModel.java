@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
@@ -19,6 +20,7 @@ import lexicor.core.differential.Differential;
 import lexicor.core.differential.Finding;
 import lexicor.core.differential.Fits;
 import lexicor.core.differential.Forest;
+import lexicor.core.differential.Pairs;
 import lexicor.core.differential.Target;
 import lexicor.core.draws.Sampler;
 import lexicor.core.evidence.Belief;
@@ -277,21 +279,34 @@ public final class JointModel {
 
     /** What the answers of an open test would do; one entry for each part that is weighed by itself. */
     public List<Ahead> ahead(Map<ConditionId, WeightedFinding> loads) {
+        List<Ahead> ahead = new ArrayList<>();
+        open(loads).flatMap(finding -> differential.ahead(finding).stream()).forEach(each -> {
+            Map<ConditionId, double[]> after = new LinkedHashMap<>();
+            for (int i = 0; i < each.conditions().size(); i++) {
+                after.put(ids.get(each.conditions().get(i)), new double[] {each.ifPositive()[i], each.ifNegative()[i]});
+            }
+            ahead.add(new Ahead(each.positive(), after));
+        });
+        return ahead;
+    }
+
+    /** What an open test says between any two conditions; one entry for each part that is weighed by itself. */
+    public List<Pairs> pairs(Map<ConditionId, WeightedFinding> loads) {
+        return open(loads)
+                .flatMap(finding -> differential.pairs(finding).stream())
+                .toList();
+    }
+
+    /** The place of a condition in what is told of pairs. */
+    public int place(ConditionId condition) {
+        return ids.indexOf(condition);
+    }
+
+    private Stream<Finding> open(Map<ConditionId, WeightedFinding> loads) {
         Map<String, Map<ConditionId, WeightedFinding>> byFamily = new LinkedHashMap<>();
         loads.forEach((condition, load) -> byFamily.computeIfAbsent(key(load, condition), id -> new LinkedHashMap<>())
                 .put(condition, load));
-        List<Ahead> ahead = new ArrayList<>();
-        byFamily.forEach((id, family) -> differential
-                .ahead(finding("open " + id, Finding.Said.OPEN, family))
-                .forEach(each -> {
-                    Map<ConditionId, double[]> after = new LinkedHashMap<>();
-                    for (int i = 0; i < each.conditions().size(); i++) {
-                        after.put(
-                                ids.get(each.conditions().get(i)),
-                                new double[] {each.ifPositive()[i], each.ifNegative()[i]});
-                    }
-                    ahead.add(new Ahead(each.positive(), after));
-                }));
-        return ahead;
+        return byFamily.entrySet().stream()
+                .map(each -> finding("open " + each.getKey(), Finding.Said.OPEN, each.getValue()));
     }
 }

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import lexicor.core.differential.Finding.Said;
 import lexicor.core.posttest.LinkedGroups;
@@ -84,6 +85,15 @@ class DifferentialTest {
 
     /** The same by enumerating all states of all conditions, with linked groups computed by nested integrals. */
     private static double[] bruteForce(Differential.Question question) {
+        int size = question.forest().size();
+        double all = sum(question, state -> true);
+        return IntStream.range(0, size)
+                .mapToDouble(c -> sum(question, state -> state[c]) / all)
+                .toArray();
+    }
+
+    /** What all states of a kind weigh together. */
+    private static double sum(Differential.Question question, Predicate<boolean[]> kind) {
         Forest forest = question.forest();
         double[] starts = forest.coherent(question.starts());
         Modelled.Maker maker = new Modelled.Maker(
@@ -93,9 +103,11 @@ class DifferentialTest {
         List<Modelled> entries = question.findings().stream()
                 .flatMap(each -> maker.make(each).stream())
                 .toList();
-        double[] sums = new double[forest.size()];
         double all = 0;
         for (boolean[] state : allStates(forest)) {
+            if (!kind.test(state)) {
+                continue;
+            }
             double weight = 1;
             for (int c = 0; c < state.length; c++) {
                 double share = forest.parent(c) < 0 ? starts[c] : starts[c] / starts[forest.parent(c)];
@@ -125,12 +137,53 @@ class DifferentialTest {
                 weight *= new LinkedGroups(LINK, linked).answer().givenPresent();
             }
             all += weight;
-            for (int c = 0; c < state.length; c++) {
-                sums[c] += state[c] ? weight : 0;
+        }
+        return all;
+    }
+
+    @ParameterizedTest
+    @ValueSource(longs = {91, 92, 93, 94, 95, 96, 97, 98, 99, 100, 101, 102, 103, 104, 105, 106, 107, 108})
+    void what_a_finding_says_between_two_conditions_agrees_with_brute_force(long seed) {
+        Differential.Question question = random(seed);
+        Finding open = question.findings().get(0);
+        List<Finding> others =
+                question.findings().subList(1, question.findings().size());
+        Differential before = new Differential(with(question, others));
+        int size = question.forest().size();
+        List<Pairs> pairs = before.pairs(open.said(Said.OPEN));
+        for (int one = 0; one < size; one++) {
+            for (int other = 0; other < size; other++) {
+                int first = one;
+                int second = other;
+                List<Pairs.Between> found = pairs.stream()
+                        .flatMap(each -> each.between(first, second).stream())
+                        .toList();
+                double[] ifOne = alone(question, open, others, one, other);
+                double[] ifOther = alone(question, open, others, other, one);
+                if (ifOne[0] + ifOne[1] == 0 || ifOther[0] + ifOther[1] == 0) {
+                    assertThat(found).isEmpty();
+                } else if (found.isEmpty()) {
+                    assertThat(ifOne[0] / (ifOne[0] + ifOne[1]))
+                            .as("a finding that is left out says nothing between them")
+                            .isCloseTo(ifOther[0] / (ifOther[0] + ifOther[1]), within(1e-7));
+                } else if (found.size() == 1) {
+                    assertThat(found.get(0).ifOne()).isCloseTo(ifOne[0] / (ifOne[0] + ifOne[1]), within(1e-7));
+                    assertThat(found.get(0).ifOther()).isCloseTo(ifOther[0] / (ifOther[0] + ifOther[1]), within(1e-7));
+                }
             }
         }
-        double total = all;
-        return Arrays.stream(sums).map(each -> each / total).toArray();
+    }
+
+    /** What states with one condition and without another weigh if the finding is positive, and if it is negative. */
+    private static double[] alone(
+            Differential.Question question, Finding open, List<Finding> others, int one, int other) {
+        double[] weights = new double[2];
+        for (int i = 0; i < 2; i++) {
+            List<Finding> all = new ArrayList<>(others);
+            all.add(open.said(i == 0 ? Said.POSITIVE : Said.NEGATIVE));
+            weights[i] = sum(with(question, all), state -> state[one] && !state[other]);
+        }
+        return weights;
     }
 
     @ParameterizedTest

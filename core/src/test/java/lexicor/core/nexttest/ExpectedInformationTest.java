@@ -111,13 +111,35 @@ class ExpectedInformationTest {
     }
 
     @Test
-    void a_test_that_speaks_of_both_by_the_same_answer_separates_them() {
-        List<Separation> separations = ExpectedInformation.of(WEIGHING, VISIT, List.of())
-                .separating(SUBACROMIAL, ConditionId.of("cuff-tear-full"), ALL);
+    void tests_separate_rivals_the_better_the_further_their_answers_lie_apart() {
+        List<Separation> separations =
+                ExpectedInformation.of(WEIGHING, VISIT, List.of()).separating(SUBACROMIAL, ConditionId.of("slap"), ALL);
         assertThat(separations)
                 .isNotEmpty()
                 .allMatch(each -> each.decibans() > 0)
                 .isSortedAccordingTo((a, b) -> Double.compare(b.decibans(), a.decibans()));
+    }
+
+    @Test
+    void a_test_whose_like_has_answered_separates_less() {
+        TestId hawkins = TestId.of("sh-hawkins");
+        ConditionId slap = ConditionId.of("slap");
+        double before = ExpectedInformation.of(WEIGHING, VISIT, List.of())
+                .separating(SUBACROMIAL, slap, List.of(hawkins))
+                .get(0)
+                .decibans();
+        double after = ExpectedInformation.of(WEIGHING, VISIT, List.of(answered("sh-neer", true)))
+                .separating(SUBACROMIAL, slap, List.of(hawkins))
+                .get(0)
+                .decibans();
+        assertThat(after).isLessThan(before);
+    }
+
+    @Test
+    void nothing_separates_a_condition_from_one_that_it_is_within() {
+        assertThat(ExpectedInformation.of(WEIGHING, VISIT, List.of())
+                        .separating(SUBACROMIAL, ConditionId.of("cuff-tear-full"), ALL))
+                .isEmpty();
     }
 
     @Test

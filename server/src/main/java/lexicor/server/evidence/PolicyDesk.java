@@ -141,8 +141,11 @@ class PolicyDesk {
         LedgerDrafts.reason(request.why());
         List<LedgerStore.Kept> changes = store.policies();
         if (knows(changes) != request.knows()) {
-            throw new Conflict("How studies are put together was changed by "
-                    + accounts.displayName(changes.get(0).author()) + ". Look at it as it is now.");
+            throw new Conflict(
+                    changes.isEmpty()
+                            ? "How studies are put together is as shipped. Look at it as it is now."
+                            : "How studies are put together was changed by "
+                                    + accounts.displayName(changes.get(0).author()) + ". Look at it as it is now.");
         }
         EvidencePolicy before = living.ledger(last).policy();
         EvidencePolicy asked = asked(request, before);

@@ -61,7 +61,7 @@ public class RecordStandings {
                                 proposal(kept),
                                 WaitingChanges.proposed(kept).subjectText(),
                                 WaitingChanges.proposed(kept).conditionText(),
-                                kept.author().equals(me)))
+                                waiting.needed() && kept.author().equals(me)))
                         .toList());
     }
 
@@ -109,11 +109,11 @@ public class RecordStandings {
                 history(changes, shipped));
     }
 
-    /** A new study that waits says what was proposed of it. */
+    /** A new study that nobody else has agreed to says what was proposed of it. */
     private static LedgerEntry said(LedgerEntry entry, ClinicLedger.Standing now, Optional<LedgerEntry> shipped) {
         return now.entered().isPresent() || shipped.isPresent()
                 ? entry
-                : now.proposed().map(LedgerChange.Proposed::entry).orElse(entry);
+                : now.offered().orElse(entry);
     }
 
     /** Ids of the clinic's own studies and of the records that it has corrected. */

@@ -14,6 +14,7 @@ import lexicor.server.problems.BadInput;
 import org.jbibtex.BibTeXDatabase;
 import org.jbibtex.BibTeXEntry;
 import org.jbibtex.BibTeXParser;
+import org.jbibtex.BibTeXString;
 import org.jbibtex.Key;
 import org.jbibtex.LaTeXParser;
 import org.jbibtex.LaTeXPrinter;
@@ -114,13 +115,29 @@ final class References {
     private static List<Reference> bibtex(String text) {
         refuseDeep(text);
         try {
-            BibTeXDatabase database = new BibTeXParser().parse(new StringReader(withoutMark(text)));
+            BibTeXDatabase database = new LenientParser().parse(new StringReader(withoutMark(text)));
             return database.getEntries().values().stream()
                     .map(References::reference)
                     .toList();
         } catch (ParseException | TokenMgrException fault) {
             String says = String.valueOf(fault.getMessage()).lines().findFirst().orElse("");
             throw new BadInput("text", "it cannot be read as BibTeX (" + says + "); allowed: a file in BibTeX or RIS");
+        }
+    }
+
+    /** Takes names that stand for a text, such as months, without asking what they stand for. */
+    private static final class LenientParser extends BibTeXParser {
+
+        LenientParser() throws ParseException {}
+
+        @Override
+        public void checkStringResolution(Key key, BibTeXString string) {
+            // what it stands for may be in a file that nobody has given us
+        }
+
+        @Override
+        public void checkCrossReferenceResolution(Key key, BibTeXEntry entry) {
+            // the same
         }
     }
 

@@ -15,7 +15,7 @@ public record WaitingJson(boolean needed, List<OfJson> changes) {
      * One change.
      *
      * @param subject test or clue in words
-     * @param mine whether the person at work made it, so that another has to agree
+     * @param mine whether the person at work made it, and another has to agree
      */
     @Schema(name = "LedgerWaitingOfJson")
     public record OfJson(StandingJson.ChangeJson change, String subject, String condition, boolean mine) {}

@@ -117,6 +117,14 @@ class LedgerPolicyApiTest {
     }
 
     @Test
+    void a_change_that_nobody_made_is_not_known() {
+        Map<String, Object> ahead = policy("POOLED", "NONE");
+        ahead.put("knows", 1_000_000);
+        assertThat(steward.post("/api/ledger/policy", ahead, 409).get("detail").asString())
+                .contains("Look at it as it is now");
+    }
+
+    @Test
     void own_results_weigh_as_they_were_when_they_were_taken() {
         double before = weight();
         assertThat(steward.post("/api/ledger/policy", policy("SYNTHESIS", "AS_NOW"), 400)
@@ -273,7 +281,24 @@ class LedgerPolicyApiTest {
         assertThat(csv()).contains("waits for a second person");
         other.post("/api/ledger/changes", change(other, "DECLINE", record, "there already"), 200);
         steward.put("/api/settings/second-person", Map.of("value", "no"), 200);
-        steward.get("/api/library/records/" + record, 404);
+        JsonNode after = steward.get("/api/library/records/" + record, 200);
+        assertThat(after.at("/record/because").asString()).contains("a second person did not agree");
+        assertThat(after.at("/standing/proposed").isMissingNode()).isTrue();
+        assertThat(weight()).isEqualTo(before);
+        String next = steward.post(
+                        "/api/ledger/import",
+                        Map.of(
+                                "id",
+                                UUID.randomUUID(),
+                                "file",
+                                "two.csv",
+                                "text",
+                                header + row.replace("Waiting AB", "Later CD") + "\r\n"),
+                        200)
+                .at("/added/0/record")
+                .asString();
+        assertThat(next).as("a key is never given twice").isNotEqualTo(record);
+        steward.post("/api/ledger/changes", change(steward, "WITHDRAW", next, "end of the trial"), 200);
     }
 
     @Test

@@ -50,6 +50,16 @@ class ReferencesTest {
     }
 
     @Test
+    void names_that_stand_for_texts_elsewhere_do_no_harm() {
+        assertThat(References.read("""
+                        @article{a, author = {Able, Ann}, journal = jnowhere, month = jan, year = 2024, crossref = {b}}
+                        @article{c, author = {Able, Ann}, journal = {J Twice}, year = 2025}
+                        """))
+                .extracting(References.Reference::citation)
+                .containsExactly("Able A, jnowhere, 2024", "Able A, J Twice, 2025");
+    }
+
+    @Test
     void what_is_no_file_of_references_is_refused_in_words() {
         assertThatThrownBy(() -> References.read(""))
                 .isInstanceOf(BadInput.class)
