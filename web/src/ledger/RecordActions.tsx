@@ -2,6 +2,7 @@ import { useState } from "react";
 import { faultsOf } from "../shared/api/faults";
 import { Button } from "../shared/ui/Button";
 import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
+import { keptDraft, keepDraft } from "../shared/offline/draft";
 import { FormFault } from "../shared/ui/FormFault";
 import { TextField } from "../shared/ui/TextField";
 import { Effect } from "./Effect";
@@ -95,24 +96,64 @@ interface Judged {
   because: string;
 }
 
+interface ReviewDraft {
+  verdict: string | undefined;
+  words: string;
+  quality: Record<string, Judged>;
+}
+
+function reviewName(record: string): string {
+  return `ledger-review ${record}`;
+}
+
+/** Whether a review of a record was begun and neither kept nor given up. */
+export function reviewBegun(record: string): boolean {
+  return keptDraft(reviewName(record), window.sessionStorage) !== undefined;
+}
+
+/** What is being said of a record; it outlives a reload. */
+function useReviewDraft(sheet: RecordSheet) {
+  const name = reviewName(sheet.record.id);
+  const [draft, setDraft] = useState<ReviewDraft>(
+    () =>
+      (keptDraft(name, window.sessionStorage) as ReviewDraft | undefined) ?? {
+        verdict: undefined,
+        words: "",
+        quality: Object.fromEntries(
+          Object.entries(sheet.standing.review?.quality ?? {}).map(([domain, judged]) => [domain, { ...judged }]),
+        ),
+      },
+  );
+  const put = (part: Partial<ReviewDraft>) => {
+    const changed = { ...draft, ...part };
+    setDraft(changed);
+    keepDraft(name, changed, window.sessionStorage);
+  };
+  const forget = () => {
+    keepDraft(name, undefined, window.sessionStorage);
+  };
+  return { draft, put, forget };
+}
+
 /** A record compared with its original, and how far the study can be trusted. */
 export function ReviewForm({ sheet, onDone }: ActionProps) {
   const [id] = useState(() => crypto.randomUUID());
-  const [verdict, setVerdict] = useState<string>();
-  const [words, setWords] = useState("");
-  const [quality, setQuality] = useState<Record<string, Judged>>(() =>
-    Object.fromEntries(
-      Object.entries(sheet.standing.review?.quality ?? {}).map(([domain, judged]) => [domain, { ...judged }]),
-    ),
-  );
+  const { draft, put, forget } = useReviewDraft(sheet);
+  const { verdict, words, quality } = draft;
+  const done = () => {
+    forget();
+    onDone();
+  };
   const [missing, setMissing] = useState<string>();
-  const change = useChange(onDone);
+  const change = useChange(done);
   const faults = faultsOf(change.error);
   const judge = (domain: string, part: Partial<Judged>) => {
-    setQuality((before) => ({
-      ...before,
-      [domain]: { ...(before[domain] ?? { bias: "UNCLEAR", applies: "UNCLEAR", because: "" }), ...part },
-    }));
+    put({
+      quality: {
+        ...quality,
+        [domain]: { ...(quality[domain] ?? { bias: "UNCLEAR", applies: "UNCLEAR", because: "" }), ...part },
+      },
+    });
     change.reset();
   };
   return (
@@ -144,7 +185,7 @@ export function ReviewForm({ sheet, onDone }: ActionProps) {
         options={VERDICTS}
         fault={missing}
         onChoose={(chosen) => {
-          setVerdict(chosen);
+          put({ verdict: chosen });
           setMissing(undefined);
           change.reset();
         }}
@@ -156,7 +197,7 @@ export function ReviewForm({ sheet, onDone }: ActionProps) {
         value={words}
         fault={faults.words}
         onChange={(text) => {
-          setWords(text);
+          put({ words: text });
           change.reset();
         }}
       />
@@ -210,7 +251,7 @@ export function ReviewForm({ sheet, onDone }: ActionProps) {
         <Button type="submit" look="primary" disabled={change.isPending}>
           {change.isPending ? "Keeping it …" : "Keep the review"}
         </Button>
-        <Button onClick={onDone}>Cancel</Button>
+        <Button onClick={done}>Cancel</Button>
       </div>
     </form>
   );

@@ -8,7 +8,7 @@ import { QUIET_LINK } from "../shared/ui/quietLink";
 import { Message, Waiting } from "../shared/ui/Message";
 import { Differences } from "./Differences";
 import { Papers } from "./Papers";
-import { ReasonedChange, ReviewForm } from "./RecordActions";
+import { ReasonedChange, reviewBegun, ReviewForm } from "./RecordActions";
 import { recordFacts } from "./recordFacts";
 import { useKeepsLedger, useRecord, type RecordSheet } from "./useLedger";
 import { DOMAINS, RISKS, reviewWords, USES } from "./words";
@@ -43,7 +43,10 @@ export function RecordView() {
 
 function Record({ sheet }: { sheet: RecordSheet }) {
   const { record, standing } = sheet;
-  const [action, setAction] = useState<Action>();
+  const keeps = useKeepsLedger();
+  const [action, setAction] = useState<Action | undefined>(() =>
+    keeps && reviewBegun(record.id) ? "REVIEW" : undefined,
+  );
   const done = () => {
     setAction(undefined);
   };

@@ -303,6 +303,20 @@ class LedgerJourneyTest {
     }
 
     @Test
+    void a_review_that_was_begun_outlives_a_reload() {
+        go("/library/ledger/E340");
+        press(page, "Compare with the original");
+        press(page, "Doubtful");
+        fill("What is doubtful or wrong?", "the table and the text differ");
+        page.reload();
+        assertThat(page.getByLabel("What is doubtful or wrong?")).hasValue("the table and the text differ");
+        press(page, "Cancel");
+        page.reload();
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Compare with the original")))
+                .isVisible();
+    }
+
+    @Test
     void a_source_is_taken_from_a_file_of_references() {
         go("/library/ledger/new?test=sh-neer&condition=subacromial-pain");
         page.getByText("Take the source from a file of references").click();

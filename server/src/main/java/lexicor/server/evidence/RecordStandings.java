@@ -135,31 +135,51 @@ public class RecordStandings {
         return then.isEmpty()
                 ? List.of()
                 : store.after(then.getAsLong(), MOST_CHANGES).stream()
-                        .filter(kept -> !(kept.change() instanceof LedgerChange.Reviewed reviewed)
-                                || reviewed.review().verdict() == Review.Verdict.WRONG)
+                        .filter(kept -> weighs(kept.change()))
                         .map(this::change)
                         .toList();
+    }
+
+    /** Whether anything can weigh otherwise for it: not for a proposal, nor for a review that finds nothing wrong. */
+    private static boolean weighs(LedgerChange change) {
+        return change instanceof LedgerChange.Reviewed reviewed
+                ? reviewed.review().verdict() == Review.Verdict.WRONG
+                : !(change instanceof LedgerChange.Proposed || change instanceof LedgerChange.Declined);
     }
 
     private List<StandingJson.ChangeJson> history(List<LedgerStore.Kept> latestFirst, Optional<LedgerEntry> shipped) {
         List<StandingJson.ChangeJson> history = new ArrayList<>();
         Optional<LedgerEntry> before = shipped;
+        Optional<LedgerEntry> waiting = Optional.empty();
         for (int i = latestFirst.size() - 1; i >= 0; i--) {
             LedgerStore.Kept kept = latestFirst.get(i);
-            if (kept.change() instanceof LedgerChange.Entered entered) {
-                history.add(
-                        0,
-                        change(
-                                kept,
-                                before.map(then -> differences(then, entered.entry()))
-                                        .orElse(List.of())));
-                before = Optional.of(entered.entry());
-            } else {
-                history.add(0, change(kept, List.of()));
-                before = kept.change() instanceof LedgerChange.AsShipped ? shipped : before;
+            Optional<LedgerEntry> says = says(kept.change());
+            Optional<LedgerEntry> then = before;
+            history.add(
+                    0,
+                    change(
+                            kept,
+                            says.flatMap(now -> then.map(known -> differences(known, now)))
+                                    .orElse(List.of())));
+            if (kept.change() instanceof LedgerChange.Entered) {
+                before = says;
+            } else if (kept.change() instanceof LedgerChange.Proposed) {
+                waiting = says;
+            } else if (kept.change() instanceof LedgerChange.Agreed) {
+                before = waiting;
+            } else if (kept.change() instanceof LedgerChange.AsShipped) {
+                before = shipped;
             }
         }
         return history;
+    }
+
+    /** What a change has a record say; empty where it is about something else. */
+    private static Optional<LedgerEntry> says(LedgerChange change) {
+        if (change instanceof LedgerChange.Entered entered) {
+            return Optional.of(entered.entry());
+        }
+        return change instanceof LedgerChange.Proposed proposed ? Optional.of(proposed.entry()) : Optional.empty();
     }
 
     /** A change that is not a correction, with who made it. */

@@ -246,6 +246,10 @@ class LedgerPolicyApiTest {
                         .at("/standing/history")
                         .findValuesAsString("words"))
                 .containsExactly("agreed to", "proposed, to be agreed to by a second person");
+        assertThat(steward.get("/api/library/records/E353", 200)
+                        .at("/standing/history/1/differences/0/after")
+                        .asString())
+                .isEqualTo("0.5");
 
         steward.post("/api/ledger/changes", correction(0.6), 200);
         other.post("/api/ledger/changes", change(other, "DECLINE", "E353", "not what the paper says"), 200);
