@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useDeferredValue, useState } from "react";
 import { Link } from "react-router";
+import { usePerson } from "../session";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital, decimal } from "../shared/format";
@@ -45,6 +46,7 @@ export function LedgerView() {
     placeholderData: keepPreviousData,
   });
   const keeps = useKeepsLedger();
+  const seesResults = usePerson().roles.some((role) => role === "STEWARD" || role === "THERAPIST");
   const [drawn, setDrawn] = useState(false);
   const waits = useWaiting().data?.changes.length ?? 0;
   return (
@@ -82,9 +84,11 @@ export function LedgerView() {
         <a href="/api/ledger/ledger.json" download className="inline-flex min-h-12 items-center underline">
           or as JSON
         </a>
-        <Link to="/library/ledger/policy" className="inline-flex min-h-12 items-center underline">
-          How studies are put together
-        </Link>
+        {seesResults && (
+          <Link to="/library/ledger/policy" className="inline-flex min-h-12 items-center underline">
+            How studies are put together
+          </Link>
+        )}
         {waits > 0 && (
           <Link to="/library/ledger/waiting" className="inline-flex min-h-12 items-center font-semibold underline">
             {waits} {waits === 1 ? "change waits" : "changes wait"} for a second person

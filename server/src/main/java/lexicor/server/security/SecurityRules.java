@@ -93,6 +93,8 @@ class SecurityRules {
                         .authenticated()
                         .requestMatchers(HttpMethod.POST, "/api/library/tests/*/review")
                         .hasRole(STEWARD.name())
+                        .requestMatchers(HttpMethod.GET, "/api/ledger/policy")
+                        .hasAnyRole(THERAPIST.name(), STEWARD.name())
                         .requestMatchers(HttpMethod.GET, "/api/ledger/**")
                         .authenticated()
                         .requestMatchers("/api/ledger/**")

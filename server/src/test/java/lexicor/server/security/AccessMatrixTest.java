@@ -77,7 +77,6 @@ class AccessMatrixTest {
                 "GET /api/library/records/left",
                 "GET /api/library/records/funnel",
                 "GET /api/ledger/changes",
-                "GET /api/ledger/policy",
                 "GET /api/ledger/waiting",
                 "GET /api/ledger/ledger.json",
                 "GET /api/ledger/ledger.csv");
@@ -136,6 +135,7 @@ class AccessMatrixTest {
                 "POST /api/settings/note-preview");
         allow(
                 Set.of("THERAPIST", "STEWARD"),
+                "GET /api/ledger/policy",
                 "GET /api/papers/of/{record}",
                 "GET /api/papers/{paper}.pdf",
                 "GET /api/outcomes/conditions",
