@@ -1,9 +1,21 @@
+import type { UseQueryResult } from "@tanstack/react-query";
 import { Link } from "react-router";
 import type { Schemas } from "../shared/api/client";
 import { decimal } from "../shared/format";
 
 type Preview = Schemas["PreviewJson"];
 type Weight = Schemas["LedgerWeightJson"];
+
+/** What a change would do, once it is worked out. */
+export function WorkedOut({ preview }: { preview: UseQueryResult<Preview> }) {
+  return preview.data ? (
+    <Effect preview={preview.data} />
+  ) : (
+    <p role="status" className="text-read text-soft">
+      {preview.isError ? preview.error.message : "Working out what it would change …"}
+    </p>
+  );
+}
 
 /** What a change of the ledger would do to the weights, before it is made. */
 export function Effect({ preview }: { preview: Preview }) {

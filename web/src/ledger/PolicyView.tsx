@@ -10,8 +10,9 @@ import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
 import { FormFault } from "../shared/ui/FormFault";
 import { Message, Waiting } from "../shared/ui/Message";
 import { TextField } from "../shared/ui/TextField";
-import { Effect } from "./Effect";
-import { useKeepsLedger } from "./useLedger";
+import { ToLedger } from "./ToLedger";
+import { WorkedOut } from "./Effect";
+import { useEffectOf, useKeepsLedger } from "./useLedger";
 import { METHODS, METHOD_DOES } from "./words";
 
 type Policy = Schemas["LedgerPolicyJson"];
@@ -45,11 +46,7 @@ function Chosen({ policy }: { policy: Policy }) {
   return (
     <main className="max-w-4xl">
       <title>How studies are put together · Lexicor</title>
-      <p className="no-print mt-3 text-note">
-        <Link to="/library/ledger" className="inline-flex min-h-11 items-center underline">
-          Ledger
-        </Link>
-      </p>
+      <ToLedger />
       <h1 className="font-serif text-head font-semibold">How studies are put together</h1>
       {keeps ? (
         <>
@@ -146,13 +143,9 @@ function Change({ policy, method, own }: { policy: Policy; method: Policy["metho
   const [id] = useState(() => crypto.randomUUID());
   const [why, setWhy] = useState("");
   const asked: Request = { id, knows: policy.knows, method, own, why };
-  const preview = useQuery({
-    queryKey: keys.ledgerPreview(`policy ${method} ${own}`),
-    queryFn: () => dataOf(api.POST("/api/ledger/policy/preview", { body: { ...asked, why: "" } })),
-    staleTime: 0,
-    gcTime: 0,
-    retry: false,
-  });
+  const preview = useEffectOf(`policy ${method} ${own}`, () =>
+    dataOf(api.POST("/api/ledger/policy/preview", { body: { ...asked, why: "" } })),
+  );
   const change = useMutation({
     mutationFn: () => dataOf(api.POST("/api/ledger/policy", { body: asked })),
     onSuccess: () => cache.invalidateQueries(),
@@ -168,13 +161,7 @@ function Change({ policy, method, own }: { policy: Policy; method: Policy["metho
         change.mutate();
       }}
     >
-      {preview.data ? (
-        <Effect preview={preview.data} />
-      ) : (
-        <p role="status" className="text-read text-soft">
-          {preview.isError ? preview.error.message : "Working out what it would change …"}
-        </p>
-      )}
+      <WorkedOut preview={preview} />
       <TextField
         id="policy-why"
         label="Why?"

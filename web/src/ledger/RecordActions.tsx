@@ -1,11 +1,11 @@
 import { useState } from "react";
 import { faultsOf } from "../shared/api/faults";
+import { keptDraft, keepDraft } from "../shared/offline/draft";
 import { Button } from "../shared/ui/Button";
 import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
-import { keptDraft, keepDraft } from "../shared/offline/draft";
 import { FormFault } from "../shared/ui/FormFault";
 import { TextField } from "../shared/ui/TextField";
-import { Effect } from "./Effect";
+import { WorkedOut } from "./Effect";
 import { changeOf, useChange, usePreview, type Change, type RecordSheet } from "./useLedger";
 import { DOMAINS, RISKS, VERDICTS, VERDICT_DOES } from "./words";
 
@@ -61,13 +61,7 @@ export function ReasonedChange({
     >
       <h2 className="font-serif text-xl font-semibold">{words?.title}</h2>
       <p className="text-read">{words?.about}</p>
-      {preview.data ? (
-        <Effect preview={preview.data} />
-      ) : (
-        <p role="status" className="text-read text-soft">
-          {preview.isError ? preview.error.message : "Working out what it would change …"}
-        </p>
-      )}
+      <WorkedOut preview={preview} />
       <TextField
         id="change-why"
         label="Why?"

@@ -6,6 +6,7 @@ import { Button } from "../shared/ui/Button";
 import { Facts } from "../shared/ui/Facts";
 import { QUIET_LINK } from "../shared/ui/quietLink";
 import { Message, Waiting } from "../shared/ui/Message";
+import { ToLedger } from "./ToLedger";
 import { Differences } from "./Differences";
 import { Papers } from "./Papers";
 import { ReasonedChange, reviewBegun, ReviewForm } from "./RecordActions";
@@ -54,11 +55,7 @@ function Record({ sheet }: { sheet: RecordSheet }) {
   return (
     <main className="max-w-4xl">
       <title>{`${record.id} · Lexicor`}</title>
-      <p className="no-print mt-3 text-note">
-        <Link to="/library/ledger" className="inline-flex min-h-11 items-center underline">
-          Ledger
-        </Link>
-      </p>
+      <ToLedger />
       <h1 className="font-serif text-head font-semibold">
         {record.id}: {capital(record.subjectText)}
       </h1>

@@ -4,6 +4,7 @@ import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital } from "../shared/format";
 import { Message, Waiting } from "../shared/ui/Message";
+import { ToLedger } from "./ToLedger";
 import { reviewWords, USES } from "./words";
 
 /** What nobody has compared with its original yet, what weighs and is found most here first. */
@@ -31,11 +32,7 @@ function Left({ list }: { list: Schemas["ReviewListJson"] }) {
   return (
     <main className="max-w-4xl">
       <title>Left to review · Lexicor</title>
-      <p className="no-print mt-3 text-note">
-        <Link to="/library/ledger" className="inline-flex min-h-11 items-center underline">
-          Ledger
-        </Link>
-      </p>
+      <ToLedger />
       <h1 className="font-serif text-head font-semibold">Left to review</h1>
       <p className="mt-1 text-read">
         Of {list.inUse} records that weigh, <strong>{done}</strong> {done === 1 ? "has" : "have"} been compared with the

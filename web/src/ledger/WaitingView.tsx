@@ -1,16 +1,16 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
-import { keys } from "../shared/api/keys";
 import { capital, when } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { FormFault } from "../shared/ui/FormFault";
 import { Message, Waiting } from "../shared/ui/Message";
+import { ToLedger } from "./ToLedger";
 import { Differences } from "./Differences";
-import { Effect } from "./Effect";
-import { useKeepsLedger, useWaiting } from "./useLedger";
+import { WorkedOut } from "./Effect";
+import { useEffectOf, useKeepsLedger, useWaiting } from "./useLedger";
 
 type Of = Schemas["LedgerWaitingOfJson"];
 
@@ -31,11 +31,7 @@ export function WaitingView() {
   return (
     <main className="max-w-4xl">
       <title>Waiting for a second person · Lexicor</title>
-      <p className="no-print mt-3 text-note">
-        <Link to="/library/ledger" className="inline-flex min-h-11 items-center underline">
-          Ledger
-        </Link>
-      </p>
+      <ToLedger />
       <h1 className="font-serif text-head font-semibold">Waiting for a second person</h1>
       {changes.length === 0 ? (
         <p className="mt-1 text-read">
@@ -107,26 +103,16 @@ function Agreement({ changes }: { changes: Of[] }) {
 function Agree({ numbers }: { numbers: number[] }) {
   const cache = useQueryClient();
   const [asked] = useState(() => ({ id: crypto.randomUUID(), numbers }));
-  const preview = useQuery({
-    queryKey: keys.ledgerPreview(`waiting ${numbers.join(" ")}`),
-    queryFn: () => dataOf(api.POST("/api/ledger/waiting/preview", { body: asked })),
-    staleTime: 0,
-    gcTime: 0,
-    retry: false,
-  });
+  const preview = useEffectOf(`waiting ${numbers.join(" ")}`, () =>
+    dataOf(api.POST("/api/ledger/waiting/preview", { body: asked })),
+  );
   const agree = useMutation({
     mutationFn: () => dataOf(api.POST("/api/ledger/waiting/agree", { body: asked })),
     onSuccess: () => cache.invalidateQueries(),
   });
   return (
     <div className="mt-4 flex flex-col gap-3">
-      {preview.data ? (
-        <Effect preview={preview.data} />
-      ) : (
-        <p role="status" className="text-read text-soft">
-          {preview.isError ? preview.error.message : "Working out what it would change …"}
-        </p>
-      )}
+      <WorkedOut preview={preview} />
       <FormFault>{faultsOf(agree.error).other}</FormFault>
       <div>
         <Button

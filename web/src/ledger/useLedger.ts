@@ -29,16 +29,25 @@ export function useWaiting() {
   });
 }
 
-/** What a change would do; asked for anew whenever the change is another. */
-export function usePreview(change: Change | undefined) {
+/** What something would do to the weights; asked for anew whenever it is another. */
+export function useEffectOf(asked: string, ask: () => Promise<Schemas["PreviewJson"]>, enabled = true) {
   return useQuery({
-    queryKey: keys.ledgerPreview(JSON.stringify({ ...change, id: "" })),
-    queryFn: () => dataOf(api.POST("/api/ledger/preview", { body: change as Change })),
-    enabled: change !== undefined,
+    queryKey: keys.ledgerPreview(asked),
+    queryFn: ask,
+    enabled,
     staleTime: 0,
     gcTime: 0,
     retry: false,
   });
+}
+
+/** What a change would do. */
+export function usePreview(change: Change | undefined) {
+  return useEffectOf(
+    JSON.stringify({ ...change, id: "" }),
+    () => dataOf(api.POST("/api/ledger/preview", { body: change as Change })),
+    change !== undefined,
+  );
 }
 
 /** Makes a change. Whatever hangs on the ledger is fetched anew afterwards. */

@@ -1,7 +1,6 @@
 package lexicor.bench;
 
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -24,7 +23,6 @@ import lexicor.core.synthesis.Synthesis;
 public final class EvidenceBench {
 
     private static final int DRAWS = 4_000;
-    private static final double ELSEWHERE = 0.8;
 
     private EvidenceBench() {}
 
@@ -113,8 +111,8 @@ public final class EvidenceBench {
                         .toList();
                 if (!same.isEmpty()) {
                     Map<String, Prediction> ways = Map.of(
-                            "best study", of(best(same)),
-                            "pooled", of(pooled(same)),
+                            "best study", of(Alone.best(same)),
+                            "pooled", of(Alone.pooled(same)),
                             "synthesis, the same", of(synthesis, record.criterion()));
                     ways.forEach((way, prediction) -> scores.get(way).add(prediction, record, random));
                     if (same.stream().allMatch(StudyRecord::originator)) {
@@ -131,22 +129,6 @@ public final class EvidenceBench {
         PredictedAccuracy all = synthesis.predict(criterion.condition(), List.of(criterion));
         PredictedAccuracy.Of one = all.at(all.criteria().indexOf(criterion));
         return new Prediction(one.mean(), one.predictive());
-    }
-
-    /** The largest independent record, else the largest. */
-    private static Alone best(List<StudyRecord> same) {
-        return same.stream()
-                .min(Comparator.comparing(StudyRecord::originator)
-                        .thenComparing(each -> -each.counts().tp()
-                                - each.counts().fn()
-                                - each.counts().tn()
-                                - each.counts().fp()))
-                .map(each -> Alone.study(each.counts(), ELSEWHERE))
-                .orElseThrow();
-    }
-
-    private static Alone pooled(List<StudyRecord> same) {
-        return Alone.pooled(same.stream().map(StudyRecord::counts).toList(), ELSEWHERE);
     }
 
     private static Prediction of(Alone alone) {

@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.differential.Finding.Ratio;
 import lexicor.core.differential.Finding.Said;
@@ -280,30 +281,35 @@ public final class Differential {
         return maker.make(open).stream().map(this::ahead).toList();
     }
 
-    private Ahead ahead(Modelled open) {
-        Joined positive = with(open.said(Said.POSITIVE));
-        Joined negative = positive.said(open.finding().id(), Said.NEGATIVE);
-        Posterior ifPositive = posterior(List.of(positive));
-        Posterior ifNegative = posterior(List.of(negative));
-        List<Integer> conditions = positive.families().stream()
-                .flatMapToInt(root -> Arrays.stream(forest.family(root)))
-                .boxed()
-                .toList();
-        return new Ahead(
-                open.finding().id(),
-                1 / (1 + Math.exp(ifNegative.logEvidence[0] - ifPositive.logEvidence[0])),
-                conditions,
-                conditions.stream().mapToDouble(c -> ifPositive.now[c]).toArray(),
-                conditions.stream().mapToDouble(c -> ifNegative.now[c]).toArray());
+    /** What an open finding would leave, whichever way it is answered. */
+    private record Opened(Joined positive, Joined negative, Posterior ifPositive, Posterior ifNegative) {
+
+        /** The chance that it will be positive, 0..1. */
+        double chance() {
+            return 1 / (1 + Math.exp(ifNegative.logEvidence[0] - ifPositive.logEvidence[0]));
+        }
+
+        IntStream conditions(Forest forest) {
+            return positive.families().stream().flatMapToInt(root -> Arrays.stream(forest.family(root)));
+        }
     }
 
-    /**
-     * How often a finding would be positive where one condition holds and another does not.
-     *
-     * @param ifOne where the first holds and the other does not, 0..1
-     * @param ifOther where the other holds and the first does not, 0..1
-     */
-    public record Between(double ifOne, double ifOther) {}
+    private Opened opened(Modelled open) {
+        Joined positive = with(open.said(Said.POSITIVE));
+        Joined negative = positive.said(open.finding().id(), Said.NEGATIVE);
+        return new Opened(positive, negative, posterior(List.of(positive)), posterior(List.of(negative)));
+    }
+
+    private Ahead ahead(Modelled open) {
+        Opened opened = opened(open);
+        List<Integer> conditions = opened.conditions(forest).boxed().toList();
+        return new Ahead(
+                open.finding().id(),
+                opened.chance(),
+                conditions,
+                conditions.stream().mapToDouble(c -> opened.ifPositive().now[c]).toArray(),
+                conditions.stream().mapToDouble(c -> opened.ifNegative().now[c]).toArray());
+    }
 
     /**
      * What a finding that is not part of the question says between any two conditions, given what was answered; one for
@@ -314,18 +320,15 @@ public final class Differential {
     }
 
     private Pairs pairs(Modelled open) {
-        Joined positive = with(open.said(Said.POSITIVE));
-        Joined negative = positive.said(open.finding().id(), Said.NEGATIVE);
-        Posterior ifPositive = posterior(List.of(positive));
-        Posterior ifNegative = posterior(List.of(negative));
+        Opened opened = opened(open);
         boolean[] spokenOf = new boolean[forest.size()];
-        positive.families().forEach(root -> Arrays.stream(forest.family(root)).forEach(c -> spokenOf[c] = true));
+        opened.conditions(forest).forEach(c -> spokenOf[c] = true);
         return new Pairs(
                 spokenOf,
                 posterior.now,
-                1 / (1 + Math.exp(ifNegative.logEvidence[0] - ifPositive.logEvidence[0])),
-                both(ifPositive, positive, spokenOf),
-                both(ifNegative, negative, spokenOf));
+                opened.chance(),
+                both(opened.ifPositive(), opened.positive(), spokenOf),
+                both(opened.ifNegative(), opened.negative(), spokenOf));
     }
 
     private double[][] both(Posterior after, Joined component, boolean[] spokenOf) {

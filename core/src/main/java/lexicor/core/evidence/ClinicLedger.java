@@ -47,8 +47,8 @@ public final class ClinicLedger {
         private static final Standing AS_SHIPPED = new Standing(
                 Optional.empty(), "", Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
-        private Standing saying(LedgerEntry entry, String of) {
-            return new Standing(Optional.of(entry), of, withdrawn, review, Optional.empty(), declined);
+        private Standing saying(LedgerChange.Says now) {
+            return new Standing(Optional.of(now.entry()), now.basis(), withdrawn, review, Optional.empty(), declined);
         }
 
         private Standing with(Optional<String> withdrawal) {
@@ -76,10 +76,10 @@ public final class ClinicLedger {
 
         private Standing after(LedgerChange.OfRecord change) {
             if (change instanceof LedgerChange.Entered now) {
-                return saying(now.entry(), now.basis());
+                return saying(now);
             }
             if (change instanceof LedgerChange.Agreed) {
-                return proposed.map(now -> saying(now.entry(), now.basis())).orElse(this);
+                return proposed.map(this::saying).orElse(this);
             }
             if (change instanceof LedgerChange.Proposed now) {
                 return waiting(now);

@@ -1,6 +1,5 @@
 package lexicor.core.evidence;
 
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,14 +13,10 @@ import lexicor.core.catalogue.CriterionId;
 import lexicor.core.synthesis.Alone;
 import lexicor.core.synthesis.PredictedAccuracy;
 import lexicor.core.synthesis.StudyRecord;
-import lexicor.core.synthesis.StudyRecord.Counts;
 import lexicor.core.synthesis.Synthesis;
 
 /** What a clinic would find for the criteria of each condition, by its policy. */
 final class Expectations {
-
-    /** Standard deviation on each logit by which a single study's figures differ elsewhere. */
-    private static final double BETWEEN_STUDIES = 0.8;
 
     private final Catalogue catalogue;
     private final Synthesis synthesis;
@@ -59,27 +54,12 @@ final class Expectations {
         Map<StudyRecord.Criterion, Alone> alone = new LinkedHashMap<>();
         studies.forEach((criterion, about) -> {
             if (criterion.condition().equals(condition.value())) {
-                alone.put(criterion, policy.method() == EvidencePolicy.Method.POOLED ? pooled(about) : best(about));
+                alone.put(
+                        criterion,
+                        policy.method() == EvidencePolicy.Method.POOLED ? Alone.pooled(about) : Alone.best(about));
             }
         });
         return alone;
-    }
-
-    private static Alone pooled(List<StudyRecord> about) {
-        return Alone.pooled(about.stream().map(StudyRecord::counts).toList(), BETWEEN_STUDIES);
-    }
-
-    private static Alone best(List<StudyRecord> about) {
-        return about.stream()
-                .min(Comparator.comparing(StudyRecord::originator)
-                        .thenComparing(study -> -patients(study.counts()))
-                        .thenComparing(StudyRecord::id))
-                .map(study -> Alone.study(study.counts(), BETWEEN_STUDIES))
-                .orElseThrow();
-    }
-
-    private static double patients(Counts counts) {
-        return counts.tp() + counts.fn() + counts.tn() + counts.fp();
     }
 
     private static Stream<CriterionId> criteria(ConditionReading reading) {

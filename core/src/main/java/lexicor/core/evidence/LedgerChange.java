@@ -11,25 +11,24 @@ public sealed interface LedgerChange {
     /** From now on studies are put together in this way. */
     record Policy(EvidencePolicy policy) implements LedgerChange {}
 
-    /**
-     * A study of the clinic's own, or a correction of one that is there.
-     *
-     * @param basis fingerprint of the shipped record that was corrected; empty for a study of the clinic's own
-     */
-    record Entered(LedgerEntry entry, String basis) implements OfRecord {
+    /** A change that has a record say something. */
+    sealed interface Says extends OfRecord {
+        LedgerEntry entry();
+
+        /** Fingerprint of the shipped record that it corrects; empty for a study of the clinic's own. */
+        String basis();
+
         @Override
-        public RecordId record() {
-            return entry.id();
+        default RecordId record() {
+            return entry().id();
         }
     }
 
+    /** A study of the clinic's own, or a correction of one that is there. */
+    record Entered(LedgerEntry entry, String basis) implements Says {}
+
     /** What a study is to say once a second person agrees; until then everything weighs as before. */
-    record Proposed(LedgerEntry entry, String basis) implements OfRecord {
-        @Override
-        public RecordId record() {
-            return entry.id();
-        }
-    }
+    record Proposed(LedgerEntry entry, String basis) implements Says {}
 
     /** What was proposed of it holds from now on. */
     record Agreed(RecordId record) implements OfRecord {}

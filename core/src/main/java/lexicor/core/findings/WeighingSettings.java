@@ -1,5 +1,7 @@
 package lexicor.core.findings;
 
+import lexicor.core.synthesis.Alone;
+
 /**
  * How uncertainty is drawn.
  *
@@ -10,7 +12,7 @@ package lexicor.core.findings;
  */
 public record WeighingSettings(int draws, double betweenStudies, double startDeviation, double worthlessWithin) {
 
-    public static final WeighingSettings USUAL = new WeighingSettings(4000, 0.8, 0.5, 0.10);
+    public static final WeighingSettings USUAL = new WeighingSettings(4000, Alone.ELSEWHERE, 0.5, 0.10);
 
     /** Factor on the variance between clinics that a spread between studies stands for; 1 for the usual one. */
     public static double clinics(double betweenStudies) {

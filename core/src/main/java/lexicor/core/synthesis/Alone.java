@@ -1,7 +1,7 @@
 package lexicor.core.synthesis;
 
+import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import lexicor.core.synthesis.StudyRecord.Counts;
 
 /**
@@ -13,12 +13,29 @@ import lexicor.core.synthesis.StudyRecord.Counts;
  */
 public record Alone(double[] mean, double[][] posterior, double[][] between) {
 
+    /** Standard deviation on each logit by which a single study's figures differ elsewhere. */
+    public static final double ELSEWHERE = 0.8;
+
     /**
-     * One study, as it would be found elsewhere: logits with half a patient added to each cell.
+     * The one study that says most, independent first, then the larger, as it would be found elsewhere.
      *
-     * @param between standard deviation on each logit by which its figures differ elsewhere
+     * @param studies of one criterion, at least one
      */
-    public static Alone study(Counts counts, double between) {
+    public static Alone best(List<StudyRecord> studies) {
+        return studies.stream()
+                .min(Comparator.comparing(StudyRecord::originator)
+                        .thenComparing(study -> -patients(study.counts()))
+                        .thenComparing(StudyRecord::id))
+                .map(study -> study(study.counts()))
+                .orElseThrow();
+    }
+
+    private static double patients(Counts counts) {
+        return counts.tp() + counts.fn() + counts.tn() + counts.fp();
+    }
+
+    /** One study, as it would be found elsewhere: logits with half a patient added to each cell. */
+    private static Alone study(Counts counts) {
         double[] mean = new double[2];
         double[] variances = new double[2];
         for (int side = 0; side < 2; side++) {
@@ -27,28 +44,29 @@ public record Alone(double[] mean, double[][] posterior, double[][] between) {
             mean[side] = Math.log(yes / no);
             variances[side] = 1 / yes + 1 / no;
         }
-        return new Alone(mean, diagonal(variances[0], variances[1]), diagonal(between * between, between * between));
+        return new Alone(
+                mean, diagonal(variances[0], variances[1]), diagonal(ELSEWHERE * ELSEWHERE, ELSEWHERE * ELSEWHERE));
     }
 
     /**
-     * All studies pooled; one study as {@link #study}, and so are all their patients together where a pooled figure is
-     * 0 or 1.
+     * All studies pooled; one study as it would be found elsewhere, and so are all their patients together where a
+     * pooled figure is 0 or 1.
      *
-     * @param studies at least one
-     * @param between for one study by itself
+     * @param studies of one criterion, at least one
      */
-    public static Alone pooled(List<Counts> studies, double between) {
-        if (studies.size() == 1) {
-            return study(studies.get(0), between);
+    public static Alone pooled(List<StudyRecord> studies) {
+        List<Counts> counts = studies.stream().map(StudyRecord::counts).toList();
+        if (counts.size() == 1) {
+            return study(counts.get(0));
         }
-        Pooled pooled = Pooling.pool(studies);
+        Pooled pooled = Pooling.pool(counts);
         if (!inside(pooled.sensitivity()) || !inside(pooled.specificity())) {
-            return study(together(studies), between);
+            return study(together(counts));
         }
-        Optional<Pooled.Between> differ = pooled.between();
-        double one = differ.map(Pooled.Between::sdSensitivity).orElse(between);
-        double other = differ.map(Pooled.Between::sdSpecificity).orElse(between);
-        double shared = differ.flatMap(Pooled.Between::correlation).orElse(0.0) * one * other;
+        Pooled.Between differ = pooled.between().orElseThrow();
+        double one = differ.sdSensitivity();
+        double other = differ.sdSpecificity();
+        double shared = differ.correlation().orElse(0.0) * one * other;
         return new Alone(
                 new double[] {
                     LogitNormal.logit(pooled.sensitivity().estimate()),

@@ -74,9 +74,10 @@ public class LedgerDesk {
 
     /** What a second person's agreement would do. Nothing is kept. */
     PreviewJson preview(WaitingRequest request) {
+        ClinicLedger ledger = living.ledger();
         return effect(
                 living.evidence(),
-                waiting.agreement(request, living.ledger()).after().evidence(),
+                ledger.and(waiting.agreement(request, ledger)).evidence(),
                 List.of(),
                 null);
     }

@@ -1,5 +1,6 @@
 package lexicor.server.evidence;
 
+import java.nio.charset.StandardCharsets;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Timestamp;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import lexicor.core.evidence.LedgerChange;
 import lexicor.core.evidence.RecordId;
 import lexicor.core.evidence.Review;
@@ -113,7 +115,7 @@ class LedgerStore {
                 kept.kind().name(),
                 entry(change),
                 change instanceof LedgerChange.Reviewed reviewed ? json.writeValueAsString(reviewed.review()) : null,
-                basis(change),
+                change instanceof LedgerChange.Says now ? now.basis() : "",
                 kept.why(),
                 kept.author(),
                 Timestamp.from(kept.at()));
@@ -121,22 +123,36 @@ class LedgerStore {
     }
 
     private @Nullable String entry(LedgerChange change) {
-        if (change instanceof LedgerChange.Entered entered) {
-            return json.writeValueAsString(StoredEntry.of(entered.entry()));
-        }
-        if (change instanceof LedgerChange.Proposed proposed) {
-            return json.writeValueAsString(StoredEntry.of(proposed.entry()));
+        if (change instanceof LedgerChange.Says now) {
+            return json.writeValueAsString(StoredEntry.of(now.entry()));
         }
         return change instanceof LedgerChange.Policy now
                 ? json.writeValueAsString(StoredPolicy.of(now.policy()))
                 : null;
     }
 
-    private static String basis(LedgerChange change) {
-        if (change instanceof LedgerChange.Entered entered) {
-            return entered.basis();
-        }
-        return change instanceof LedgerChange.Proposed proposed ? proposed.basis() : "";
+    /** Whether changes that were asked for together were made. */
+    boolean made(UUID request) {
+        return find(together(request, 0)).isPresent();
+    }
+
+    private static UUID together(UUID request, int place) {
+        return UUID.nameUUIDFromBytes((request + " " + place).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /**
+     * Changes that are asked for together, to be added behind the last one.
+     *
+     * @param request that asks for them, by which {@link #made} knows them
+     * @param last number of the last change
+     * @param author sign-in name
+     */
+    static List<Kept> together(
+            UUID request, long last, List<? extends LedgerChange> changes, String why, String author, Instant at) {
+        return IntStream.range(0, changes.size())
+                .mapToObj(place ->
+                        new Kept(last + 1 + place, together(request, place), changes.get(place), why, author, at))
+                .toList();
     }
 
     /** The change of an id; empty where there is none. */
@@ -164,6 +180,15 @@ class LedgerStore {
     /** Changes of how studies are put together, the latest first. */
     List<Kept> policies() {
         return database.query(ALL + "where record_id = '' order by number desc", this::kept);
+    }
+
+    /** The last proposal of each record that has one, in order. */
+    List<Kept> proposals() {
+        return database.query(
+                ALL
+                        + "where number in (select max(number) from ledger_change where kind = 'PROPOSED' group by record_id)"
+                        + " order by number",
+                this::kept);
     }
 
     /** Keeps that the ledger had a revision after so many changes. */

@@ -1,9 +1,7 @@
 package lexicor.server.evidence;
 
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.UUID;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.evidence.ClinicLedger;
@@ -94,26 +92,18 @@ public class LedgerTables {
         Evidence now = living.evidence(last);
         LedgerFile.Import read = read(table, now);
         List<LedgerChange.Entered> changes = changes(read, living.ledger(last));
-        boolean again = store.find(idOf(table.id(), 0)).isPresent();
+        boolean again = store.made(table.id());
         if (!read.faults().isEmpty() || changes.isEmpty() || again) {
             return told(table, read, null, again);
         }
-        List<LedgerStore.Kept> kept = new ArrayList<>();
-        for (LedgerChange.Entered change : changes) {
-            kept.add(new LedgerStore.Kept(
-                    last + 1 + kept.size(),
-                    idOf(table.id(), kept.size()),
-                    waiting.first(change),
-                    "from the table “" + table.file().strip() + "”",
-                    CurrentUser.isHere(),
-                    clock.instant()));
-        }
-        living.add(kept);
+        living.add(LedgerStore.together(
+                table.id(),
+                last,
+                changes.stream().map(waiting::first).toList(),
+                "from the table “" + table.file().strip() + "”",
+                CurrentUser.isHere(),
+                clock.instant()));
         return told(table, read, null, true);
-    }
-
-    private static UUID idOf(UUID table, int place) {
-        return UUID.nameUUIDFromBytes((table + " " + place).getBytes(java.nio.charset.StandardCharsets.UTF_8));
     }
 
     private static List<LedgerChange.Entered> changes(LedgerFile.Import read, ClinicLedger ledger) {

@@ -153,7 +153,8 @@ public class RecordStandings {
         Optional<LedgerEntry> waiting = Optional.empty();
         for (int i = latestFirst.size() - 1; i >= 0; i--) {
             LedgerStore.Kept kept = latestFirst.get(i);
-            Optional<LedgerEntry> says = says(kept.change());
+            Optional<LedgerEntry> says =
+                    kept.change() instanceof LedgerChange.Says now ? Optional.of(now.entry()) : Optional.empty();
             Optional<LedgerEntry> then = before;
             history.add(
                     0,
@@ -172,14 +173,6 @@ public class RecordStandings {
             }
         }
         return history;
-    }
-
-    /** What a change has a record say; empty where it is about something else. */
-    private static Optional<LedgerEntry> says(LedgerChange change) {
-        if (change instanceof LedgerChange.Entered entered) {
-            return Optional.of(entered.entry());
-        }
-        return change instanceof LedgerChange.Proposed proposed ? Optional.of(proposed.entry()) : Optional.empty();
     }
 
     /** A change that is not a correction, with who made it. */

@@ -1,12 +1,13 @@
 package lexicor.server.evidence;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import lexicor.core.evidence.AccuracyRecord;
 import lexicor.core.evidence.ClinicLedger;
 import lexicor.core.evidence.LedgerChange;
@@ -56,24 +57,17 @@ class WaitingChanges {
     }
 
     private Map<Long, LedgerStore.Kept> of(ClinicLedger ledger) {
-        Map<Long, LedgerStore.Kept> waiting = new LinkedHashMap<>();
-        for (RecordId id : ledger.waiting()) {
-            store.of(id).stream()
-                    .filter(kept -> kept.change() instanceof LedgerChange.Proposed)
-                    .findFirst()
-                    .ifPresent(kept -> waiting.put(kept.number(), kept));
-        }
-        return waiting;
+        Set<RecordId> waiting = Set.copyOf(ledger.waiting());
+        return store.proposals().stream()
+                .filter(kept -> waiting.contains(RecordId.of(kept.record())))
+                .collect(Collectors.toMap(
+                        LedgerStore.Kept::number, Function.identity(), (one, other) -> one, LinkedHashMap::new));
     }
 
-    /** The ledger once all of these are agreed to, with what has to be kept. */
-    record Agreement(ClinicLedger after, List<LedgerStore.Kept> proposed) {}
-
     /** What agreeing comes to, or the reason why the person at work cannot. */
-    Agreement agreement(WaitingRequest request, ClinicLedger ledger) {
+    List<LedgerChange.Agreed> agreement(WaitingRequest request, ClinicLedger ledger) {
         Map<Long, LedgerStore.Kept> waiting = of(ledger);
-        List<LedgerStore.Kept> agreed = new ArrayList<>();
-        List<LedgerChange> changes = new ArrayList<>();
+        List<LedgerChange.Agreed> agreed = new ArrayList<>();
         for (Long number : request.numbers()) {
             LedgerStore.Kept kept = waiting.get(number);
             if (kept == null) {
@@ -83,33 +77,24 @@ class WaitingChanges {
                 throw new BadInput(
                         "numbers", "you made change " + number + " yourself; allowed: changes of another person");
             }
-            agreed.add(kept);
-            changes.add(new LedgerChange.Agreed(RecordId.of(kept.record())));
+            agreed.add(new LedgerChange.Agreed(RecordId.of(kept.record())));
         }
-        return new Agreement(ledger.and(changes), agreed);
+        return agreed;
     }
 
     /** Agrees, once however often it is asked for. */
     @Transactional
     public void agree(WaitingRequest request) {
         long last = store.takeTurn();
-        if (store.find(idOf(request.id(), 0)).isPresent()) {
+        if (store.made(request.id())) {
             return;
         }
-        List<LedgerStore.Kept> kept = new ArrayList<>();
-        for (LedgerStore.Kept proposed : agreement(request, living.ledger(last)).proposed()) {
-            kept.add(new LedgerStore.Kept(
-                    last + 1 + kept.size(),
-                    idOf(request.id(), kept.size()),
-                    new LedgerChange.Agreed(RecordId.of(proposed.record())),
-                    "",
-                    CurrentUser.isHere(),
-                    clock.instant()));
-        }
-        living.add(kept);
-    }
-
-    private static UUID idOf(UUID agreement, int place) {
-        return UUID.nameUUIDFromBytes((agreement + " " + place).getBytes(StandardCharsets.UTF_8));
+        living.add(LedgerStore.together(
+                request.id(),
+                last,
+                agreement(request, living.ledger(last)),
+                "",
+                CurrentUser.isHere(),
+                clock.instant()));
     }
 }

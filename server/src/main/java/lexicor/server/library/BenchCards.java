@@ -137,10 +137,7 @@ class BenchCards {
         if (known.reviews() != last) {
             Map<String, CardState> states = reviews.states(catalogue.tests());
             Map<TestId, RegionJson.TestJson> cards = new HashMap<>();
-            catalogue
-                    .tests()
-                    .forEach((id, each) ->
-                            cards.put(id, written(each, states.getOrDefault(id.value(), CardReviews.shipped(each)))));
+            catalogue.tests().forEach((id, each) -> cards.put(id, written(each, Keyed.at(states, id.value()))));
             known = new Written(last, Map.copyOf(cards));
             written = known;
         }

@@ -33,9 +33,10 @@ public class CardReviews {
 
     private record Kept(String test, String of, CardReviewJson.Verdict verdict) {}
 
-    /** How every card that was ever looked through stands; the others are as they ship. */
+    /** How every card stands, by the id of its test. */
     Map<String, CardState> states(Map<TestId, ExaminationTest> tests) {
         Map<String, CardState> states = new HashMap<>();
+        tests.forEach((id, test) -> states.put(id.value(), shipped(test)));
         database.query(
                         "select test_id, of_card, verdict from card_review where number in"
                                 + " (select max(number) from card_review group by test_id)",
@@ -47,7 +48,7 @@ public class CardReviews {
     }
 
     /** As a card ships. */
-    static CardState shipped(ExaminationTest test) {
+    private static CardState shipped(ExaminationTest test) {
         return test.review().equals(REVIEWED) ? CardState.AGREED : CardState.DRAFTED;
     }
 

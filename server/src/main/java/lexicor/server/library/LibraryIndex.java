@@ -13,6 +13,7 @@ import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.SharedName;
 import lexicor.core.catalogue.Stage;
 import lexicor.core.evidence.Evidence;
+import lexicor.core.lookup.Keyed;
 import lexicor.server.evidence.LivingEvidence;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -52,8 +53,8 @@ class LibraryIndex {
                 catalogue.revision(),
                 Stream.of(Stage.values()).map(Stage::title).toList(),
                 catalogue.tests().values().stream()
-                        .map(test -> test(
-                                test, evidence, states.getOrDefault(test.id().value(), CardReviews.shipped(test))))
+                        .map(test ->
+                                test(test, evidence, Keyed.at(states, test.id().value())))
                         .toList(),
                 catalogue.conditions().values().stream()
                         .map(condition -> condition(condition, evidence))

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.evidence.RecordUse;
+import lexicor.core.lookup.Keyed;
 import org.springframework.stereotype.Component;
 
 /** What nobody has compared with its original yet: what weighs and is found most here first. */
@@ -65,7 +66,7 @@ class ReviewList {
                         test.id().value(),
                         test.name(),
                         test.region(),
-                        states.getOrDefault(test.id().value(), CardReviews.shipped(test)),
+                        Keyed.at(states, test.id().value()),
                         byTest.getOrDefault(test.id().value(), 0L)))
                 .filter(card -> card.state() != CardState.AGREED)
                 .sorted(Comparator.comparing((ReviewListJson.CardLeftJson card) -> -card.found()))

@@ -132,21 +132,23 @@ class OwnAccuracy implements OwnResults {
         Map<UUID, Spoken> byVisit = complaints.all().stream()
                 .collect(Collectors.toMap(each -> each.visit().examination(), Function.identity()));
         Map<StudyRecord.Criterion, StudyRecord.Counts> own = new LinkedHashMap<>();
-        catalogue
-                .conditions()
-                .keySet()
-                .forEach(condition -> counts(condition, byVisit, new HashMap<>())
-                        .forEach((judged, count) -> {
-                            if (inUse(condition, judged)) {
-                                count.verified()
-                                        .ifPresent(verified -> own.put(
-                                                new StudyRecord.Criterion(
-                                                        condition.value(),
-                                                        judged.test().value(),
-                                                        judged.criterion().value()),
-                                                verified.asFullyVerified()));
-                            }
-                        }));
+        for (ConditionId condition : catalogue.conditions().keySet()) {
+            if (byVisit.values().stream()
+                    .noneMatch(each -> each.truths().of(condition).isPresent())) {
+                continue;
+            }
+            counts(condition, byVisit, new HashMap<>()).forEach((judged, count) -> {
+                if (inUse(condition, judged)) {
+                    count.verified()
+                            .ifPresent(verified -> own.put(
+                                    new StudyRecord.Criterion(
+                                            condition.value(),
+                                            judged.test().value(),
+                                            judged.criterion().value()),
+                                    verified.asFullyVerified()));
+                }
+            });
+        }
         return own;
     }
 
