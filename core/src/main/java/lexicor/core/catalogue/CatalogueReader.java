@@ -8,7 +8,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
@@ -35,9 +34,8 @@ public final class CatalogueReader {
     private final Map<TestId, SourceNode> places = new LinkedHashMap<>();
     private final Map<ConditionId, Pattern> patterns = new LinkedHashMap<>();
     private final List<DependencyGroup> groups = new ArrayList<>();
-    private final List<Lock> locks = new ArrayList<>();
+    private final LockReader locks = new LockReader(known);
     private final Map<String, RedFlag> redFlags = new LinkedHashMap<>();
-    private final Set<String> facts = new HashSet<>();
     private final List<SharedName> sharedNames = new ArrayList<>();
     private final Map<String, Routine> routines = new LinkedHashMap<>();
 
@@ -100,7 +98,7 @@ public final class CatalogueReader {
         ClusterReader clusterReader = new ClusterReader(known, schools);
         each(index, "clusters", node -> once(node, known.clusters, clusterReader.read(node), Cluster::id, "cluster"));
         each(index, "groups", this::group);
-        each(index, "locks", this::lock);
+        each(index, "locks", locks::read);
         each(index, "red-flags", this::redFlag);
         each(index, "shared-names", this::sharedName);
         each(index, "routines", this::routine);
@@ -120,7 +118,7 @@ public final class CatalogueReader {
                 List.copyOf(known.clusters.values()),
                 List.copyOf(groups),
                 schools.questions(),
-                List.copyOf(locks),
+                locks.all(),
                 List.copyOf(redFlags.values()),
                 Map.copyOf(known.clues),
                 List.copyOf(sharedNames),
@@ -256,33 +254,6 @@ public final class CatalogueReader {
                 tests,
                 node.number("rho", 0, 0.95),
                 node.list("learn").stream().map(known::cluster).toList()));
-    }
-
-    private void lock(SourceNode node) {
-        node.allowing("id", "regions", "kinds", "when", "because", "facts", "tests", "sparing");
-        List<Lock.Fact> own = new ArrayList<>();
-        for (SourceNode fact : node.list("facts")) {
-            fact.allowing("fact", "label", "weeks");
-            if (!facts.add(fact.text("fact"))) {
-                throw fact.fault("fact '" + fact.text("fact") + "' locks twice; allowed: one lock for each");
-            }
-            own.add(new Lock.Fact(
-                    fact.text("fact"),
-                    fact.text("label"),
-                    fact.has("weeks") ? OptionalInt.of(fact.whole("weeks", 1, 520)) : OptionalInt.empty()));
-        }
-        if (own.isEmpty()) {
-            throw node.fault("field 'facts' is empty; allowed: at least one fact that locks");
-        }
-        locks.add(new Lock(
-                node.text("id"),
-                node.texts("regions"),
-                node.text("kinds"),
-                node.text("when"),
-                node.text("because"),
-                own,
-                known.tests(node, "tests"),
-                node.text("sparing", "no").equals("yes")));
     }
 
     private void redFlag(SourceNode node) {

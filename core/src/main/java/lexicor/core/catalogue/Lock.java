@@ -13,6 +13,7 @@ import java.util.OptionalInt;
  * @param when what it is about, in a line
  * @param because what could happen, in plain words
  * @param facts any of these locks
+ * @param tests locked by any of the facts; none where only positions are
  * @param sparing whether of all other tests too only the most valuable are to be done
  */
 public record Lock(
@@ -29,8 +30,13 @@ public record Lock(
      * Something about the patient.
      *
      * @param weeks for how long after its date it locks; empty where it locks for as long as it holds
+     * @param positions those that the patient cannot take; a test that can be done in no other is locked too
      */
-    public record Fact(String id, String label, OptionalInt weeks) {
+    public record Fact(String id, String label, OptionalInt weeks, List<String> positions) {
+
+        public Fact {
+            positions = List.copyOf(positions);
+        }
 
         /** The day from which it locks no more; empty where it has no window, or nobody knows when it began. */
         public Optional<LocalDate> until(Optional<LocalDate> since) {

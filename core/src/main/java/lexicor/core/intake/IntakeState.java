@@ -64,6 +64,11 @@ public record IntakeState(
                 .anyMatch(fact -> facts.stream().anyMatch(known -> known.fact().equals(fact.id())));
     }
 
+    /** Positions that the patient cannot take. */
+    public Set<String> positionsOut(Catalogue catalogue) {
+        return LockCheck.positionsOut(catalogue, facts);
+    }
+
     /** Whether a test is locked and nobody decided otherwise. */
     public boolean closed(TestId test) {
         return locked.containsKey(test) && !overrides.containsKey(test);

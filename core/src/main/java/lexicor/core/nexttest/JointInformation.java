@@ -103,6 +103,16 @@ public final class JointInformation {
             return more;
         }
 
+        double between(double low, double high) {
+            double sum = 0;
+            for (Leaf leaf : leaves) {
+                double chance = now * leaf.present() + (1 - now) * leaf.absent();
+                double then = chance > 0 ? now * leaf.present() / chance : now;
+                sum += then >= low && then < high ? chance : 0;
+            }
+            return Math.min(1, sum);
+        }
+
         /** What its tests and a further one tell together. */
         double bitsWith(TestPrediction split) {
             double left = 0;
@@ -217,6 +227,27 @@ public final class JointInformation {
     /** Expected information about one condition, not doubled; 0 where it is not in play. */
     public double bits(ConditionId condition) {
         return outlooks.containsKey(condition) ? outlooks.get(condition).bits() : 0;
+    }
+
+    /** Conditions in play, about which tests could tell something by figures. */
+    public Set<ConditionId> inPlay() {
+        return outlooks.keySet();
+    }
+
+    /** Where a condition in play stands before any of the tests added, 0..1. */
+    public double now(ConditionId condition) {
+        return Keyed.at(outlooks, condition).now();
+    }
+
+    /**
+     * Chance that a condition in play stands from {@code low} to below {@code high} once all tests added have an
+     * answer, 0..1.
+     *
+     * @param low a chance, 0..1
+     * @param high a chance, 0..1
+     */
+    public double between(ConditionId condition, double low, double high) {
+        return Keyed.at(outlooks, condition).between(low, high);
     }
 
     private double counts(ConditionId id) {

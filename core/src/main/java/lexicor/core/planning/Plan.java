@@ -36,7 +36,9 @@ public record Plan(List<Step> steps, List<Out> out, double seconds, int moves, d
         /** Beside what is in the plan it tells next to nothing. */
         TELLS_LITTLE,
         /** It has no figures for a condition in play. */
-        NO_FIGURES
+        NO_FIGURES,
+        /** The therapist does not do it. */
+        NOT_MINE
     }
 
     public Plan {

@@ -53,7 +53,8 @@ public final class Planner {
         this.position = situation
                 .position()
                 .or(() -> Optional.of(
-                        catalogue.routine(situation.visit().region()).beginsIn()));
+                        catalogue.routine(situation.visit().region()).beginsIn()))
+                .filter(begins -> !situation.practice().positionsOut().contains(begins));
         this.customary =
                 Set.copyOf(catalogue.routine(situation.visit().region()).order());
         this.nothing = JointInformation.of(weighing, situation.visit(), situation.found(), situation.doable());
@@ -101,12 +102,12 @@ public final class Planner {
                 .forEach(test -> choice.reasons.put(test, Reason.of(test, Why.BY_HAND)));
         choice.add(purposes.always());
         choice.add(purposes.lookedFor());
-        choice.addWithinShare(purposes.defining());
+        choice.addWithinShare(ready(purposes.defining()));
         choice.add(ready(purposes.serious()));
         ready(purposes.spread()).stream()
                 .filter(reason -> !purposes.served(reason, choice.reasons.keySet()))
                 .forEach(reason -> choice.add(List.of(reason)));
-        choice.add(purposes.telling());
+        choice.add(ready(purposes.telling()));
         choice.addWithinShare(purposes.neededMeasures());
         choice.select();
         List<Reason> pictured = ready(purposes.pictured());
@@ -120,6 +121,11 @@ public final class Planner {
         return plan(order, choice.reasons);
     }
 
+    /** What a plan of this situation may leave open, the likeliest to stay open first. */
+    public List<Limit> limits(Plan plan) {
+        return Limits.of(catalogue, situation, nothing, plan.tests());
+    }
+
     /** Expected information against time, with the knee. */
     public BudgetCurve curve() {
         return curve.updateAndGet(
@@ -128,7 +134,7 @@ public final class Planner {
 
     /** An order of one's own: what it takes and tells, and what speaks against it. */
     public OwnOrder appraise(List<TestId> own) {
-        List<WorkItem> items = WorkItems.of(catalogue, situation.visit().region(), own);
+        List<WorkItem> items = WorkItems.of(catalogue, situation.visit().region(), own, situation.practice());
         WorkOrder order = WorkOrder.asGiven(items, position);
         return new OwnOrder(
                 plan(order, purposes.all()),
@@ -148,7 +154,7 @@ public final class Planner {
                 .mapToDouble(test -> nothing.gain(test) / candidate(test).seconds())
                 .max()
                 .orElse(0);
-        List<TestId> better = situation.doable().stream()
+        List<TestId> better = situation.proposable().stream()
                 .filter(test -> !planned.contains(test)
                         && !purposes.waitsForScreen(test)
                         && rest.gain(test) >= catalogue.effort().leastBits()
@@ -200,7 +206,7 @@ public final class Planner {
         return new Selection.Candidate(
                 id,
                 situation.learnt().getOrDefault(id, RoutineCheck.usual(test)),
-                test.positions(),
+                situation.practice().positions(test),
                 customary.contains(id) || situation.learnt().containsKey(id) ? 1 : UNUSUAL);
     }
 
@@ -230,6 +236,9 @@ public final class Planner {
     }
 
     private Plan.Out out(TestId test, JointInformation whole) {
+        if (situation.practice().notMine().contains(test)) {
+            return new Plan.Out(test, Plan.WhyNot.NOT_MINE, Math.max(0, whole.gain(test)));
+        }
         if (nothing.gain(test) <= 0) {
             return new Plan.Out(test, Plan.WhyNot.NO_FIGURES, 0);
         }
@@ -280,7 +289,7 @@ public final class Planner {
         void select() {
             List<Selection.Candidate> begun =
                     reasons.keySet().stream().map(Planner.this::candidate).toList();
-            List<Selection.Candidate> candidates = situation.doable().stream()
+            List<Selection.Candidate> candidates = situation.proposable().stream()
                     .filter(test ->
                             !reasons.containsKey(test) && !frightensForLittle(test) && !purposes.waitsForScreen(test))
                     .map(Planner.this::candidate)
@@ -297,7 +306,9 @@ public final class Planner {
         }
 
         WorkOrder order() {
-            return WorkOrder.of(WorkItems.of(catalogue, situation.visit().region(), reasons.keySet()), position);
+            return WorkOrder.of(
+                    WorkItems.of(catalogue, situation.visit().region(), reasons.keySet(), situation.practice()),
+                    position);
         }
 
         /** Leaves out what came in last; never what the therapist put in. */

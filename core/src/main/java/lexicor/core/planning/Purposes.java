@@ -45,20 +45,24 @@ final class Purposes {
 
     private final Set<TestId> waiting;
 
+    private final List<TestId> proposable;
+
     Purposes(Catalogue catalogue, Situation situation, JointInformation nothing, ToDoubleFunction<TestId> seconds) {
         this.catalogue = catalogue;
         this.situation = situation;
         this.nothing = nothing;
         this.seconds = seconds;
+        this.proposable = situation.proposable();
         this.families = families();
         this.waiting = waiting();
     }
 
-    /** What belongs to every examination of the region. */
+    /** What belongs to every examination of the region, whatever the therapist does otherwise. */
     List<Reason> always() {
-        return open(catalogue.routine(situation.visit().region()).always().stream()
+        return catalogue.routine(situation.visit().region()).always().stream()
+                .filter(situation.doable()::contains)
                 .map(test -> Reason.of(test, Why.SAFETY))
-                .toList());
+                .toList();
     }
 
     /**
@@ -85,7 +89,7 @@ final class Purposes {
                         || standing.now() >= likely
                         || raisedByStory(standing),
                 least());
-        return situation.doable().stream()
+        return proposable.stream()
                 .filter(test -> !screens.contains(test))
                 .filter(test -> catalogue.test(test).reads().stream()
                         .anyMatch(reading -> screened.contains(reading.condition())))
@@ -95,8 +99,8 @@ final class Purposes {
 
     /** Measures that provoking would spoil; none where nothing provokes. */
     List<Reason> measures() {
-        boolean provokes = situation.doable().stream()
-                .anyMatch(test -> catalogue.test(test).provocation() >= PROVOKES);
+        boolean provokes =
+                proposable.stream().anyMatch(test -> catalogue.test(test).provocation() >= PROVOKES);
         return provokes
                 ? open(catalogue.routine(situation.visit().region()).first().stream()
                         .map(test -> Reason.of(test, Why.MEASURE))
@@ -168,7 +172,7 @@ final class Purposes {
     private List<Standing> families() {
         Map<ConditionId, Standing> families = new LinkedHashMap<>();
         inPlay(standing -> true, least()).stream()
-                .filter(standing -> situation.doable().stream()
+                .filter(standing -> proposable.stream()
                         .anyMatch(
                                 test -> nothing.gain(test, standing.condition().id()) > 0))
                 .forEach(standing ->
@@ -234,7 +238,7 @@ final class Purposes {
     private List<Reason> bestFor(List<Standing> standings, Why why, ToDoubleFunction<TestId> cost) {
         return standings.stream()
                 .map(standing -> standing.condition().id())
-                .flatMap(condition -> situation.doable().stream()
+                .flatMap(condition -> proposable.stream()
                         .filter(test -> nothing.gain(test, condition)
                                 >= catalogue.effort().leastBits())
                         .max(Comparator.comparingDouble(
@@ -261,14 +265,14 @@ final class Purposes {
     private List<Reason> open(List<Reason> reasons) {
         Map<TestId, Reason> first = new LinkedHashMap<>();
         reasons.stream()
-                .filter(reason -> situation.doable().contains(reason.test()))
+                .filter(reason -> proposable.contains(reason.test()))
                 .forEach(reason -> first.putIfAbsent(reason.test(), reason));
         return List.copyOf(first.values());
     }
 
     /** What every open test that is for something is for. */
     Map<TestId, Reason> all() {
-        Stream<Reason> informing = situation.doable().stream()
+        Stream<Reason> informing = proposable.stream()
                 .filter(test -> nothing.gain(test) >= catalogue.effort().leastBits())
                 .map(test -> Reason.of(test, Why.INFORMATION));
         Map<TestId, Reason> all = new LinkedHashMap<>();

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.TestReading;
 import lexicor.core.findings.Visit;
@@ -22,6 +23,7 @@ import lexicor.core.weighing.Ranking;
  * @param learnt seconds that tests took in this clinic, both sides together; the catalogue's where a test has none
  * @param sparing whether only the most valuable tests are to be done
  * @param looking what is looked for before all else
+ * @param practice what is done here and what is not
  */
 public record Situation(
         Visit visit,
@@ -31,7 +33,35 @@ public record Situation(
         Optional<String> position,
         Map<TestId, Double> learnt,
         boolean sparing,
-        Looking looking) {
+        Looking looking,
+        Practice practice) {
+
+    /**
+     * What is done here and what is not.
+     *
+     * @param positionsOut positions that this patient cannot take
+     * @param notMine tests that the therapist does not do; they are never proposed, and may be put in by hand
+     */
+    public record Practice(Set<String> positionsOut, Set<TestId> notMine) {
+
+        public Practice {
+            positionsOut = Set.copyOf(positionsOut);
+            notMine = Set.copyOf(notMine);
+        }
+
+        /** Everything is done, in every position. */
+        public static Practice everything() {
+            return new Practice(Set.of(), Set.of());
+        }
+
+        /** Of the positions of a test those that are left; all of them where it is done although none is left. */
+        List<String> positions(ExaminationTest test) {
+            List<String> left = test.positions().stream()
+                    .filter(position -> !positionsOut.contains(position))
+                    .toList();
+            return left.isEmpty() ? test.positions() : left;
+        }
+    }
 
     /**
      * What is looked for before all else.
@@ -51,6 +81,27 @@ public record Situation(
         found = List.copyOf(found);
         doable = List.copyOf(doable);
         learnt = Map.copyOf(learnt);
+    }
+
+    /** Tests that may be proposed: those that may be done now, and that the therapist does. */
+    public List<TestId> proposable() {
+        return doable.stream()
+                .filter(test -> !practice.notMine().contains(test))
+                .toList();
+    }
+
+    /** The same for somebody who does every test. */
+    public Situation ofEveryTest() {
+        return new Situation(
+                visit,
+                found,
+                ranking,
+                doable,
+                position,
+                learnt,
+                sparing,
+                looking,
+                new Practice(practice.positionsOut(), Set.of()));
     }
 
     /** Tests that have an answer already. */

@@ -28,6 +28,12 @@ public final class WorkItems {
 
     /** Tests of a region as they may stand in an order; those that follow on another of them come after it. */
     public static List<WorkItem> of(Catalogue catalogue, String region, Collection<TestId> tests) {
+        return of(catalogue, region, tests, Situation.Practice.everything());
+    }
+
+    /** The same in the positions that a patient can take. */
+    static List<WorkItem> of(
+            Catalogue catalogue, String region, Collection<TestId> tests, Situation.Practice practice) {
         Routine routine = catalogue.routine(region);
         return tests.stream()
                 .map(catalogue::test)
@@ -37,7 +43,7 @@ public final class WorkItems {
                             .collect(Collectors.toSet());
                     return new WorkItem(
                             test.id(),
-                            test.positions(),
+                            practice.positions(test),
                             test.stage(),
                             Set.copyOf(test.conduct().equipment()),
                             level(test, routine),

@@ -82,6 +82,9 @@ class CatalogueReaderTest {
             groups.yaml           | 'rho: 0.6'               | 'rho: 1'                  | field 'rho' is 1.0; allowed: 0.0 to 0.95
             groups.yaml           | 'learn: [cl-cuff-tear-3]' | 'learn: [cl-cuff-tear]'  | cluster 'cl-cuff-tear' is not known
             locks.yaml            | 'sh-release, sh-fulcrum, sh-hyperabduction' | 'sh-releas' | test 'sh-releas' is not known
+            locks.yaml            | 'positions: [Prone]'     | 'positions: [Prones]'     | position 'Prones' is one of no test; allowed: [
+            locks.yaml            | ', positions: [Prone]'   | ''                        | field 'tests' is empty
+            locks.yaml            | 'positions: [Prone]'     | 'positions: [Prone], weeks: 6' | field 'positions' stands beside 'weeks'
             schools.yaml          | 'decides: force'         | ''                        | nothing depends on question 'force-of-three'
             schools.yaml          | 'decides: force'         | 'decides: mood'           | field 'decides' is 'mood'; allowed: force, weighing
             clusters.yaml         | 'is: pain-too}'          | 'is: pain}'               | 'pain' is no answer to 'subacromial-count'

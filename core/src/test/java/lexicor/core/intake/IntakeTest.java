@@ -17,6 +17,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.RedFlag;
 import lexicor.core.catalogue.TestId;
@@ -127,6 +128,35 @@ class IntakeTest {
                     .containsExactly(
                             "Shoulder dislocation, locked until 30 Mar 2026: stress could displace it",
                             "Recurrent dislocation, or dislocates easily: the joint could come out; apprehension only slowly and by an experienced examiner");
+        }
+
+        @Test
+        void a_position_that_cannot_be_taken_locks_what_can_be_done_in_no_other() {
+            var lying = check.locked(List.of(LockFinding.of("cannot-lie-back")), TODAY);
+            assertThat(lying.keySet())
+                    .allSatisfy(
+                            test -> assertThat(CATALOGUE.test(test).positions()).containsExactly("Supine"));
+            assertThat(lying.get(TestId.of("sh-biceps-load-2")))
+                    .extracting(LockedTest::why)
+                    .containsExactly("Cannot lie on the back: it can be done in no position that is left");
+            assertThat(lying).doesNotContainKeys(TestId.of("sh-neer"), TestId.of("sh-rom"));
+        }
+
+        @Test
+        void two_positions_that_cannot_be_taken_lock_what_has_no_third() {
+            List<TestId> both = CATALOGUE.tests().values().stream()
+                    .filter(test -> Set.copyOf(test.positions()).equals(Set.of("Standing", "Supine")))
+                    .map(ExaminationTest::id)
+                    .toList();
+            assertThat(both).isNotEmpty();
+            assertThat(check.locked(List.of(LockFinding.of("cannot-stand")), TODAY))
+                    .doesNotContainKeys(both.toArray(TestId[]::new));
+            assertThat(check.locked(List.of(LockFinding.of("cannot-stand"), LockFinding.of("cannot-lie-back")), TODAY)
+                            .get(both.get(0)))
+                    .extracting(LockedTest::why)
+                    .containsExactly(
+                            "Cannot stand: it can be done in no position that is left",
+                            "Cannot lie on the back: it can be done in no position that is left");
         }
 
         @Test

@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.DoubleUnaryOperator;
 import java.util.stream.Stream;
 import lexicor.core.Responses;
 import lexicor.core.catalogue.CareSetting;
@@ -57,9 +58,15 @@ class JointInformationTest {
 
     /** Every answer in turn, each recorded as if it had been given and the condition's own chain weighed anew. */
     private static double enumerated(List<TestReading> found, List<String> tests, double chance) {
+        return enumerated(found, tests, chance, JointInformationTest::entropy);
+    }
+
+    /** The mean of something about where the condition stands in the end. */
+    private static double enumerated(
+            List<TestReading> found, List<String> tests, double chance, DoubleUnaryOperator of) {
         double now = model(found).now();
         if (tests.isEmpty()) {
-            return chance * entropy(now);
+            return chance * of.applyAsDouble(now);
         }
         TestId next = TestId.of(tests.get(0));
         double yes = model(Stream.concat(found.stream(), Stream.of(Responses.answered(next.value(), true)))
@@ -74,7 +81,8 @@ class JointInformationTest {
             List<TestReading> further = Stream.concat(
                             found.stream(), Stream.of(Responses.answered(next.value(), answer)))
                     .toList();
-            left += enumerated(further, tests.subList(1, tests.size()), chance * (answer ? positive : 1 - positive));
+            left += enumerated(
+                    further, tests.subList(1, tests.size()), chance * (answer ? positive : 1 - positive), of);
         }
         return left;
     }
@@ -100,6 +108,23 @@ class JointInformationTest {
                         .bits(SUBACROMIAL))
                 .as("by the coarse rule")
                 .isCloseTo(exact, within(0.002));
+    }
+
+    @ParameterizedTest(name = "{0}: from {1} to {2}")
+    @CsvSource(delimiter = '|', textBlock = """
+            sh-neer                                 | 0.6  | 0.9
+            sh-neer sh-arc sh-er-resist             | 0.25 | 0.75
+            sh-hawkins sh-empty-can sh-arc sh-neer  | 0.1  | 0.6
+            sh-hawkins sh-empty-can sh-arc sh-neer  | 0.6  | 1.01
+            """)
+    void the_chance_to_end_between_two_chances_is_that_of_all_answers_that_end_there(
+            String tests, double low, double high) {
+        List<String> set = List.of(tests.split(" "));
+        double exact = enumerated(List.of(), set, 1, then -> then >= low && then < high ? 1 : 0);
+        assertThat(exact).isBetween(0.02, 0.98);
+        assertThat(of(List.of(), FactorQuadrature.Rule.FINE, set.toArray(String[]::new))
+                        .between(SUBACROMIAL, low, high))
+                .isCloseTo(exact, within(1e-7));
     }
 
     @Test

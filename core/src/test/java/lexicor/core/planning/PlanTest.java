@@ -3,6 +3,7 @@ package lexicor.core.planning;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -51,6 +52,10 @@ class PlanTest {
     }
 
     private static Planner planner(Visit visit, Set<TestId> doable, TestReading... found) {
+        return planner(visit, doable, Situation.Practice.everything(), found);
+    }
+
+    private static Planner planner(Visit visit, Set<TestId> doable, Situation.Practice practice, TestReading... found) {
         return Planner.of(
                 CATALOGUE,
                 WEIGHING,
@@ -62,7 +67,8 @@ class PlanTest {
                         Optional.empty(),
                         Map.of(),
                         false,
-                        Situation.Looking.usual()));
+                        Situation.Looking.usual(),
+                        practice));
     }
 
     private static Plan plan(String region, double minutes, Set<TestId> doable) {
@@ -214,9 +220,76 @@ class PlanTest {
                 Optional.empty(),
                 Map.of(id("el-tinel-cubital"), 95.0),
                 false,
-                Situation.Looking.usual());
+                Situation.Looking.usual(),
+                Situation.Practice.everything());
         assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(600).seconds()).isEqualTo(95);
         assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(90).steps()).isEmpty();
+    }
+
+    @Test
+    void a_position_that_the_patient_cannot_take_is_not_planned_where_another_is_left() {
+        Visit visit = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
+        Situation.Practice upright = new Situation.Practice(Set.of("Standing", "Supine"), Set.of());
+        Set<TestId> left = doable("shoulder");
+        left.removeIf(
+                test -> upright.positionsOut().containsAll(CATALOGUE.test(test).positions()));
+        Plan plan = planner(visit, left, upright).plan(1200);
+        assertThat(plan.steps()).extracting(Plan.Step::position).isNotEmpty().doesNotContain("Standing", "Supine");
+        assertThat(plan("shoulder", 20, doable("shoulder")).steps())
+                .extracting(Plan.Step::position)
+                .containsAnyOf("Standing", "Supine");
+    }
+
+    @Test
+    void a_test_that_the_therapist_does_not_do_is_never_proposed_and_may_be_put_in() {
+        Visit visit = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
+        Plan usual = planner(visit, doable("shoulder")).plan(900);
+        TestId most = usual.steps().stream()
+                .filter(step -> step.why() != Why.SAFETY)
+                .max(Comparator.comparingDouble(Plan.Step::bits))
+                .orElseThrow()
+                .test();
+        Planner without = planner(visit, doable("shoulder"), new Situation.Practice(Set.of(), Set.of(most)));
+        Plan plan = without.plan(900);
+        assertThat(plan.tests()).doesNotContain(most);
+        assertThat(plan.bits()).isLessThan(usual.bits());
+        assertThat(plan.out())
+                .filteredOn(out -> out.test().equals(most))
+                .singleElement()
+                .satisfies(out -> {
+                    assertThat(out.why()).isEqualTo(Plan.WhyNot.NOT_MINE);
+                    assertThat(out.bits()).isPositive();
+                });
+        assertThat(without.plan(900, List.of(most)).tests()).contains(most);
+        assertThat(planner(visit, doable("shoulder"), new Situation.Practice(Set.of(), Set.of(id("nk-screen"))))
+                        .plan(900)
+                        .tests())
+                .as("what belongs to every examination")
+                .contains(id("nk-screen"));
+        assertThat(without.again(plan.tests(), Set.of()).better()).doesNotContain(most);
+    }
+
+    @Test
+    void a_plan_says_what_it_may_leave_open_and_more_time_leaves_no_more_open() {
+        Planner planner = planner(told("shoulder", "cuff-tear-full", 0.4), doable("shoulder"));
+        List<Limit> none = planner.limits(planner.plan(0));
+        List<Limit> few = planner.limits(planner.plan(300));
+        List<Limit> all = planner.limits(planner.plan(Double.POSITIVE_INFINITY));
+        assertThat(none).isNotEmpty().allSatisfy(limit -> {
+            assertThat(limit.open()).as("nothing done leaves it where it is").isEqualTo(1);
+            assertThat(limit.now()).isBetween(0.05, 0.75);
+            assertThat(limit.least()).isBetween(0.0, limit.open());
+        });
+        assertThat(none)
+                .isSortedAccordingTo(Comparator.comparingDouble(Limit::open).reversed());
+        assertThat(open(none)).isGreaterThan(open(few));
+        assertThat(open(few)).isGreaterThan(open(all));
+        assertThat(planner("shoulder", Set.of()).limits(plan("shoulder", 10, Set.of())))
+                .isEmpty();
+    }
+
+    private static double open(List<Limit> limits) {
+        return limits.stream().mapToDouble(Limit::open).sum();
     }
 
     @Test
@@ -233,7 +306,8 @@ class PlanTest {
                         Optional.empty(),
                         Map.of(),
                         true,
-                        Situation.Looking.usual()));
+                        Situation.Looking.usual(),
+                        Situation.Practice.everything()));
         double knee = sparing.curve().knee().orElseThrow().seconds();
         assertThat(sparing.mostSpared()).hasValue(knee);
         assertThat(sparing.plan(1200).seconds()).isLessThanOrEqualTo(knee);

@@ -154,7 +154,8 @@ class PlanningTrial {
                 Optional.empty(),
                 Map.of(),
                 false,
-                Situation.Looking.usual());
+                Situation.Looking.usual(),
+                Situation.Practice.everything());
         for (int round = -2; round < plan.length; round++) {
             long began = System.nanoTime();
             Planner.of(CATALOGUE, WEIGHING, situation).plan(900);
