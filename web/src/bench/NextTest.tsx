@@ -1,6 +1,7 @@
 import type { Schemas } from "../shared/api/client";
 import { inHundred, sentence } from "../shared/format";
 import { byFit, byPictureAlone } from "../shared/standing";
+import { useSettings } from "../shared/useSettings";
 import { Button } from "../shared/ui/Button";
 
 interface NextTestProps {
@@ -19,7 +20,10 @@ type Ahead = Schemas["AheadJson"];
 /** What the test at hand could do, and which open test is the best next, with its answers both ways. */
 export function NextTest({ weighing, current, ordered, proposed, testName, onGo }: NextTestProps) {
   const here = weighing.ahead.find((each) => each.testId === current);
-  const best = weighing.ahead.find((each) => each.worthDoing && each.testId !== current);
+  const notMine = useSettings()?.notMine ?? [];
+  const best = weighing.ahead.find(
+    (each) => each.worthDoing && each.testId !== current && !notMine.includes(each.testId),
+  );
   const better = best && (!here || best.bits / best.seconds > (1.05 * here.bits) / here.seconds) ? best : undefined;
   const figures =
     weighing.ahead.some((each) => each.changes.length > 0) || weighing.standings.some((standing) => standing.informed);

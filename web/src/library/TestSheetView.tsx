@@ -10,6 +10,7 @@ import { poseWords } from "../shared/drawings/poseGeometry";
 import { capital } from "../shared/format";
 import { Facts } from "../shared/ui/Facts";
 import { CardReview } from "./CardReview";
+import { InMyHands } from "./InMyHands";
 import { ReadingRules } from "./ReadingRules";
 import { SharedNameQuestion } from "./SharedNameQuestion";
 import { Part, Sheet, SheetHead, ShortList, ToSheet } from "./Sheet";
@@ -64,6 +65,7 @@ function TestSheet({ sheet }: { sheet: Schemas["TestSheetJson"] }) {
         <div>
           <CueCard test={sheet.test} form="plain" way={undefined} />
           <Conduct sheet={sheet} />
+          <InMyHands testId={sheet.test.id} />
         </div>
         <TestFigure sheet={sheet} />
       </div>

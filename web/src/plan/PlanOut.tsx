@@ -5,6 +5,7 @@ const WHY: readonly [Schemas["PlanOutJson"]["why"], string][] = [
   ["NO_TIME", "No time for, though they would tell something"],
   ["TELLS_LITTLE", "Would tell little beside the plan"],
   ["NO_FIGURES", "No figures for a condition in play"],
+  ["NOT_MINE", "Not in my hands"],
 ];
 
 interface PlanOutProps {
@@ -12,10 +13,12 @@ interface PlanOutProps {
   locked: readonly Schemas["NotNowJson"][];
   /** Absent where nothing can be changed. */
   onPutIn?: ((testId: string) => void) | undefined;
+  /** Says whether the person at the screen does a test. */
+  onMine: (testId: string, mine: boolean) => void;
 }
 
 /** The tests that are not in a plan, by why, each to be put in; and those that may not be done. */
-export function PlanOut({ out, locked, onPutIn }: PlanOutProps) {
+export function PlanOut({ out, locked, onPutIn, onMine }: PlanOutProps) {
   return (
     <div className="no-print mt-5 flex flex-col">
       {locked.length > 0 && (
@@ -55,10 +58,20 @@ export function PlanOut({ out, locked, onPutIn }: PlanOutProps) {
                         Put in
                       </button>
                     )}
-                    <span>
+                    <span className="min-w-0 flex-1">
                       <strong className="font-semibold">{test.name}</strong>{" "}
                       <span className="text-note">{effectWords(test.changes)}</span>
                     </span>
+                    <button
+                      type="button"
+                      aria-label={`${why === "NOT_MINE" ? "I do it" : "Not in my hands"}: ${test.name}`}
+                      onClick={() => {
+                        onMine(test.testId, why === "NOT_MINE");
+                      }}
+                      className="min-h-11 shrink-0 px-2 text-note text-soft underline hover:bg-tan"
+                    >
+                      {why === "NOT_MINE" ? "I do it" : "Not in my hands"}
+                    </button>
                   </li>
                 ))}
               </ul>

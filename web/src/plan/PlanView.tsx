@@ -10,12 +10,14 @@ import { Message, Waiting } from "../shared/ui/Message";
 import { BudgetCurve } from "./BudgetCurve";
 import { Comparison } from "./Comparison";
 import { inOrderOf, placeOf } from "./ordering";
+import { PlanLimits } from "./PlanLimits";
 import { PlanOut } from "./PlanOut";
 import { PlanSteps } from "./PlanSteps";
 import { PocketCard } from "./PocketCard";
+import { useMyHands } from "../shared/useMyHands";
 import { usePlan } from "./usePlan";
 import { PLAN_ANSWERS } from "./useReplan";
-import { minuteWords, share, summary } from "./words";
+import { forgoneWords, minuteWords, share, summary } from "./words";
 
 /** Minutes that can be chosen; undefined for as many tests as are worth doing. */
 const BUDGETS: readonly [number | undefined, string][] = [
@@ -31,6 +33,7 @@ export function PlanView() {
   const live = useLive();
   const navigate = useNavigate();
   const desk = usePlan(live);
+  const hands = useMyHands(live.examination.id);
   const { examination, region } = live;
   const routines = useQuery({
     queryKey: keys.routines(region.region),
@@ -127,7 +130,7 @@ export function PlanView() {
           ) : (
             <>
               {draft && <strong>Mine, from {draft.from}: </strong>}
-              {summary(plan)} {share(plan, most)}
+              {summary(plan)} {share(plan, most)} {!draft && forgoneWords(plan, most)}
             </>
           )}
         </p>
@@ -191,7 +194,19 @@ export function PlanView() {
                 called={called}
               />
             )}
-            <PlanOut out={plan.out} locked={plan.locked} onPutIn={change.onPutIn} />
+            <PlanOut
+              out={plan.out}
+              locked={plan.locked}
+              onPutIn={change.onPutIn}
+              onMine={(test, mine) => {
+                hands.mutate({ test, mine });
+              }}
+            />
+            {hands.isError && (
+              <p role="alert" className="border-l-4 border-for pl-3 text-read">
+                {hands.error.message}
+              </p>
+            )}
             <p className="mt-5 text-note text-soft">
               A proposal by published figures and working estimates. The therapist decides; local scope and protocols
               rule.
@@ -204,6 +219,7 @@ export function PlanView() {
               <p className="text-note text-soft lg:min-h-60">The curve of time against information follows.</p>
             )}
             {mine && <Comparison own={mine.plan} proposed={proposed.data} most={most} />}
+            <PlanLimits plan={plan} />
           </aside>
         </div>
       </div>

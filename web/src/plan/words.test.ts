@@ -1,6 +1,18 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../shared/api/client";
-import { beyondFigures, byPosition, curveWords, minuteWords, secondWords, share, summary, whyWords } from "./words";
+import {
+  beyondFigures,
+  byPosition,
+  curveWords,
+  enoughWords,
+  forgoneWords,
+  limitWords,
+  minuteWords,
+  secondWords,
+  share,
+  summary,
+  whyWords,
+} from "./words";
 
 const step = (
   testId: string,
@@ -28,6 +40,10 @@ const plan = (steps: Schemas["PlanStepJson"][], bits: number, moves = 0): Schema
   steps,
   out: [],
   locked: [],
+  limits: [],
+  forgone: [],
+  forgoneBits: 0,
+  act: 0.75,
 });
 
 describe("a plan in words", () => {
@@ -43,6 +59,25 @@ describe("a plan in words", () => {
     expect(share(plan([], 0.75), 1.5)).toContain("50 in 100 of what");
     expect(share(plan([], 1.6), 1.5)).toContain("100 in 100 of what");
     expect(share(plan([], 0), 0)).toBe("No test that is left has figures here.");
+  });
+
+  it("says what may stay open, and whether more tests would settle it", () => {
+    const limit = { conditionId: "x", name: "Full cuff tear", now: 0.3, open: 0.62, least: 0.4 };
+    expect(limitWords(limit)).toBe("Now 30. With every test that may be done, 40 in 100.");
+    expect(limitWords({ ...limit, least: 0.6 })).toBe("Now 30. More tests would not settle it.");
+    expect(enoughWords(0.8)).toContain("stands at 80");
+  });
+
+  it("says what it costs that some tests are not done", () => {
+    const forgone = [
+      { testId: "a", name: "Jerk" },
+      { testId: "b", name: "Push back" },
+    ];
+    expect(forgoneWords(plan([], 1), 1)).toBe("");
+    expect(forgoneWords({ ...plan([], 0.9), forgone, forgoneBits: 0.1 }, 1)).toBe(
+      "Without jerk and push back, which you do not do: 10 in 100 less of what all tests could tell.",
+    );
+    expect(forgoneWords({ ...plan([], 1), forgone, forgoneBits: 0.001 }, 1)).toContain("next to nothing");
   });
 
   it("says why a test is in, by figures where there are any", () => {

@@ -1,11 +1,14 @@
 import type { Schemas } from "../shared/api/client";
-import { inHundred, sentence } from "../shared/format";
+import { inHundred, listed, sentence } from "../shared/format";
 
 type Plan = Schemas["PlanJson"];
 type Step = Schemas["PlanStepJson"];
 
 /** Bits below which all tests together tell nothing to speak of. */
 const NEXT_TO_NOTHING = 0.01;
+
+/** Chance below which it is not said that more tests leave less open. */
+const WORTH_SAYING = 0.05;
 
 /** Minutes as they are said: "under 1 min", "9 min". */
 export function minuteWords(minutes: number): string {
@@ -102,6 +105,31 @@ export function curveWords(curve: Schemas["PlanCurveJson"], most: number): strin
     .filter((point) => point.tests > 0)
     .map((point) => `${minuteWords(point.minutes)}: ${shareOf(point, most)} in 100`);
   return `${points.join("; ")}.${curve.knee ? ` From ${minuteWords(curve.knee.minutes)} each further minute tells much less.` : ""}`;
+}
+
+/** Where a condition stands that may stay open, and whether more tests would change that. */
+export function limitWords(limit: Schemas["PlanLimitJson"]): string {
+  const now = `Now ${inHundred(limit.now)}.`;
+  return limit.open - limit.least < WORTH_SAYING
+    ? `${now} More tests would not settle it.`
+    : `${now} With every test that may be done, ${inHundred(limit.least)} in 100.`;
+}
+
+/** When to stop. */
+export function enoughWords(act: number): string {
+  return `Open is neither unlikely enough to leave nor likely enough to act on. It is enough once one condition stands at ${inHundred(act)} and no serious one is open: more tests rarely change what is done then.`;
+}
+
+/** What a plan does without because the therapist does not do it; empty where nothing is missing. */
+export function forgoneWords(plan: Plan, most: number): string {
+  if (plan.forgone.length === 0) {
+    return "";
+  }
+  const names = listed(plan.forgone.map((test) => test.name));
+  const cost = most < NEXT_TO_NOTHING ? 0 : Math.round((100 * plan.forgoneBits) / Math.max(most, plan.bits));
+  return cost < 1
+    ? `Without ${sentence(names)}, which you do not do; it costs next to nothing here.`
+    : `Without ${sentence(names)}, which you do not do: ${String(cost)} in 100 less of what all tests could tell.`;
 }
 
 /** Steps gathered by the position they are done in, as they come. */

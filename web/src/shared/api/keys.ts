@@ -41,6 +41,8 @@ export const keys = {
   plan: (id: string, number: number, minutes: number) => ["plan", id, number, minutes] as const,
   planCurve: (id: string, number: number) => ["plan-curve", id, number] as const,
   ownPlan: (id: string, number: number, tests: string) => ["own-plan", id, number, tests] as const,
+  /** Beginnings of all that is planned of an examination. */
+  plansOf: (id: string) => ["plan", "plan-curve", "own-plan", "replan"].map((kind) => [kind, id]),
   replan: (id: string, number: number) => ["replan", id, number] as const,
   routineCheck: (region: string, text: string) => ["routine-check", region, text] as const,
   routines: (region: string) => ["routines", region] as const,

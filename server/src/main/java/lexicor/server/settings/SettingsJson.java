@@ -21,7 +21,11 @@ import lexicor.server.notes.NoteLength;
 import lexicor.server.notes.NoteTemplate;
 import lexicor.server.notes.NoteTemplates;
 
-/** The clinic's settings as the page shows them. Every value stands beside the one that ships. */
+/**
+ * The clinic's settings as the page shows them. Every value stands beside the one that ships.
+ *
+ * @param notMine ids of the tests that the person who asks does not do
+ */
 public record SettingsJson(
         int revision,
         List<SchoolJson> schools,
@@ -31,7 +35,8 @@ public record SettingsJson(
         AssumptionsJson assumptions,
         List<NoteJson> notes,
         List<NoteNameJson> noteNames,
-        List<NoiseJson> noise) {
+        List<NoiseJson> noise,
+        List<String> notMine) {
 
     private static final int MOST_SHOWN = 100;
 
@@ -83,7 +88,12 @@ public record SettingsJson(
                 Arrays.stream(NoteBlock.values())
                         .map(block -> new NoteNameJson(block.id(), block.says()))
                         .toList(),
-                noise(settings.noise(noise), noise));
+                noise(settings.noise(noise), noise),
+                own.keySet().stream()
+                        .filter(name -> name.startsWith(PersonalSettings.NOT_MINE))
+                        .map(name -> name.substring(PersonalSettings.NOT_MINE.length()))
+                        .sorted()
+                        .toList());
     }
 
     private static List<NoiseJson> noise(NoiseTable now, NoiseTable shipped) {

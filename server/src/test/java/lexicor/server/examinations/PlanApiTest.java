@@ -3,6 +3,7 @@ package lexicor.server.examinations;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
 import org.junit.jupiter.api.BeforeEach;
@@ -76,6 +77,57 @@ class PlanApiTest extends AtTheBench {
                 .toList();
         assertThat(bits).isSorted().hasSizeGreaterThan(3);
         assertThat(curve.at("/knee/minutes").asDouble()).isBetween(1.0, 15.0);
+    }
+
+    @Test
+    void it_says_what_it_may_leave_open_and_what_would_answer_instead() {
+        JsonNode limits = plan("?minutes=5", 200).get("limits");
+        assertThat(limits).isNotEmpty();
+        assertThat(limits.valueStream()).allSatisfy(limit -> {
+            assertThat(limit.get("open").asDouble()).isBetween(0.2, 1.0);
+            assertThat(limit.get("least").asDouble())
+                    .isLessThanOrEqualTo(limit.get("open").asDouble());
+        });
+        assertThat(limits.valueStream().filter(limit -> limit.has("settles")))
+                .anySatisfy(limit -> assertThat(limit.get("settles").asString()).isNotBlank());
+        assertThat(plan("?minutes=5", 200).get("act").asDouble()).isEqualTo(0.75);
+    }
+
+    @Test
+    void positions_that_cannot_be_taken_are_not_planned_and_close_what_has_no_other() {
+        send(id, visit.tell(Answer.of("facts", "cannot-lie-back", "cannot-stand")));
+        JsonNode plan = plan("?minutes=20", 200);
+        assertThat(plan.get("steps")
+                        .valueStream()
+                        .map(step -> step.get("position").asString()))
+                .isNotEmpty()
+                .doesNotContain("Supine", "Standing", "Standing at the wall");
+        assertThat(plan.get("locked").valueStream().map(test -> test.get("why").asString()))
+                .contains("Cannot lie on the back: it can be done in no position that is left");
+    }
+
+    @Test
+    void what_a_therapist_does_not_do_is_left_out_for_them_alone_and_the_plan_says_what_that_costs() {
+        List<String> usual = tests(plan("?minutes=10", 200));
+        assertThat(usual).contains("sh-er-resist");
+        therapist.put("/api/settings/own/not-mine.sh-er-resist", Map.of("value", "yes"), 200);
+        try {
+            JsonNode plan = plan("?minutes=10", 200);
+            assertThat(tests(plan)).doesNotContain("sh-er-resist");
+            assertThat(plan.at("/forgone/0/testId").asString()).isEqualTo("sh-er-resist");
+            assertThat(plan.get("out")
+                            .valueStream()
+                            .filter(out -> out.get("why").asString().equals("NOT_MINE"))
+                            .map(out -> out.get("testId").asString()))
+                    .containsExactly("sh-er-resist");
+            assertThat(tests(plan("?minutes=10&with=sh-er-resist", 200)))
+                    .as("put in by hand")
+                    .contains("sh-er-resist");
+        } finally {
+            therapist.put("/api/settings/own/not-mine.sh-er-resist", "{}", 200);
+        }
+        assertThat(tests(plan("?minutes=10", 200))).isEqualTo(usual);
+        assertThat(plan("?minutes=10", 200).get("forgone")).isEmpty();
     }
 
     @Test

@@ -233,7 +233,8 @@ class PlanTrial {
                         Optional.empty(),
                         Map.of(),
                         false,
-                        Situation.Looking.usual()),
+                        Situation.Looking.usual(),
+                        Situation.Practice.everything()),
                 order);
     }
 }

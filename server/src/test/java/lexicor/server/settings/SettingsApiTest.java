@@ -66,6 +66,21 @@ class SettingsApiTest {
     @Test
     void what_is_the_clinics_to_decide_is_no_persons() {
         assertThat(therapist
+                        .put("/api/settings/own/not-mine.sh-moon", Map.of("value", "yes"), 400)
+                        .get("detail")
+                        .asString())
+                .contains("'sh-moon' is no test of the library");
+        assertThat(therapist
+                        .put("/api/settings/own/not-mine.nk-screen", Map.of("value", "yes"), 400)
+                        .get("detail")
+                        .asString())
+                .contains("belongs to every examination");
+        assertThat(therapist
+                        .put("/api/settings/own/not-mine.sh-neer", Map.of("value", "no"), 400)
+                        .get("field")
+                        .asString())
+                .isEqualTo("value");
+        assertThat(therapist
                         .put("/api/settings/own/force-unit", Map.of("value", "kilograms"), 400)
                         .get("detail")
                         .asString())

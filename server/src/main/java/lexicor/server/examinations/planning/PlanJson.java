@@ -8,9 +8,11 @@ import java.util.OptionalDouble;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.nexttest.TestValue;
 import lexicor.core.planning.BudgetCurve;
+import lexicor.core.planning.Limit;
 import lexicor.core.planning.Plan;
 import lexicor.core.planning.Why;
 import lexicor.server.examinations.assessment.AheadJson;
@@ -23,6 +25,10 @@ import lexicor.server.examinations.assessment.AheadJson;
  * @param moves changes of the patient's position
  * @param spared minutes to which the plan is kept, because the patient is to be spared; null where it is not
  * @param locked tests that are locked or closed, with the reason
+ * @param limits what the plan may leave open, the likeliest to stay open first
+ * @param forgone tests that would be in if the therapist did them; none where nothing is forgone
+ * @param forgoneBits information that the plan tells less for that
+ * @param act chance of a working diagnosis, 0..1
  */
 public record PlanJson(
         long knows,
@@ -32,7 +38,11 @@ public record PlanJson(
         @Schema(nullable = true) Double spared,
         List<StepJson> steps,
         List<OutJson> out,
-        List<NotNowJson> locked) {
+        List<NotNowJson> locked,
+        List<LimitJson> limits,
+        List<NamedJson> forgone,
+        double forgoneBits,
+        double act) {
 
     static PlanJson of(
             long knows,
@@ -41,6 +51,9 @@ public record PlanJson(
             Map<TestId, TestValue> values,
             Map<TestId, Double> learnt,
             List<NotNowJson> locked,
+            List<Limit> limits,
+            PlanService.Forgone forgone,
+            double act,
             Catalogue catalogue) {
         return new PlanJson(
                 knows,
@@ -55,7 +68,48 @@ public record PlanJson(
                 plan.out().stream()
                         .map(out -> OutJson.of(out, changes(values, out.test()), catalogue))
                         .toList(),
-                locked);
+                locked,
+                limits.stream().map(limit -> LimitJson.of(limit, catalogue)).toList(),
+                forgone.tests().stream()
+                        .map(test -> NamedJson.of(test, catalogue))
+                        .toList(),
+                forgone.bits(),
+                act);
+    }
+
+    /**
+     * A condition that a plan may leave open.
+     *
+     * @param name as it is called in short
+     * @param now where it stands, 0..1
+     * @param open chance that it is still open once every test of the plan has an answer, 0..1
+     * @param least the same once every test has that may be done, 0..1
+     * @param settles what would answer instead; absent where nothing is named
+     * @param soon how soon, where something is named
+     */
+    @Schema(name = "PlanLimitJson")
+    public record LimitJson(
+            String conditionId,
+            String name,
+            double now,
+            double open,
+            double least,
+            @Schema(nullable = true) String settles,
+            @Schema(nullable = true) String soon) {
+
+        static LimitJson of(Limit limit, Catalogue catalogue) {
+            Optional<Pattern.Settles> settles = Optional.ofNullable(
+                            catalogue.patterns().get(limit.condition()))
+                    .flatMap(Pattern::settles);
+            return new LimitJson(
+                    limit.condition().value(),
+                    catalogue.condition(limit.condition()).shortName(),
+                    limit.now(),
+                    limit.open(),
+                    limit.least(),
+                    settles.map(Pattern.Settles::by).orElse(null),
+                    settles.map(Pattern.Settles::soon).orElse(null));
+        }
     }
 
     private static List<AheadJson.ChangeJson> changes(Map<TestId, TestValue> values, TestId test) {

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
@@ -27,6 +28,7 @@ import lexicor.core.planning.Situation;
 import lexicor.core.safety.SafetyRules;
 import lexicor.core.weighing.LeadingPair;
 import lexicor.core.weighing.Weighing;
+import lexicor.server.audit.CurrentUser;
 import lexicor.server.examinations.assessment.AheadJson;
 import lexicor.server.examinations.assessment.Assessment;
 import lexicor.server.examinations.assessment.Assessments;
@@ -37,7 +39,9 @@ import lexicor.server.examinations.record.CommandRow;
 import lexicor.server.examinations.record.ExaminationRow;
 import lexicor.server.examinations.record.Recorded;
 import lexicor.server.problems.BadInput;
+import lexicor.server.settings.PersonalSettings;
 import org.springframework.stereotype.Component;
+import org.springframework.util.function.SingletonSupplier;
 
 /** Asks the core for plans of an examination as it stands. */
 @Component
@@ -52,35 +56,71 @@ public class PlanService {
     private final SafetyRules rules;
     private final Assessments assessments;
     private final TestLaps laps;
+    private final PersonalSettings persons;
     private final Cache<PlanKey, Table> tables = Caffeine.newBuilder()
             .maximumSize(MOST_TABLES)
             .expireAfterAccess(KEPT)
             .build();
 
-    PlanService(Catalogue catalogue, SafetyRules rules, Assessments assessments, TestLaps laps) {
+    PlanService(
+            Catalogue catalogue, SafetyRules rules, Assessments assessments, TestLaps laps, PersonalSettings persons) {
         this.catalogue = catalogue;
         this.rules = rules;
         this.assessments = assessments;
         this.laps = laps;
+        this.persons = persons;
     }
 
     /** An examination as it stands, ready to be planned. */
-    private record Table(Recorded recorded, Weighing weighing, Situation situation, OpenTests open, Planner planner) {}
+    private record Table(
+            Recorded recorded,
+            Weighing weighing,
+            Situation situation,
+            OpenTests open,
+            Planner planner,
+            Supplier<Planner> ofEveryTest) {
 
-    /** An examination up to a command, of somebody of whom no more is known than this. */
-    private record PlanKey(UUID examination, long number, Optional<Integer> birthYear, String evidence) {}
+        /** What a proposal does without because the therapist does not do it. */
+        Forgone forgone(Plan plan, double seconds, List<TestId> byHand) {
+            Set<TestId> notMine = situation.practice().notMine();
+            if (notMine.isEmpty()) {
+                return Forgone.NOTHING;
+            }
+            Plan whole = ofEveryTest.get().plan(seconds, byHand);
+            List<TestId> tests = whole.tests().stream()
+                    .filter(test -> notMine.contains(test) && !plan.tests().contains(test))
+                    .toList();
+            return tests.isEmpty() ? Forgone.NOTHING : new Forgone(tests, Math.max(0, whole.bits() - plan.bits()));
+        }
+    }
+
+    /**
+     * What a plan does without.
+     *
+     * @param bits information that it tells less
+     */
+    record Forgone(List<TestId> tests, double bits) {
+
+        private static final Forgone NOTHING = new Forgone(List.of(), 0);
+    }
+
+    /** An examination up to a command, of somebody of whom no more is known than this, for a therapist. */
+    private record PlanKey(
+            UUID examination, long number, Optional<Integer> birthYear, String evidence, Set<TestId> notMine) {}
 
     private Table table(Recorded recorded) {
+        Set<TestId> notMine = persons.notMine(CurrentUser.isHere());
         return tables.get(
                 new PlanKey(
                         recorded.row().getId(),
                         recorded.lastNumber(),
                         recorded.row().caseFile().birthYear(),
-                        assessments.of(recorded).figures().revision()),
-                asked -> laid(recorded));
+                        assessments.of(recorded).figures().revision(),
+                        notMine),
+                asked -> laid(recorded, notMine));
     }
 
-    private Table laid(Recorded recorded) {
+    private Table laid(Recorded recorded, Set<TestId> notMine) {
         ExaminationRow row = recorded.row();
         Assessment here = assessments.of(recorded);
         OpenTests open = here.open();
@@ -95,9 +135,16 @@ public class PlanService {
                 position,
                 laps.learnt(),
                 here.told().sparing(catalogue),
-                new Situation.Looking(here.safety().lookFirst(), rules::lookFor));
+                new Situation.Looking(here.safety().lookFirst(), rules::lookFor),
+                new Situation.Practice(here.told().positionsOut(catalogue), notMine));
         Weighing weighing = here.figures().weighing();
-        return new Table(recorded, weighing, situation, open, Planner.of(catalogue, weighing, situation));
+        return new Table(
+                recorded,
+                weighing,
+                situation,
+                open,
+                Planner.of(catalogue, weighing, situation),
+                SingletonSupplier.of(() -> Planner.of(catalogue, weighing, situation.ofEveryTest())));
     }
 
     /**
@@ -108,10 +155,9 @@ public class PlanService {
      */
     public PlanJson plan(Recorded recorded, double seconds, List<String> byHand) {
         Table table = table(recorded);
-        return json(
-                table,
-                table.planner().plan(seconds, known("with", byHand)),
-                table.planner().mostSpared());
+        List<TestId> putIn = known("with", byHand);
+        Plan plan = table.planner().plan(seconds, putIn);
+        return json(table, plan, table.planner().mostSpared(), table.forgone(plan, seconds, putIn));
     }
 
     /** What plans tell against the time that they take. */
@@ -131,7 +177,7 @@ public class PlanService {
                 .map(test -> notNow(test, whyNot(table, test)))
                 .toList();
         return new PlanJson.OwnJson(
-                json(table, order.plan(), OptionalDouble.empty()),
+                json(table, order.plan(), OptionalDouble.empty(), Forgone.NOTHING),
                 order.faults().stream().map(fault -> fault.words(catalogue)).toList(),
                 skipped);
     }
@@ -241,7 +287,7 @@ public class PlanService {
         return known;
     }
 
-    private PlanJson json(Table table, Plan plan, OptionalDouble spared) {
+    private PlanJson json(Table table, Plan plan, OptionalDouble spared, Forgone forgone) {
         List<TestId> shown = new ArrayList<>(plan.tests());
         plan.out().forEach(out -> shown.add(out.test()));
         List<PlanJson.NotNowJson> locked = catalogue
@@ -258,6 +304,9 @@ public class PlanService {
                 values(table, shown),
                 table.situation().learnt(),
                 locked,
+                table.planner().limits(plan),
+                forgone,
+                table.situation().visit().assumptions().thresholds().act(),
                 catalogue);
     }
 
