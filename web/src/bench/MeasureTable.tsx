@@ -14,14 +14,17 @@ interface MeasureTableProps {
   onMeasure: (side: Side, ...measures: Measured[]) => void;
   /** A range was judged by eye. */
   onEye: (side: Side, key: string, value: string) => void;
+  /** Keys of ranges that need not be measured here. */
+  neednt: ReadonlySet<string>;
+  onWhole: () => void;
 }
 
 const SHORTLY: Record<string, string> = { full: "Full", "as-other": "Same", short: "Short" };
 
 /** Several measures of both sides with their differences: typed, dragged, or read off a goniometer into the next empty cell. */
-export function MeasureTable({ test, well, attempts, onMeasure, onEye }: MeasureTableProps) {
+export function MeasureTable({ test, well, attempts, onMeasure, onEye, neednt, onWhole }: MeasureTableProps) {
   const involved = otherSide(well);
-  const parts = test.parts.filter((part) => part.unit);
+  const parts = test.parts.filter((part) => part.unit && !neednt.has(part.key));
   const status = useStatus("angle");
   const [picked, setPicked] = useState<{ side: Side; key: string }>();
   const asked = (key: string, side: Side) => side === involved || test.wellSideParts.includes(key);
@@ -117,6 +120,14 @@ export function MeasureTable({ test, well, attempts, onMeasure, onEye }: Measure
           })}
         </tbody>
       </table>
+      {neednt.size > 0 && (
+        <p className="flex basis-full flex-wrap items-center justify-between gap-x-3 border-t border-line text-note">
+          <span>The movements that matter here.</span>
+          <Button look="quiet" onClick={onWhole}>
+            {neednt.size === 1 ? "One more" : `${String(neednt.size)} more`}
+          </Button>
+        </p>
+      )}
       {parts.some((part) => part.unit === "°") && (
         <div className="w-32">
           <StandInPanel kind="angle" />

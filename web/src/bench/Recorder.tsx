@@ -105,6 +105,8 @@ function MainParts({ bench, attempts, state, examination, tableForm, gaugeOpen, 
           well={well}
           attempts={attempts}
           onMeasure={bench.measure}
+          neednt={bench.neednt}
+          onWhole={bench.wholeTable}
           onEye={(side, key, value) => {
             bench.record(side, withChoice(test, attempts[side]?.parts ?? [], key, value));
           }}

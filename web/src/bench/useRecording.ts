@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { LiveExamination } from "../examination";
 import {
   type Attempt,
@@ -20,6 +21,7 @@ import {
   withWhole,
 } from "../record";
 import type { Schemas } from "../shared/api/client";
+import { neednt, shown } from "./movements";
 import type { TestStates } from "./testStates";
 import { usePickedWays } from "./usePickedWays";
 import type { Standing } from "./useStanding";
@@ -44,6 +46,10 @@ export interface Recording {
   way: string;
   variant: Schemas["WayJson"] | undefined;
   doneAs: (way: string) => void;
+  /** Keys of the ranges of the table at hand that need not be measured here. */
+  neednt: ReadonlySet<string>;
+  /** Shows them all the same. */
+  wholeTable: () => void;
   /** Another go after guarding is offered. */
   mayRetry: boolean;
   record: (side: Side, parts: Part[], test?: Test) => void;
@@ -74,6 +80,12 @@ export function useRecording(live: LiveExamination, standing: Standing, states: 
   const way = here?.variant ?? picked.of(test.id) ?? school?.value ?? USUAL;
   const variant = school && way === school.value ? school : undefined;
   const positions = variant?.positions ?? [];
+  const [whole, setWhole] = useState<readonly string[]>([]);
+  const hiddenOf = (of: Test) =>
+    neednt(of, whole.includes(of.id) ? [] : (states.known(of.id)?.movements ?? []), [
+      latestAttempt(state, of.id, well),
+      latestAttempt(state, of.id, involved),
+    ]);
   /** The place in the order that a recording of a test leaves one at. */
   const placeOf = (of: Test) => (row.sheet ? row.id : of.id);
   /** What of the row is still to be done: of a sheet the tests without an answer, else the test at hand. */
@@ -91,8 +103,9 @@ export function useRecording(live: LiveExamination, standing: Standing, states: 
   };
   const both = (of: Test): Attempt[] => {
     const [one, other] = [latestAttempt(state, of.id, well), latestAttempt(state, of.id, involved)];
-    const wellParts = nothing(of, "well", positions);
-    const parts = nothing(of, "involved", positions);
+    const hidden = hiddenOf(of);
+    const wellParts = shown(nothing(of, "well", positions), hidden);
+    const parts = shown(nothing(of, "involved", positions), hidden);
     const wellSide = wellParts.length > 0 ? [newAttempt(of, well, withWhole(one?.parts ?? [], wellParts), one)] : [];
     return [
       ...wellSide,
@@ -106,7 +119,7 @@ export function useRecording(live: LiveExamination, standing: Standing, states: 
     sheet
       .filter((each) => states.done(each.id) && !states.testLocked(each.id) && !latestAttempt(state, each.id, well))
       .flatMap((each) => {
-        const parts = nothing(each, "well");
+        const parts = shown(nothing(each, "well"), hiddenOf(each));
         return parts.length > 0 ? [newAttempt(each, well, parts, undefined)] : [];
       });
   return {
@@ -123,6 +136,10 @@ export function useRecording(live: LiveExamination, standing: Standing, states: 
         const again = newAttempt(test, involved, here.parts, here, name);
         live.add(record([{ ...again, tryNumber: here.tryNumber }], placeOf(test)));
       }
+    },
+    neednt: hiddenOf(test),
+    wholeTable: () => {
+      setWhole([...whole, test.id]);
     },
     mayRetry: latest?.tryNumber === 1 && choices(latest, "quality").includes("guarded") && !retrying,
     record: recordNow,

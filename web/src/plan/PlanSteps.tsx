@@ -1,4 +1,5 @@
 import type { Schemas } from "../shared/api/client";
+import { sentence } from "../shared/format";
 import { Sortable, SortableRow } from "../shared/ui/Sortable";
 import { TwoWay } from "./TwoWay";
 import { byPosition, minuteWords, secondWords, whyWords } from "./words";
@@ -79,6 +80,7 @@ function Row({
           {called?.also && `${called.also} · `}
           {secondWords(step)}
           {step.equipment.length > 0 && ` · ${step.equipment.join(", ")}`}
+          {step.movements.length > 0 && ` · only ${step.movements.map(sentence).join(", ")}`}
         </span>
       </span>
       <span className="col-start-2 flex min-w-0 flex-wrap items-center gap-x-3 py-0.5 text-note leading-snug sm:col-start-auto">

@@ -28,6 +28,7 @@ const step = (
   why: "INFORMATION",
   bits: 0.1,
   changes: [],
+  movements: [],
   equipment: [],
   ...more,
 });

@@ -401,6 +401,11 @@ class BenchJourneyTest extends TabletJourney {
         assertThat(bench.involved().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Uneasy")))
                 .isVisible();
         bench.stand("Range of motion");
+        Locator table = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Left and right"));
+        assertThat(table.getByLabel("Extension, right, in °")).hasCount(0);
+        table.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^\\d more$")))
+                .click();
+        assertThat(table.getByLabel("Extension, right, in °")).isVisible();
         Locator more = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("More to record"));
         Locator unfold = more.getByRole(AriaRole.BUTTON).first();
         assertThat(unfold).hasAttribute("aria-expanded", "false");

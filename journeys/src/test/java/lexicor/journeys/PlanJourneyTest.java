@@ -251,4 +251,26 @@ class PlanJourneyTest extends TabletJourney {
                     .containsText("Elbow after work");
         }
     }
+
+    @Test
+    void a_plan_says_what_it_leaves_open_and_what_is_not_in_ones_hands_is_not_proposed() {
+        Bench bench = Bench.startExamination(page, Suite.server().address(), "PJ-9");
+        goToPlan();
+        press(time(), "10 min");
+        Locator open = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("May stay open"));
+        assertThat(open).containsText(Pattern.compile("\\d+ in 100.*Now \\d+", Pattern.DOTALL));
+        assertThat(open).containsText("To consider instead:");
+        main().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Leave out Painful arc"))
+                .click();
+        main().locator("summary").all().forEach(Locator::click);
+        main().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Not in my hands: Painful arc"))
+                .click();
+        press(main(), "Back to the proposal");
+        assertThat(summary()).containsText("Without painful arc, which you do not do");
+        main().getByText("Not in my hands, 1").click();
+        main().getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("I do it: Painful arc"))
+                .click();
+        assertThat(rows().filter(new Locator.FilterOptions().setHasText("Painful arc")))
+                .hasCount(1);
+    }
 }

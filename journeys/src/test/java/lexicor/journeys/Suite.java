@@ -15,6 +15,9 @@ import java.util.concurrent.ConcurrentHashMap;
 /** One browser and one server with demo data for all journeys that leave them running. */
 final class Suite {
 
+    /** How long an action waits for what it needs: long enough for a machine that has much else to do. */
+    private static final int PATIENCE_MS = 40_000;
+
     private static final Playwright PLAYWRIGHT =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
     private static final Browser BROWSER = PLAYWRIGHT
@@ -32,7 +35,7 @@ final class Suite {
     private static final Map<String, String> SIGNED_IN = new ConcurrentHashMap<>();
 
     static {
-        PlaywrightAssertions.setDefaultAssertionTimeout(20_000);
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
         Runtime.getRuntime().addShutdownHook(new Thread(SERVER::close));
     }
 
@@ -64,7 +67,7 @@ final class Suite {
             }
         });
         BrowserContext context = BROWSER.newContext(options.setStorageState(state));
-        context.setDefaultTimeout(20_000);
+        context.setDefaultTimeout(PATIENCE_MS);
         return context;
     }
 

@@ -13,7 +13,8 @@ import lexicor.core.nexttest.JointInformation;
 
 /**
  * What a plan cannot settle. A condition is open from the chance for further tests up to that of a working diagnosis, a
- * serious one already from where it is looked for. Of a family the condition counts that is likeliest to stay open.
+ * serious one already from that for imaging or referral. Of a family the condition counts that is likeliest to stay
+ * open.
  */
 final class Limits {
 
@@ -73,7 +74,7 @@ final class Limits {
     private double open(JointInformation of, ConditionId condition) {
         Thresholds thresholds = situation.visit().assumptions().thresholds();
         double from = catalogue.condition(condition).serious().isPresent()
-                ? Math.min(thresholds.test(), situation.looking().from().applyAsDouble(condition))
+                ? Math.min(thresholds.test(), thresholds.serious())
                 : thresholds.test();
         return of.between(condition, from, thresholds.act());
     }

@@ -3,6 +3,7 @@ package lexicor.core.planning;
 import java.util.List;
 import java.util.Optional;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.TestId;
 
 /**
@@ -21,10 +22,22 @@ public record Plan(List<Step> steps, List<Out> out, double seconds, int moves, d
      * A test in its place.
      *
      * @param about the condition that it is in for; empty where it is in for none in particular
+     * @param movements of a table of ranges those that matter here; none where there is no table, or all of it matters
      * @param bits information that the plan would lose without it; 0 where it has no figures in play
      */
     public record Step(
-            TestId test, String position, double seconds, Why why, Optional<ConditionId> about, double bits) {}
+            TestId test,
+            String position,
+            double seconds,
+            Why why,
+            Optional<ConditionId> about,
+            List<PartDefinition> movements,
+            double bits) {
+
+        public Step {
+            movements = List.copyOf(movements);
+        }
+    }
 
     /** A test that is not in. */
     public record Out(TestId test, WhyNot why, double bits) {}

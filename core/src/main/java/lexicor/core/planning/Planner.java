@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicReference;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.nexttest.JointInformation;
@@ -42,6 +43,7 @@ public final class Planner {
     private final Situation situation;
     private final Optional<String> position;
     private final Set<TestId> customary;
+    private final Set<ConditionId> inPlay;
     private final JointInformation nothing;
     private final PlanDuration clock;
     private final Purposes purposes;
@@ -57,6 +59,9 @@ public final class Planner {
                 .filter(begins -> !situation.practice().positionsOut().contains(begins));
         this.customary =
                 Set.copyOf(catalogue.routine(situation.visit().region()).order());
+        this.inPlay = Movements.inPlay(
+                situation.ranking().standings(),
+                situation.visit().assumptions().thresholds().setAside());
         this.nothing = JointInformation.of(weighing, situation.visit(), situation.found(), situation.doable());
         this.clock = new PlanDuration(catalogue.effort().changePosition(), position);
         this.purposes = new Purposes(
@@ -205,9 +210,15 @@ public final class Planner {
         ExaminationTest test = catalogue.test(id);
         return new Selection.Candidate(
                 id,
-                situation.learnt().getOrDefault(id, RoutineCheck.usual(test)),
+                Optional.ofNullable(situation.learnt().get(id)).orElseGet(() -> usual(test)),
                 situation.practice().positions(test),
                 customary.contains(id) || situation.learnt().containsKey(id) ? 1 : UNUSUAL);
+    }
+
+    /** What a test usually takes, of a table of ranges the movements that matter. */
+    private double usual(ExaminationTest test) {
+        return RoutineCheck.usual(test)
+                * Movements.of(test, inPlay).map(Movements::share).orElse(1.0);
     }
 
     private Plan plan(WorkOrder order, Map<TestId, Reason> reasons) {
@@ -224,6 +235,9 @@ public final class Planner {
                             candidate(step.test()).seconds(),
                             reason.why(),
                             reason.about(),
+                            Movements.of(catalogue.test(step.test()), inPlay)
+                                    .map(Movements::asked)
+                                    .orElse(List.of()),
                             Math.max(0, all.bits() - all.without(step.test()).bits()));
                 })
                 .toList();

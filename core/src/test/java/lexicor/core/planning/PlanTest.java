@@ -14,6 +14,7 @@ import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.Stage;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.EvidenceReader;
@@ -224,6 +225,28 @@ class PlanTest {
                 Situation.Practice.everything());
         assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(600).seconds()).isEqualTo(95);
         assertThat(Planner.of(CATALOGUE, WEIGHING, slow).plan(90).steps()).isEmpty();
+    }
+
+    @Test
+    void of_a_table_of_ranges_only_the_movements_that_matter_take_time() {
+        Plan.Step range =
+                planner(told("shoulder", "frozen-shoulder", 0.4), doable("shoulder")).plan(600).steps().stream()
+                        .filter(step -> step.test().equals(id("sh-rom")))
+                        .findFirst()
+                        .orElseThrow();
+        assertThat(range.movements())
+                .extracting(PartDefinition::key)
+                .contains("flexion-passive", "external-rotation")
+                .doesNotContain("abduction", "extension");
+        assertThat(range.seconds())
+                .isCloseTo(
+                        RoutineCheck.usual(CATALOGUE.test(id("sh-rom")))
+                                * range.movements().size()
+                                / 7,
+                        org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(plan("shoulder", 10, doable("shoulder")).steps())
+                .filteredOn(step -> !step.test().equals(id("sh-rom")))
+                .allSatisfy(step -> assertThat(step.movements()).isEmpty());
     }
 
     @Test

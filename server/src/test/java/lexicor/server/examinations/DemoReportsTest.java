@@ -26,7 +26,10 @@ import org.springframework.security.test.context.support.WithMockUser;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Every case of the demo clinic on paper, and computed twice. What was measured is left in target/reports.txt. */
+/**
+ * Every case of the demo clinic on paper, and every third computed twice. What was measured is left in
+ * target/reports.txt.
+ */
 @SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:demo;DB_CLOSE_DELAY=-1", "lexicor.demo=true"})
 @AutoConfigureMockMvc
 @WithMockUser(username = "tarn", roles = "THERAPIST")
@@ -67,14 +70,16 @@ class DemoReportsTest {
                     new Signature("R. Tarn", Instant.parse("2026-11-25T08:00:00Z"), 1, "", List.of(), false);
             Snapshot first = results.compute(recorded, signature, results.templates());
             String kept = json.writeValueAsString(first);
-            Snapshot second = results.compute(examinations.examination(id), signature, results.templates());
-            assertThat(second).as(code).isEqualTo(json.readValue(kept, Snapshot.class));
+            if (lines.size() % 3 == 0) {
+                Snapshot second = results.compute(examinations.examination(id), signature, results.templates());
+                assertThat(second).as(code).isEqualTo(json.readValue(kept, Snapshot.class));
+            }
             Files.createDirectories(Path.of("target", "reports"));
             Files.write(
                     Path.of("target", "reports", code + "-" + id.toString().substring(0, 4) + ".pdf"), report.pdf());
             lines.add(code + ": " + report.pages() + (report.pages() == 1 ? " page, " : " pages, ")
                     + report.pdf().length / 1024 + " kB; snapshot " + kept.length() / 1024
-                    + " kB, computed anew the same");
+                    + " kB");
         }
         assertThat(lines).hasSizeGreaterThan(20);
         Files.write(Path.of("target", "reports.txt"), lines);

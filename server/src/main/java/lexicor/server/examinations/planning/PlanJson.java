@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.Pattern;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.nexttest.TestValue;
@@ -125,6 +126,7 @@ public record PlanJson(
      *     particular
      * @param positions those in which it can be done
      * @param learnt whether its time is the clinic's own
+     * @param movements of a table of ranges those that matter here, by their labels; empty where all of it does
      * @param bits information that the plan would lose without it; 0 where it has no figures in play
      * @param changes what each answer would do, the most telling first; empty where it has no figures
      */
@@ -138,6 +140,7 @@ public record PlanJson(
             boolean learnt,
             Why why,
             @Schema(nullable = true) String about,
+            List<String> movements,
             double bits,
             List<AheadJson.ChangeJson> changes,
             List<String> equipment) {
@@ -156,6 +159,7 @@ public record PlanJson(
                             .map(catalogue::condition)
                             .map(Condition::shortName)
                             .orElse(null),
+                    step.movements().stream().map(PartDefinition::label).toList(),
                     step.bits(),
                     changes,
                     test.conduct().equipment());

@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Conduct;
 import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Attempt;
@@ -14,6 +15,7 @@ import lexicor.core.examination.History;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
+import lexicor.core.planning.Movements;
 import lexicor.server.examinations.assessment.Assessment;
 import lexicor.server.examinations.assessment.LockJson;
 import lexicor.server.examinations.assessment.OpenTests;
@@ -54,7 +56,18 @@ public class TestStates {
                         .map(WeighingJson.RivalEntryJson::of)
                         .toList(),
                 catalogue.test(test).variant(schools).map(TestStates::way).orElse(null),
-                force(catalogue.test(test), history, row.side(), schools));
+                force(catalogue.test(test), history, row.side(), schools),
+                movements(catalogue.test(test), here));
+    }
+
+    private static List<String> movements(ExaminationTest test, Assessment here) {
+        return Movements.of(
+                        test,
+                        Movements.inPlay(
+                                here.ranking().standings(), here.thresholds().setAside()))
+                .map(movements ->
+                        movements.asked().stream().map(PartDefinition::key).toList())
+                .orElse(List.of());
     }
 
     private static WeighingJson.WayJson way(Conduct.Variant variant) {

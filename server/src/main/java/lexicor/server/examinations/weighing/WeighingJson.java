@@ -70,6 +70,7 @@ public record WeighingJson(
      *     open
      * @param variant how the school does it; absent where it is the usual way
      * @param force what the tries of a gauge come to; absent where there are none
+     * @param movements keys of the ranges of a table that matter here; empty where all of them do
      */
     public record TestState(
             String testId,
@@ -79,7 +80,8 @@ public record WeighingJson(
             @Schema(nullable = true) LockJson lock,
             List<RivalEntryJson> rivals,
             @Schema(nullable = true) WayJson variant,
-            @Schema(nullable = true) ForceJson force) {}
+            @Schema(nullable = true) ForceJson force,
+            List<String> movements) {}
 
     /** The school's way of doing a test. {@code positions} is empty where it is taken in all. */
     public record WayJson(
