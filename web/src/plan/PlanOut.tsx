@@ -3,6 +3,8 @@ import { effectWords } from "./words";
 
 const WHY: readonly [Schemas["PlanOutJson"]["why"], string][] = [
   ["NO_TIME", "No time for, though they would tell something"],
+  ["SCREEN_FIRST", "Only if the screen finds something"],
+  ["FRIGHTENS", "May hurt, for something unlikely"],
   ["TELLS_LITTLE", "Would tell little beside the plan"],
   ["NO_FIGURES", "No figures for a condition in play"],
   ["NOT_MINE", "Not in my hands"],

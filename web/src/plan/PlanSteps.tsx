@@ -80,7 +80,6 @@ function Row({
           {called?.also && `${called.also} · `}
           {secondWords(step)}
           {step.equipment.length > 0 && ` · ${step.equipment.join(", ")}`}
-          {step.movements.length > 0 && ` · only ${step.movements.map(sentence).join(", ")}`}
         </span>
       </span>
       <span className="col-start-2 flex min-w-0 flex-wrap items-center gap-x-3 py-0.5 text-note leading-snug sm:col-start-auto">
@@ -88,6 +87,9 @@ function Row({
         <span className="min-w-0 flex-1 basis-40">
           {byHand && <strong>yours; </strong>}
           {whyWords(step)}
+          {step.movements.length > 0 && (
+            <span className="block text-soft">Only {step.movements.map(sentence).join(" · ")}</span>
+          )}
         </span>
       </span>
       {movable && (

@@ -46,7 +46,11 @@ public record Plan(List<Step> steps, List<Out> out, double seconds, int moves, d
     public enum WhyNot {
         /** It would tell something that nothing in the plan tells, and there is no time for it. */
         NO_TIME,
-        /** Beside what is in the plan it tells next to nothing. */
+        /** It is about what a screen in the plan asks for first. */
+        SCREEN_FIRST,
+        /** It is likely to hurt or frighten, and no condition that it speaks of is likely enough for that. */
+        FRIGHTENS,
+        /** Beside what is in the plan it tells next to nothing, or too little for a test that is hardly done here. */
         TELLS_LITTLE,
         /** It has no figures for a condition in play. */
         NO_FIGURES,

@@ -257,8 +257,17 @@ public final class Planner {
             return new Plan.Out(test, Plan.WhyNot.NO_FIGURES, 0);
         }
         double gain = Math.max(0, whole.gain(test));
-        return new Plan.Out(
-                test, gain >= catalogue.effort().leastBits() ? Plan.WhyNot.NO_TIME : Plan.WhyNot.TELLS_LITTLE, gain);
+        return new Plan.Out(test, whyNot(test, gain), gain);
+    }
+
+    private Plan.WhyNot whyNot(TestId test, double gain) {
+        if (gain * candidate(test).custom() < catalogue.effort().leastBits()) {
+            return Plan.WhyNot.TELLS_LITTLE;
+        }
+        if (purposes.waitsForScreen(test)) {
+            return Plan.WhyNot.SCREEN_FIRST;
+        }
+        return frightensForLittle(test) ? Plan.WhyNot.FRIGHTENS : Plan.WhyNot.NO_TIME;
     }
 
     /** Tests that come together, the reason that weighs most first. */
