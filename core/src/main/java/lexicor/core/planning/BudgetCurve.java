@@ -15,7 +15,8 @@ import java.util.stream.DoubleStream;
  */
 public record BudgetCurve(List<Point> points, Optional<Point> knee) {
 
-    private static final double[] MINUTES = {2, 4, 6, 8, 10, 12, 15, 20, Double.POSITIVE_INFINITY};
+    /** Times for which a plan is made, among them those that are offered to choose from. */
+    private static final double[] MINUTES = {2, 4, 5, 6, 8, 10, 12, 15, 20, Double.POSITIVE_INFINITY};
 
     /**
      * One plan.
