@@ -69,9 +69,40 @@ function Loaded({ sheet }: { sheet: Sheet }) {
             Details
           </h2>
           <Details person={person} />
+          <Tables caseId={person.id} />
         </section>
       </div>
     </main>
+  );
+}
+
+const TABLES: readonly [string, string][] = [
+  ["findings", "What was answered"],
+  ["measures", "What was measured"],
+  ["readings", "How it is read"],
+  ["conclusions", "Conclusions and ranking"],
+];
+
+/** All visits of the case as tables for a spreadsheet. */
+function Tables({ caseId }: { caseId: string }) {
+  return (
+    <section aria-labelledby="tables" className="mt-8 border-t border-line pt-3">
+      <h2 id="tables" className="text-xl font-semibold">
+        As tables
+      </h2>
+      <p className="text-note text-soft">
+        All visits, without what was corrected. What leaves the clinic is noted in its audit trail.
+      </p>
+      <ul className="mt-1">
+        {TABLES.map(([table, name]) => (
+          <li key={table}>
+            <a download href={`/api/cases/${caseId}/${table}.csv`} className={QUIET_LINK}>
+              {name} (CSV)
+            </a>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

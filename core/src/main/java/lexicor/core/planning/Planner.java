@@ -107,12 +107,12 @@ public final class Planner {
                 .forEach(test -> choice.reasons.put(test, Reason.of(test, Why.BY_HAND)));
         choice.add(purposes.always());
         choice.add(purposes.lookedFor());
-        choice.addWithinShare(ready(purposes.defining()));
+        choice.addWithinShare(purposes.defining());
         choice.add(ready(purposes.serious()));
         ready(purposes.spread()).stream()
                 .filter(reason -> !purposes.served(reason, choice.reasons.keySet()))
                 .forEach(reason -> choice.add(List.of(reason)));
-        choice.add(ready(purposes.telling()));
+        choice.add(purposes.telling());
         choice.addWithinShare(purposes.neededMeasures());
         choice.select();
         List<Reason> pictured = ready(purposes.pictured());

@@ -17,6 +17,7 @@ import lexicor.server.audit.Traced;
 import lexicor.server.cases.CaseJson;
 import lexicor.server.cases.CaseService;
 import lexicor.server.cases.VisitState;
+import lexicor.server.examinations.record.Blinding;
 import lexicor.server.examinations.record.ExaminationRecords;
 import lexicor.server.examinations.record.People;
 import lexicor.server.examinations.record.Recorded;

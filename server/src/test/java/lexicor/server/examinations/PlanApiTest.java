@@ -55,7 +55,12 @@ class PlanApiTest extends AtTheBench {
                         .valueStream()
                         .map(out -> out.get("why").asString())
                         .distinct())
-                .contains("NO_TIME", "NO_FIGURES");
+                .contains("SCREEN_FIRST", "NO_FIGURES");
+        assertThat(plan("?minutes=3", 200)
+                        .get("out")
+                        .valueStream()
+                        .map(out -> out.get("why").asString()))
+                .contains("NO_TIME");
         assertThat(plan("?minutes=0", 200).get("steps")).isEmpty();
         assertThat(plan("?minutes=-1", 400).get("field").asString()).isEqualTo("minutes");
         assertThat(plan("?minutes=soon", 400).get("field").asString()).isEqualTo("minutes");

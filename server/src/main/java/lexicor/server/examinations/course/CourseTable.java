@@ -1,15 +1,12 @@
 package lexicor.server.examinations.course;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
+import lexicor.server.page.CsvText;
 
 /** A course as a table: one row for each measure, test and condition at each visit. */
 final class CourseTable {
@@ -21,61 +18,48 @@ final class CourseTable {
     private CourseTable() {}
 
     static String of(CourseJson course) {
-        StringBuilder text = new StringBuilder();
-        try (CSVPrinter rows = new CSVPrinter(
-                text, CSVFormat.RFC4180.builder().setHeader(HEADER).get())) {
-            for (CourseJson.MeasureJson measure : course.measures()) {
-                for (CourseJson.PointJson point : measure.points()) {
-                    row(
-                            rows,
-                            course.visits().get(point.visit()),
-                            "measure",
-                            measure.name(),
-                            measure.label(),
-                            point.value(),
-                            point.atLeast() ? "yes" : "",
-                            measure.unit(),
-                            point.well(),
-                            point.because());
-                }
+        CsvText table = new CsvText(HEADER);
+        for (CourseJson.MeasureJson measure : course.measures()) {
+            for (CourseJson.PointJson point : measure.points()) {
+                row(
+                        table,
+                        course.visits().get(point.visit()),
+                        "measure",
+                        measure.name(),
+                        measure.label(),
+                        point.value(),
+                        point.atLeast() ? "yes" : "",
+                        measure.unit(),
+                        point.well(),
+                        point.because());
             }
-            for (CourseJson.ResponseJson response : course.responses()) {
-                for (int visit = 0; visit < response.results().size(); visit++) {
-                    row(
-                            rows,
-                            course.visits().get(visit),
-                            "test",
-                            response.name(),
-                            response.results()
-                                    .get(visit)
-                                    .name()
-                                    .toLowerCase(Locale.ROOT)
-                                    .replace('_', ' '));
-                }
-            }
-            for (CourseJson.ConditionJson condition : course.conditions()) {
-                for (CourseJson.StandJson stand : condition.stands()) {
-                    row(rows, course.visits().get(stand.visit()), "condition", "", condition.name(), stand.now());
-                }
-            }
-        } catch (IOException impossible) {
-            throw new UncheckedIOException(impossible);
         }
-        return text.toString();
+        for (CourseJson.ResponseJson response : course.responses()) {
+            for (int visit = 0; visit < response.results().size(); visit++) {
+                row(
+                        table,
+                        course.visits().get(visit),
+                        "test",
+                        response.name(),
+                        response.results()
+                                .get(visit)
+                                .name()
+                                .toLowerCase(Locale.ROOT)
+                                .replace('_', ' '));
+            }
+        }
+        for (CourseJson.ConditionJson condition : course.conditions()) {
+            for (CourseJson.StandJson stand : condition.stands()) {
+                row(table, course.visits().get(stand.visit()), "condition", "", condition.name(), stand.now());
+            }
+        }
+        return table.toString();
     }
 
-    private static void row(CSVPrinter rows, CourseJson.VisitJson visit, Object... cells) throws IOException {
+    private static void row(CsvText table, CourseJson.VisitJson visit, Object... cells) {
         List<Object> row =
                 new ArrayList<>(List.of(visit.day(), LocalDate.ofInstant(visit.at(), ZoneId.systemDefault())));
-        Arrays.stream(cells).map(CourseTable::harmless).forEach(row::add);
-        while (row.size() < HEADER.length) {
-            row.add("");
-        }
-        rows.printRecord(row);
-    }
-
-    /** Words that a spreadsheet would take for a formula are kept from being one. */
-    private static Object harmless(Object cell) {
-        return cell instanceof String words && words.matches("(?s)[=+\\-@\\t\\r].*") ? "'" + words : cell;
+        row.addAll(Arrays.asList(cells));
+        table.row(row.toArray());
     }
 }

@@ -1,0 +1,56 @@
+package lexicor.server.examinations.export;
+
+import java.util.UUID;
+import lexicor.server.audit.Action;
+import lexicor.server.audit.Traced;
+import lexicor.server.load.InTurn;
+import lexicor.server.page.Download;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The tables of a case over HTTP. */
+@RestController
+@RequestMapping("/api/cases/{id}")
+class CaseTablesController {
+
+    private final CaseTables tables;
+
+    CaseTablesController(CaseTables tables) {
+        this.tables = tables;
+    }
+
+    /** What was answered. */
+    @GetMapping(value = "/findings.csv", produces = "text/csv")
+    @InTurn(InTurn.Kind.WEIGHING)
+    @Traced(action = Action.TOOK_OUT, subject = "case")
+    public ResponseEntity<String> findings(@PathVariable UUID id) {
+        return Download.text("csv", tables.fileName(id, "findings"), tables.findings(id));
+    }
+
+    /** What was measured. */
+    @GetMapping(value = "/measures.csv", produces = "text/csv")
+    @InTurn(InTurn.Kind.WEIGHING)
+    @Traced(action = Action.TOOK_OUT, subject = "case")
+    public ResponseEntity<String> measures(@PathVariable UUID id) {
+        return Download.text("csv", tables.fileName(id, "measures"), tables.measures(id));
+    }
+
+    /** How the answers are read. */
+    @GetMapping(value = "/readings.csv", produces = "text/csv")
+    @InTurn(InTurn.Kind.WEIGHING)
+    @Traced(action = Action.TOOK_OUT, subject = "case")
+    public ResponseEntity<String> readings(@PathVariable UUID id) {
+        return Download.text("csv", tables.fileName(id, "readings"), tables.readings(id));
+    }
+
+    /** What was concluded, beside the ranking. */
+    @GetMapping(value = "/conclusions.csv", produces = "text/csv")
+    @InTurn(InTurn.Kind.WEIGHING)
+    @Traced(action = Action.TOOK_OUT, subject = "case")
+    public ResponseEntity<String> conclusions(@PathVariable UUID id) {
+        return Download.text("csv", tables.fileName(id, "conclusions"), tables.conclusions(id));
+    }
+}
