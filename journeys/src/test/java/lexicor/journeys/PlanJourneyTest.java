@@ -65,7 +65,7 @@ class PlanJourneyTest extends TabletJourney {
                 Locale.UK, "plan for ten minutes of a shoulder: %.1f s", (System.nanoTime() - began) / 1e9));
         assertThat(main()).containsText("Neck screen");
         assertThat(main()).containsText("if positive");
-        main().getByText(Pattern.compile("^No time for, though they would tell something, \\d+"))
+        main().getByText(Pattern.compile("^Only if the screen finds something, \\d+"))
                 .click();
         press(main(), "Do it in this order");
         assertThat(bench.rail()
@@ -135,8 +135,9 @@ class PlanJourneyTest extends TabletJourney {
         goToPlan();
         page.getByLabel("Start from a routine").selectOption("Shoulder, quick");
         assertThat(summary()).containsText("Mine, from “Shoulder, quick”: 10 tests");
-        page.locator("summary")
-                .filter(new Locator.FilterOptions().setHasText("No time for, though"))
+        main().locator("details")
+                .filter(new Locator.FilterOptions().setHasText("Anterior apprehension"))
+                .locator("summary")
                 .click();
         press(main(), "Put in Anterior apprehension");
         rows().filter(new Locator.FilterOptions().setHasText("Anterior apprehension"))
