@@ -24,7 +24,9 @@ const SHORTLY: Record<string, string> = { full: "Full", "as-other": "Same", shor
 /** Several measures of both sides with their differences: typed, dragged, or read off a goniometer into the next empty cell. */
 export function MeasureTable({ test, well, attempts, onMeasure, onEye, neednt, onWhole }: MeasureTableProps) {
   const involved = otherSide(well);
-  const parts = test.parts.filter((part) => part.unit && !neednt.has(part.key));
+  const measured = test.parts.filter((part) => part.unit);
+  const parts = measured.filter((part) => !neednt.has(part.key));
+  const left = measured.length - parts.length;
   const status = useStatus("angle");
   const [picked, setPicked] = useState<{ side: Side; key: string }>();
   const asked = (key: string, side: Side) => side === involved || test.wellSideParts.includes(key);
@@ -120,11 +122,11 @@ export function MeasureTable({ test, well, attempts, onMeasure, onEye, neednt, o
           })}
         </tbody>
       </table>
-      {neednt.size > 0 && (
+      {left > 0 && (
         <p className="flex basis-full flex-wrap items-center justify-between gap-x-3 border-t border-line text-note">
           <span>The movements that matter here.</span>
           <Button look="quiet" onClick={onWhole}>
-            {neednt.size === 1 ? "One more" : `${String(neednt.size)} more`}
+            {left === 1 ? "One more" : `${String(left)} more`}
           </Button>
         </p>
       )}

@@ -403,7 +403,9 @@ class BenchJourneyTest extends TabletJourney {
         bench.stand("Range of motion");
         Locator table = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Left and right"));
         assertThat(table.getByLabel("Extension, right, in °")).hasCount(0);
-        table.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^\\d more$")))
+        table.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("4 more").setExact(true))
                 .click();
         assertThat(table.getByLabel("Extension, right, in °")).isVisible();
         Locator more = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("More to record"));
