@@ -63,13 +63,13 @@ function Loaded({ sheet }: { sheet: Sheet }) {
             <EpisodeBlock key={episode.id} caseId={person.id} episode={episode} />
           ))}
           <NewComplaint caseId={person.id} />
+          <Tables caseId={person.id} />
         </section>
         <section aria-labelledby="details" className="order-1 lg:order-2">
           <h2 id="details" className="text-xl font-semibold">
             Details
           </h2>
           <Details person={person} />
-          <Tables caseId={person.id} />
         </section>
       </div>
     </main>
@@ -91,13 +91,13 @@ function Tables({ caseId }: { caseId: string }) {
         As tables
       </h2>
       <p className="text-note text-soft">
-        All visits, without what was corrected. What leaves the clinic is noted in its audit trail.
+        All visits as CSV, without what was corrected. What leaves the clinic is noted in its audit trail.
       </p>
-      <ul className="mt-1">
+      <ul className="mt-2 flex flex-wrap gap-2">
         {TABLES.map(([table, name]) => (
           <li key={table}>
             <a download href={`/api/cases/${caseId}/${table}.csv`} className={QUIET_LINK}>
-              {name} (CSV)
+              {name}
             </a>
           </li>
         ))}
