@@ -1,18 +1,13 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { api, dataOf } from "./api/client";
 import { keys } from "./api/keys";
+import { chooseForMe } from "./useSettings";
 
 /** Says whether the person at the screen does a test; the plans of an examination are asked for anew. */
 export function useMyHands(examination?: string) {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: ({ test, mine }: { test: string; mine: boolean }) =>
-      dataOf(
-        api.PUT("/api/settings/own/{name}", {
-          params: { path: { name: `not-mine.${test}` } },
-          body: mine ? {} : { value: "yes" },
-        }),
-      ),
+      chooseForMe(`not-mine.${test}`, mine ? undefined : "yes"),
     onSuccess: (settings) => {
       cache.setQueryData(keys.settings, settings);
       return examination === undefined

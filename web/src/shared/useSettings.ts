@@ -18,14 +18,18 @@ export function settingOf(settings: Schemas["SettingsJson"] | undefined, name: s
   return listed?.own ?? listed?.value;
 }
 
+/** Decides a setting for the person at the screen alone; without a value it is as if nothing had been decided. */
+export function chooseForMe(name: string, value?: string) {
+  return dataOf(
+    api.PUT("/api/settings/own/{name}", { params: { path: { name } }, body: value === undefined ? {} : { value } }),
+  );
+}
+
 /** Decides a listed setting for the person at the screen alone; without a value the clinic's holds again. */
 export function useChooseForMe() {
   const cache = useQueryClient();
   return useMutation({
-    mutationFn: ({ name, value }: { name: string; value?: string }) =>
-      dataOf(
-        api.PUT("/api/settings/own/{name}", { params: { path: { name } }, body: value === undefined ? {} : { value } }),
-      ),
+    mutationFn: ({ name, value }: { name: string; value?: string }) => chooseForMe(name, value),
     onSuccess: (settings) => {
       cache.setQueryData(keys.settings, settings);
     },

@@ -9,7 +9,6 @@ import java.util.stream.Stream;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.PartDefinition;
-import lexicor.core.weighing.Standing;
 
 /**
  * Of a table of ranges, the movements from which a condition in play is read. The others can be measured too, and tell
@@ -37,6 +36,9 @@ public record Movements(List<PartDefinition> asked, List<PartDefinition> others)
                         && measure.unit().equals(DEGREES)
                         && !measure.taken().onDemand())
                 .toList();
+        if (table.size() < TABLE) {
+            return Optional.empty();
+        }
         Set<String> read = test.reads().stream()
                 .filter(reading -> inPlay.contains(reading.condition()))
                 .flatMap(reading -> reading.by().stream())
@@ -48,20 +50,7 @@ public record Movements(List<PartDefinition> asked, List<PartDefinition> others)
         Movements movements = new Movements(
                 table.stream().filter(part -> read.contains(part.key())).toList(),
                 table.stream().filter(part -> !read.contains(part.key())).toList());
-        return table.size() < TABLE
-                        || movements.asked().isEmpty()
-                        || movements.others().isEmpty()
-                ? Optional.empty()
-                : Optional.of(movements);
-    }
-
-    /** Conditions in play: neither set aside nor unlikely by definition. */
-    public static Set<ConditionId> inPlay(Collection<Standing> standings, double setAside) {
-        return standings.stream()
-                .filter(standing ->
-                        standing.now() >= setAside && !standing.pattern().unlikely())
-                .map(standing -> standing.condition().id())
-                .collect(Collectors.toUnmodifiableSet());
+        return movements.asked().isEmpty() || movements.others().isEmpty() ? Optional.empty() : Optional.of(movements);
     }
 
     /** Of the time that the whole table takes, above 0 and below 1. */

@@ -59,9 +59,9 @@ public final class Planner {
                 .filter(begins -> !situation.practice().positionsOut().contains(begins));
         this.customary =
                 Set.copyOf(catalogue.routine(situation.visit().region()).order());
-        this.inPlay = Movements.inPlay(
-                situation.ranking().standings(),
-                situation.visit().assumptions().thresholds().setAside());
+        this.inPlay = situation
+                .ranking()
+                .inPlay(situation.visit().assumptions().thresholds().setAside());
         this.nothing = JointInformation.of(weighing, situation.visit(), situation.found(), situation.doable());
         this.clock = new PlanDuration(catalogue.effort().changePosition(), position);
         this.purposes = new Purposes(

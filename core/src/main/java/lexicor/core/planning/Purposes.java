@@ -250,8 +250,7 @@ final class Purposes {
 
     private List<Standing> inPlay(Predicate<Standing> wanted, double least) {
         return situation.ranking().standings().stream()
-                .filter(standing ->
-                        standing.now() >= least && !standing.pattern().unlikely())
+                .filter(standing -> standing.inPlay(least))
                 .filter(wanted)
                 .sorted(Comparator.comparingDouble(Standing::now).reversed())
                 .toList();

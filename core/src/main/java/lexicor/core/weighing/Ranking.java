@@ -4,6 +4,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Thresholds;
 import lexicor.core.findings.ClusterCount;
@@ -54,13 +56,20 @@ public record Ranking(
                 .orElseThrow(() -> new IllegalArgumentException("condition '" + condition + "' is not ranked"));
     }
 
+    /** Conditions that are neither set aside nor unlikely by definition; from a chance of {@code least} on, 0..1. */
+    public Set<ConditionId> inPlay(double least) {
+        return standings.stream()
+                .filter(standing -> standing.inPlay(least))
+                .map(standing -> standing.condition().id())
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
     /**
      * The condition that stands highest by what the hands have found and is not set aside; empty where there is none.
      */
     public Optional<Standing> first(Thresholds thresholds) {
         return standings.stream()
-                .filter(standing ->
-                        standing.byHands() && !standing.pattern().unlikely() && standing.now() >= thresholds.setAside())
+                .filter(standing -> standing.byHands() && standing.inPlay(thresholds.setAside()))
                 .findFirst();
     }
 

@@ -42,6 +42,11 @@ public record Standing(
         PatternReading pattern,
         boolean measured) {
 
+    /** Whether it is neither set aside nor unlikely by definition; from a chance of {@code least} on, 0..1. */
+    public boolean inPlay(double least) {
+        return now >= least && !pattern.unlikely();
+    }
+
     /** Decibans from which a finding about another condition counts as having told something. */
     static final double MOVES = 0.5;
 

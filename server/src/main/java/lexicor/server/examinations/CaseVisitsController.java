@@ -138,9 +138,7 @@ class CaseVisitsController {
 
     private List<CaseListJson.VisitJson> visits(List<Recorded> complaint) {
         return complaint.stream()
-                .map(visit -> visit(
-                        visit,
-                        complaint.stream().anyMatch(other -> Blinding.hides(other, visit, CurrentUser.isHere()))))
+                .map(visit -> visit(visit, Blinding.hidden(visit, complaint, CurrentUser.isHere())))
                 .toList();
     }
 

@@ -32,12 +32,21 @@ public class PersonalSettings {
         this.catalogue = catalogue;
     }
 
+    /** Ids of the tests that are not somebody's, by what they decided; in order. */
+    static List<String> notMine(Map<String, String> decided) {
+        return decided.keySet().stream()
+                .filter(name -> name.startsWith(NOT_MINE))
+                .map(name -> name.substring(NOT_MINE.length()))
+                .sorted()
+                .toList();
+    }
+
     /** Tests that a person does not do, so that no plan proposes them. */
     @Transactional(readOnly = true)
     public Set<TestId> notMine(String account) {
-        Set<String> names = of(account).keySet();
+        Set<String> ids = Set.copyOf(notMine(of(account)));
         return catalogue.tests().keySet().stream()
-                .filter(test -> names.contains(NOT_MINE + test.value()))
+                .filter(test -> ids.contains(test.value()))
                 .collect(Collectors.toUnmodifiableSet());
     }
 

@@ -89,11 +89,7 @@ public record SettingsJson(
                         .map(block -> new NoteNameJson(block.id(), block.says()))
                         .toList(),
                 noise(settings.noise(noise), noise),
-                own.keySet().stream()
-                        .filter(name -> name.startsWith(PersonalSettings.NOT_MINE))
-                        .map(name -> name.substring(PersonalSettings.NOT_MINE.length()))
-                        .sorted()
-                        .toList());
+                PersonalSettings.notMine(own));
     }
 
     private static List<NoiseJson> noise(NoiseTable now, NoiseTable shipped) {

@@ -18,6 +18,11 @@ public final class Words {
         return DAY.format(day);
     }
 
+    /** A name of the code as a table says it: small letters, words apart. */
+    public static String of(Enum<?> name) {
+        return name.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+    }
+
     /** A phrase as it stands within a sentence. */
     public static String inSentence(String says) {
         return says.length() > 1 && Character.isUpperCase(says.charAt(1))

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Supplier;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
@@ -20,6 +21,7 @@ import lexicor.core.safety.SafetyRules;
 import lexicor.core.safety.Suspicion;
 import lexicor.core.weighing.Ranking;
 import lexicor.server.evidence.Figures;
+import org.springframework.util.function.SingletonSupplier;
 
 /** Where an examination stands, drawn together once: what was told, read, weighed, is suspected and is still open. */
 public final class Assessment {
@@ -60,6 +62,8 @@ public final class Assessment {
     private final Supplier<Known> known;
     private final Supplier<Safety> safety;
     private final Supplier<OpenTests> open;
+    private final Supplier<Set<ConditionId>> inPlay =
+            SingletonSupplier.of(() -> ranking().inPlay(thresholds().setAside()));
 
     Assessment(
             Figures figures,
@@ -113,6 +117,11 @@ public final class Assessment {
     /** The readings of the region's tests in the order of the routine, then of any others that were done. */
     public List<TestReading> readings() {
         return readings;
+    }
+
+    /** Conditions that are neither set aside nor unlikely by definition. */
+    public Set<ConditionId> inPlay() {
+        return inPlay.get();
     }
 
     /** The ranking without its ranges: enough to know who leads. */

@@ -5,8 +5,8 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import lexicor.server.page.CsvText;
+import lexicor.server.words.Words;
 
 /** A course as a table: one row for each measure, test and condition at each visit. */
 final class CourseTable {
@@ -41,11 +41,7 @@ final class CourseTable {
                         course.visits().get(visit),
                         "test",
                         response.name(),
-                        response.results()
-                                .get(visit)
-                                .name()
-                                .toLowerCase(Locale.ROOT)
-                                .replace('_', ' '));
+                        Words.of(response.results().get(visit)));
             }
         }
         for (CourseJson.ConditionJson condition : course.conditions()) {

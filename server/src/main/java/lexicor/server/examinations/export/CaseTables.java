@@ -3,9 +3,9 @@ package lexicor.server.examinations.export;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 import java.util.function.BiConsumer;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.examination.Attempt;
@@ -23,6 +23,7 @@ import lexicor.server.examinations.record.ExaminationRow;
 import lexicor.server.examinations.record.People;
 import lexicor.server.examinations.record.Recorded;
 import lexicor.server.page.CsvText;
+import lexicor.server.words.Words;
 import org.springframework.stereotype.Service;
 
 /**
@@ -56,59 +57,48 @@ class CaseTables {
         this.words = words;
     }
 
-    /** Name of the file of one of the tables. */
-    String fileName(UUID caseId, String table) {
-        return cases.file(caseId).code() + "-" + table + ".csv";
-    }
+    /** A table with the name of its file. */
+    record Table(String file, String text) {}
 
     /** One row for each answer of a list, and for each that was given in words. */
-    String findings(UUID caseId) {
-        return table(
-                caseId,
-                this::answers,
-                "test",
-                "test_name",
-                "way",
-                "tested_side",
-                "try",
-                "part",
-                "part_name",
-                "answer",
-                "answer_name",
-                "words",
-                "position",
-                "repeat",
-                "direction");
+    Table findings(UUID caseId) {
+        return table(caseId, "findings", this::answers, ofParts("answer", "answer_name", "words"));
     }
 
     /** One row for each measure. */
-    String measures(UUID caseId) {
-        return table(
-                caseId,
-                this::measured,
-                "test",
-                "test_name",
-                "way",
-                "tested_side",
-                "try",
-                "part",
-                "part_name",
-                "value",
-                "unit",
-                "position",
-                "repeat",
-                "direction");
+    Table measures(UUID caseId) {
+        return table(caseId, "measures", this::measured, ofParts("value", "unit"));
+    }
+
+    /** Columns of a table of parts of responses, around those of its own. */
+    private static String[] ofParts(String... own) {
+        return Stream.of(
+                        Stream.of("test", "test_name", "way", "tested_side", "try", "part", "part_name"),
+                        Stream.of(own),
+                        Stream.of("position", "repeat", "direction"))
+                .flatMap(columns -> columns)
+                .toArray(String[]::new);
     }
 
     /** One row for each condition for which an answered test is read, by each criterion. */
-    String readings(UUID caseId) {
-        return table(caseId, this::read, "test", "test_name", "condition", "condition_name", "criterion", "result");
+    Table readings(UUID caseId) {
+        return table(
+                caseId,
+                "readings",
+                this::read,
+                "test",
+                "test_name",
+                "condition",
+                "condition_name",
+                "criterion",
+                "result");
     }
 
     /** One row for each condition that is concluded, and for each that is ranked, with its chance. */
-    String conclusions(UUID caseId) {
+    Table conclusions(UUID caseId) {
         return table(
                 caseId,
+                "conclusions",
                 this::concluded,
                 "role",
                 "condition",
@@ -121,15 +111,15 @@ class CaseTables {
                 "signed");
     }
 
-    private String table(UUID caseId, BiConsumer<Recorded, Rows> visit, String... columns) {
-        cases.file(caseId);
+    private Table table(UUID caseId, String name, BiConsumer<Recorded, Rows> visit, String... columns) {
+        String code = cases.file(caseId).code();
         List<String> header = new ArrayList<>(VISIT);
         header.addAll(Arrays.asList(columns));
         CsvText table = new CsvText(header.toArray(String[]::new));
         for (Recorded each : Blinding.seen(examinations.ofCase(caseId), CurrentUser.isHere())) {
             visit.accept(each, cells -> table.row(row(each.row(), cells)));
         }
-        return table.toString();
+        return new Table(code + "-" + name + ".csv", table.toString());
     }
 
     /** Takes the cells of a row that follow on those of the visit. */
@@ -144,39 +134,34 @@ class CaseTables {
                 visit.getId(),
                 visit.day(),
                 visit.region(),
-                inWords(visit.side()),
-                inWords(visit.setting()),
+                Words.of(visit.side()),
+                Words.of(visit.setting()),
                 people.name(visit.author())));
         row.addAll(Arrays.asList(cells));
         return row.toArray();
     }
 
     private void answers(Recorded visit, Rows rows) {
-        for (Attempt attempt : visit.history().attempts()) {
-            for (Part part : attempt.parts()) {
-                if (part instanceof Part.Chosen chosen) {
-                    add(
-                            rows,
-                            attempt,
-                            part,
-                            chosen.choice(),
-                            words.option(attempt.test(), part.key(), chosen.choice()),
-                            "");
-                } else if (part instanceof Part.Said said) {
-                    add(rows, attempt, part, "", "", said.text());
-                }
+        eachPart(visit, (attempt, part) -> {
+            if (part instanceof Part.Chosen chosen) {
+                String called = words.option(attempt.test(), part.key(), chosen.choice());
+                add(rows, attempt, part, chosen.choice(), called, "");
+            } else if (part instanceof Part.Said said) {
+                add(rows, attempt, part, "", "", said.text());
             }
-        }
+        });
     }
 
     private void measured(Recorded visit, Rows rows) {
-        for (Attempt attempt : visit.history().attempts()) {
-            for (Part part : attempt.parts()) {
-                if (part instanceof Part.Measured measured) {
-                    add(rows, attempt, part, measured.value(), measured.unit());
-                }
+        eachPart(visit, (attempt, part) -> {
+            if (part instanceof Part.Measured measured) {
+                add(rows, attempt, part, measured.value(), measured.unit());
             }
-        }
+        });
+    }
+
+    private static void eachPart(Recorded visit, BiConsumer<Attempt, Part> add) {
+        visit.history().attempts().forEach(attempt -> attempt.parts().forEach(part -> add.accept(attempt, part)));
     }
 
     private void add(Rows rows, Attempt attempt, Part part, Object... values) {
@@ -184,7 +169,7 @@ class CaseTables {
                 attempt.test().value(),
                 catalogue.test(attempt.test()).name(),
                 attempt.variant(),
-                inWords(attempt.side()),
+                Words.of(attempt.side()),
                 attempt.tryNumber(),
                 part.key(),
                 words.part(attempt.test(), part.key())));
@@ -205,7 +190,7 @@ class CaseTables {
                         reading.condition().value(),
                         catalogue.condition(reading.condition()).name(),
                         reading.criterion().value(),
-                        inWords(reading.result()));
+                        Words.of(reading.result()));
             }
         }
     }
@@ -248,9 +233,5 @@ class CaseTables {
                     "",
                     signed);
         }
-    }
-
-    private static String inWords(Enum<?> value) {
-        return value.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 }

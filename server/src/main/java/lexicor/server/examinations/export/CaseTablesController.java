@@ -27,7 +27,7 @@ class CaseTablesController {
     @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.TOOK_OUT, subject = "case")
     public ResponseEntity<String> findings(@PathVariable UUID id) {
-        return Download.text("csv", tables.fileName(id, "findings"), tables.findings(id));
+        return file(tables.findings(id));
     }
 
     /** What was measured. */
@@ -35,7 +35,7 @@ class CaseTablesController {
     @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.TOOK_OUT, subject = "case")
     public ResponseEntity<String> measures(@PathVariable UUID id) {
-        return Download.text("csv", tables.fileName(id, "measures"), tables.measures(id));
+        return file(tables.measures(id));
     }
 
     /** How the answers are read. */
@@ -43,7 +43,7 @@ class CaseTablesController {
     @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.TOOK_OUT, subject = "case")
     public ResponseEntity<String> readings(@PathVariable UUID id) {
-        return Download.text("csv", tables.fileName(id, "readings"), tables.readings(id));
+        return file(tables.readings(id));
     }
 
     /** What was concluded, beside the ranking. */
@@ -51,6 +51,10 @@ class CaseTablesController {
     @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.TOOK_OUT, subject = "case")
     public ResponseEntity<String> conclusions(@PathVariable UUID id) {
-        return Download.text("csv", tables.fileName(id, "conclusions"), tables.conclusions(id));
+        return file(tables.conclusions(id));
+    }
+
+    private static ResponseEntity<String> file(CaseTables.Table table) {
+        return Download.text("csv", table.file(), table.text());
     }
 }

@@ -13,10 +13,11 @@ public final class Blinding {
      *
      * @param person sign-in name
      */
-    public static boolean hides(Recorded own, Recorded other, String person) {
+    private static boolean hides(Recorded own, Recorded other, String person) {
         ExaminationRow mine = own.row();
         ExaminationRow theirs = other.row();
-        return mine.author().equals(person)
+        return mine.episode().getId().equals(theirs.episode().getId())
+                && mine.author().equals(person)
                 && !theirs.author().equals(person)
                 && mine.day().equals(theirs.day())
                 && mine.follows().filter(theirs.getId()::equals).isEmpty()
@@ -25,18 +26,20 @@ public final class Blinding {
     }
 
     /**
+     * Whether a visit is hidden from a person by one of their own among these.
+     *
+     * @param person sign-in name
+     */
+    public static boolean hidden(Recorded visit, List<Recorded> among, String person) {
+        return among.stream().anyMatch(own -> hides(own, visit, person));
+    }
+
+    /**
      * Of the visits of a case those that a person may see now.
      *
      * @param person sign-in name
      */
     public static List<Recorded> seen(List<Recorded> visits, String person) {
-        return visits.stream()
-                .filter(visit -> visits.stream()
-                        .noneMatch(own -> own.row()
-                                        .episode()
-                                        .getId()
-                                        .equals(visit.row().episode().getId())
-                                && hides(own, visit, person)))
-                .toList();
+        return visits.stream().filter(visit -> !hidden(visit, visits, person)).toList();
     }
 }

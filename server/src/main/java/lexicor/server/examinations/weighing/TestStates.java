@@ -61,10 +61,7 @@ public class TestStates {
     }
 
     private static List<String> movements(ExaminationTest test, Assessment here) {
-        return Movements.of(
-                        test,
-                        Movements.inPlay(
-                                here.ranking().standings(), here.thresholds().setAside()))
+        return Movements.of(test, here.inPlay())
                 .map(movements ->
                         movements.asked().stream().map(PartDefinition::key).toList())
                 .orElse(List.of());
