@@ -382,7 +382,6 @@ class BenchJourneyTest extends TabletJourney {
             normals++;
             int before = bench.taps();
             bench.tap(bench.involved(), test[1]);
-            bench.settled();
             positives += bench.taps() - before;
             assertThat(bench.reading()).containsText(Pattern.compile("Counts( a little)? for|Speaks for"));
         }

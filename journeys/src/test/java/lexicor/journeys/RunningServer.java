@@ -45,7 +45,9 @@ final class RunningServer implements AutoCloseable {
                             jar.toString(),
                             "--server.port=" + port,
                             "--lexicor.data=" + data,
-                            "--lexicor.demo=" + demo)
+                            "--lexicor.demo=" + demo,
+                            // a plan is not to hang on how quick this machine taps
+                            "--lexicor.times.enough=1000000")
                     .redirectErrorStream(true)
                     .start();
             CompletableFuture<String> ready = new CompletableFuture<>();

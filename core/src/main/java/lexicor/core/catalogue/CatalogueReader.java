@@ -17,6 +17,7 @@ import java.util.stream.Collectors;
 import lexicor.core.lookup.Keyed;
 import lexicor.core.source.Fingerprint;
 import lexicor.core.source.SourceNode;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Reads the catalogue and checks it as a whole. Every fault is a {@link lexicor.core.source.SourceException} that names
@@ -27,6 +28,8 @@ public final class CatalogueReader {
     private static final String HOME = "/lexicor/catalogue/";
 
     private static final int OLDEST = 130;
+
+    private static @Nullable Catalogue shipped;
 
     private final UnaryOperator<String> files;
     private final List<String> texts = new ArrayList<>();
@@ -43,9 +46,14 @@ public final class CatalogueReader {
         this.files = files;
     }
 
-    /** The catalogue that ships with the product. */
-    public static Catalogue shipped() {
-        return read(file -> SourceNode.resourceText(HOME + file));
+    /** The catalogue that ships with the product; read once in a process, since it cannot change meanwhile. */
+    public static synchronized Catalogue shipped() {
+        Catalogue known = shipped;
+        if (known == null) {
+            known = read(file -> SourceNode.resourceText(HOME + file));
+            shipped = known;
+        }
+        return known;
     }
 
     /**

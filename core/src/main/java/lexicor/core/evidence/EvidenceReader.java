@@ -16,6 +16,7 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.source.Fingerprint;
 import lexicor.core.source.SourceException;
 import lexicor.core.source.SourceNode;
+import org.jspecify.annotations.Nullable;
 
 /** Reads ledger and ties, and checks both against the catalogue: every record is tied, and every reading is of use. */
 public final class EvidenceReader {
@@ -27,10 +28,14 @@ public final class EvidenceReader {
     private static final List<String> TIES = List.of(
             "ties-shoulder.yaml", "ties-neck.yaml", "ties-hand.yaml", "ties-wrist-hand.yaml", "ties-elbow.yaml");
 
+    private static @Nullable Shipped shipped;
+
     private final Catalogue catalogue;
     private final String ledgerFile;
     private final Map<RecordId, AccuracyRecord> records;
     private final Map<RecordId, Tie> ties = new LinkedHashMap<>();
+
+    private record Shipped(Catalogue catalogue, Evidence evidence) {}
 
     private EvidenceReader(Catalogue catalogue, String ledgerFile, Map<RecordId, AccuracyRecord> records) {
         this.catalogue = catalogue;
@@ -45,9 +50,15 @@ public final class EvidenceReader {
         return texts;
     }
 
-    /** The evidence that ships with the product. */
-    public static Evidence shipped(Catalogue catalogue) {
-        return read(catalogue, LEDGER, SourceNode.resourceText(HOME + LEDGER), shippedTies());
+    /** The evidence that ships with the product; what was read last is kept, since it cannot change in a process. */
+    public static synchronized Evidence shipped(Catalogue catalogue) {
+        Shipped known = shipped;
+        if (known == null || known.catalogue() != catalogue) {
+            known = new Shipped(
+                    catalogue, read(catalogue, LEDGER, SourceNode.resourceText(HOME + LEDGER), shippedTies()));
+            shipped = known;
+        }
+        return known.evidence();
     }
 
     /** Evidence from given texts; the file names are used in messages. {@code ties} has the texts by file. */

@@ -21,7 +21,7 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 
 @SpringBootTest(
         classes = LexicorApplication.class,
-        properties = {"spring.datasource.url=jdbc:h2:mem:full;DB_CLOSE_DELAY=-1", "lexicor.demo=true"})
+        properties = {"spring.datasource.url=jdbc:h2:mem:full;DB_CLOSE_DELAY=-1", "lexicor.demo=false"})
 @AutoConfigureMockMvc
 class FullDiskTest {
 

@@ -8,6 +8,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.planning.Laps;
 import lexicor.server.examinations.record.Recorded;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -16,16 +17,16 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 public class TestLaps {
 
-    /** Examinations in which a test has to have been timed before its time counts. */
-    private static final int ENOUGH = 10;
-
     private final Catalogue catalogue;
     private final JdbcTemplate database;
+    private final int enough;
     private final AtomicReference<Map<TestId, Double>> learnt = new AtomicReference<>();
 
-    TestLaps(Catalogue catalogue, JdbcTemplate database) {
+    /** @param enough examinations in which a test has to have been timed before its time counts */
+    TestLaps(Catalogue catalogue, JdbcTemplate database, @Value("${lexicor.times.enough}") int enough) {
         this.catalogue = catalogue;
         this.database = database;
+        this.enough = enough;
     }
 
     /** Keeps the times of the tests of an examination as its record now gives them. */
@@ -63,7 +64,7 @@ public class TestLaps {
                 row -> {
                     learnt.put(TestId.of(row.getString(1)), row.getDouble(2));
                 },
-                ENOUGH);
+                enough);
         return learnt;
     }
 }
