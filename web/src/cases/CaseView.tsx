@@ -63,7 +63,7 @@ function Loaded({ sheet }: { sheet: Sheet }) {
             <EpisodeBlock key={episode.id} caseId={person.id} episode={episode} />
           ))}
           <NewComplaint caseId={person.id} />
-          <Tables caseId={person.id} />
+          <Taking caseId={person.id} />
         </section>
         <section aria-labelledby="details" className="order-1 lg:order-2">
           <h2 id="details" className="text-xl font-semibold">
@@ -83,15 +83,16 @@ const TABLES: readonly [string, string][] = [
   ["conclusions", "Conclusions and ranking"],
 ];
 
-/** All visits of the case as tables for a spreadsheet. */
-function Tables({ caseId }: { caseId: string }) {
+/** The case to take away: as tables for a spreadsheet, and whole. */
+function Taking({ caseId }: { caseId: string }) {
   return (
-    <section aria-labelledby="tables" className="mt-8 border-t border-line pt-3">
-      <h2 id="tables" className="text-xl font-semibold">
-        As tables
+    <section aria-labelledby="taking" className="mt-8 border-t border-line pt-3">
+      <h2 id="taking" className="text-xl font-semibold">
+        Take away
       </h2>
       <p className="text-note text-soft">
-        All visits as CSV, without what was corrected. What leaves the clinic is noted in its audit trail.
+        All visits as tables (CSV), without what was corrected. Or the whole case (JSON), which another Lexicor can
+        bring in. What leaves the clinic is noted in its audit trail.
       </p>
       <ul className="mt-2 flex flex-wrap gap-2">
         {TABLES.map(([table, name]) => (
@@ -101,6 +102,11 @@ function Tables({ caseId }: { caseId: string }) {
             </a>
           </li>
         ))}
+        <li>
+          <a download href={`/api/cases/${caseId}/case.json`} className={QUIET_LINK}>
+            The whole case
+          </a>
+        </li>
       </ul>
     </section>
   );

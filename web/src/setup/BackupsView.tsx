@@ -6,6 +6,7 @@ import { keys } from "../shared/api/keys";
 import { when } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";
+import { CaseArrival } from "./CaseArrival";
 import { sizeWords } from "./sizeWords";
 import { SetupPart } from "./SetupPart";
 
@@ -103,6 +104,7 @@ function Copies({ backups }: { backups: Backups }) {
       <Plan key={`${String(backups.plan.everyHours)} ${String(backups.plan.keep)}`} backups={backups} onKept={keep} />
       {backups.runs.length > 0 && <Runs runs={backups.runs} />}
       <Where folder={backups.folder} />
+      <CaseArrival />
     </>
   );
 }

@@ -5,6 +5,7 @@ import {
   decimal,
   factor,
   inHundred,
+  numbered,
   ofThousand,
   rangeInHundred,
   sentence,
@@ -20,6 +21,10 @@ describe("numbers as the page writes them", () => {
     [0.994, "over 99"],
   ])("a chance of %s is %s in 100", (chance, words) => {
     expect(inHundred(chance)).toBe(words);
+  });
+
+  it("counts one thing and several", () => {
+    expect([0, 1, 2].map((count) => numbered(count, "visit"))).toEqual(["0 visits", "1 visit", "2 visits"]);
   });
 
   it("a range promises no certainty at its ends either", () => {

@@ -79,6 +79,11 @@ export function complaintWords(side: "LEFT" | "RIGHT" | "BOTH", region: string):
   return side === "BOTH" ? `both ${region}s` : `${sideWord(side)} ${region}`;
 }
 
+/** A number with what it counts: "1 visit", "3 visits". */
+export function numbered(count: number, word: string): string {
+  return `${String(count)} ${word}${count === 1 ? "" : "s"}`;
+}
+
 /** Who somebody is, as far as it was said: "Sail mender, born 1974". */
 export function whoIs(person: { birthYear?: number | null; occupation: string }): string {
   return [person.occupation, person.birthYear ? `born ${String(person.birthYear)}` : ""].filter(Boolean).join(", ");

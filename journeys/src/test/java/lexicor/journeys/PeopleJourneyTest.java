@@ -3,9 +3,17 @@ package lexicor.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
@@ -120,6 +128,63 @@ class PeopleJourneyTest {
             page.getByRole(AriaRole.COMBOBOX).selectOption("was refused");
             assertThat(page.getByText("Nothing of this kind.")).isVisible();
         }
+    }
+
+    @Test
+    void a_case_is_taken_away_whole_and_an_administrator_brings_it_in() throws IOException {
+        String document;
+        try (BrowserContext context = Suite.therapist(Suite.tablet())) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/");
+            page.getByLabel("Find").fill("SL-0391");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0391"))
+                    .click();
+            Download file = page.waitForDownload(
+                    () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("The whole case"))
+                            .click());
+            document = Files.readString(file.path());
+        }
+        try (BrowserContext context = Suite.signedIn("J. Gill, administrator", Suite.tablet())) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/setup/backups");
+            Locator arrival = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Bring a case in"));
+            Locator file = arrival.getByLabel("File");
+            file.setInputFiles(json(document));
+            assertThat(arrival).containsText("It is on record here already and says the same");
+            file.setInputFiles(json("{}"));
+            assertThat(arrival.getByRole(AriaRole.ALERT)).containsText("format: this is no case of Lexicor");
+            file.setInputFiles(json(ofAnother(document)));
+            assertThat(arrival)
+                    .containsText(Pattern.compile("SL-0391B\\d complaints?, \\d visits, \\d of them signed"));
+            arrival.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Keep SL-0391B"))
+                    .click();
+            assertThat(arrival).containsText("SL-0391B is on record with");
+        }
+        try (BrowserContext context = Suite.therapist(Suite.tablet())) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/");
+            page.getByLabel("Find").fill("SL-0391B");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Case SL-0391B"))
+                    .click();
+            assertThat(page.getByText("Complaints and visits")).isVisible();
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Course"))
+                    .click();
+            assertThat(page.getByText("Where conditions stood")).isVisible();
+        }
+    }
+
+    private static FilePayload json(String text) {
+        return new FilePayload("case.json", "application/json", text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The same of somebody else: every id is another one, and so is the code. */
+    private static String ofAnother(String document) {
+        Map<String, String> ids = new HashMap<>();
+        return Pattern.compile("[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}")
+                .matcher(document)
+                .replaceAll(id -> ids.computeIfAbsent(
+                        id.group(), known -> UUID.randomUUID().toString()))
+                .replace("\"SL-0391\"", "\"SL-0391B\"");
     }
 
     @Test

@@ -6,8 +6,11 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -151,6 +154,56 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
         return made;
     }
 
+    /**
+     * Of people named in a record from elsewhere the names of those who have no account here.
+     *
+     * @param field that the people stand in, for what is said of one
+     * @param people shown names by sign-in name
+     * @throws BadInput where somebody else has one of the names here
+     */
+    @Transactional(readOnly = true)
+    public List<String> strangers(String field, Map<String, String> people) {
+        List<String> strangers = new ArrayList<>();
+        new TreeMap<>(people).forEach((name, displayName) -> {
+            Optional<Account> known = accounts.findByName(name);
+            if (known.isEmpty()) {
+                NameRules.fault(name)
+                        .or(() -> NameRules.displayFault(NameRules.tidied(displayName), othersThan(name)))
+                        .ifPresent(fault -> {
+                            throw new BadInput(field + name, fault);
+                        });
+                strangers.add(displayName);
+            } else if (!known.get().displayName().equals(displayName)) {
+                throw new BadInput(
+                        field + name,
+                        "is '" + known.get().displayName()
+                                + "' here; allowed: the same person, so that nobody is taken for the author of what another did");
+            }
+        });
+        return strangers;
+    }
+
+    /**
+     * Keeps the name of somebody who is named in a record and has no account here: one that is closed, so that nobody
+     * else gets the sign-in name. An account that is there stays as it is.
+     */
+    @Transactional
+    public void closed(String name, String displayName) {
+        if (accounts.findByName(name).isPresent()) {
+            return;
+        }
+        Account account = new Account(
+                UUID.randomUUID(),
+                name,
+                displayName,
+                Set.of(Role.THERAPIST),
+                passwords.encode(UUID.randomUUID().toString()),
+                clock.instant());
+        account.change(displayName, Set.of(Role.THERAPIST), false);
+        accounts.saveAndFlush(account);
+        trail.add(Action.ENTERED, ACCOUNT, account.id().toString(), name + ": closed, named in a case brought in");
+    }
+
     /** @param byAnother whether somebody else chose the password */
     @Transactional
     public AccountJson make(AccountJson.NewAccount request, boolean byAnother) {
@@ -232,14 +285,17 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
 
     private String displayName(String name, String typed) {
         String tidied = NameRules.tidied(typed);
-        List<String> others = accounts.findAll().stream()
-                .filter(account -> !account.name().equals(name))
-                .flatMap(account -> Stream.of(account.name(), account.displayName()))
-                .toList();
-        NameRules.displayFault(tidied, others).ifPresent(fault -> {
+        NameRules.displayFault(tidied, othersThan(name)).ifPresent(fault -> {
             throw new BadInput("displayName", fault);
         });
         return tidied;
+    }
+
+    private List<String> othersThan(String name) {
+        return accounts.findAll().stream()
+                .filter(account -> !account.name().equals(name))
+                .flatMap(account -> Stream.of(account.name(), account.displayName()))
+                .toList();
     }
 
     private void checkPassword(String field, String password, String name, String displayName) {

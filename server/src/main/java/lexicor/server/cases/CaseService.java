@@ -64,12 +64,18 @@ public class CaseService {
             return known.get();
         }
         check(details);
-        if (files.findByCode(code).isPresent()) {
-            throw new BadInput("code", "'" + code + "' is in use; allowed: another code, or that case from the list");
-        }
+        refuseUsed("code", code);
         CaseFile file = files.saveAndFlush(new CaseFile(id, code, details, at));
         remember(file);
         return file;
+    }
+
+    /** @throws BadInput at a field where another case has the code */
+    @Transactional(readOnly = true)
+    public void refuseUsed(String field, String code) {
+        if (files.findByCode(code).isPresent()) {
+            throw new BadInput(field, "'" + code + "' is in use; allowed: another code, or that case from the list");
+        }
     }
 
     /** Changes what is known of a person. */
@@ -100,6 +106,12 @@ public class CaseService {
         return files.findById(id).orElseThrow(() -> new NotFound("There is no case " + id + " on this server."));
     }
 
+    /** The case, if it is here. */
+    @Transactional(readOnly = true)
+    public Optional<CaseFile> known(UUID id) {
+        return files.findById(id);
+    }
+
     /** The complaints of a person, latest first. */
     @Transactional(readOnly = true)
     public List<Episode> episodes(UUID caseId) {
@@ -128,6 +140,12 @@ public class CaseService {
     public Episode episode(CaseFile file, String region, Affected side, Instant at) {
         return episodes.findFirstByCaseFileIdAndRegionAndSideOrderByOpenedAtDesc(file.id(), region, side)
                 .orElseGet(() -> episodes.save(new Episode(UUID.randomUUID(), file, region, side, at)));
+    }
+
+    /** Adds a complaint that was opened elsewhere. */
+    @Transactional
+    public void complaint(CaseFile file, UUID id, String region, Affected side, Instant openedAt) {
+        episodes.saveAndFlush(new Episode(id, file, region, side, openedAt));
     }
 
     /** Whether no case has the code. */

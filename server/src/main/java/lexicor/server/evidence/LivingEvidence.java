@@ -82,6 +82,11 @@ public class LivingEvidence {
         return then == null ? now : then;
     }
 
+    /** Whether this server can weigh by the ledger of a revision. */
+    public boolean canMake(String revision) {
+        return at(revision).revision().equals(revision);
+    }
+
     private @Nullable Figures again(String revision) {
         OptionalLong changes = changes(revision);
         if (changes.isEmpty()) {

@@ -19,13 +19,14 @@ class BodyLimit extends OncePerRequestFilter {
 
     static final int MOST = 512 * 1024;
 
-    /** A ledger that is brought in as a table. */
-    static final int MOST_TABLE = 8 * 1024 * 1024;
+    /** A ledger or a case that is brought in. */
+    static final int MOST_BROUGHT = 8 * 1024 * 1024;
 
     /** An original paper that is kept with a record. */
     static final int MOST_PAPER = 10 * 1024 * 1024;
 
     private static final String TABLE = "/api/ledger/import";
+    private static final String CASE = "/api/import/";
     private static final String PAPER = "/api/papers/";
 
     @Override
@@ -46,6 +47,6 @@ class BodyLimit extends OncePerRequestFilter {
         if (address.startsWith(PAPER)) {
             return MOST_PAPER;
         }
-        return address.startsWith(TABLE) ? MOST_TABLE : MOST;
+        return address.startsWith(TABLE) || address.startsWith(CASE) ? MOST_BROUGHT : MOST;
     }
 }

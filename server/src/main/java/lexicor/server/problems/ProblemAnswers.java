@@ -1,7 +1,6 @@
 package lexicor.server.problems;
 
 import java.io.IOException;
-import java.sql.SQLException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -35,9 +34,6 @@ import tools.jackson.databind.exc.MismatchedInputException;
  */
 @RestControllerAdvice
 class ProblemAnswers extends ResponseEntityExceptionHandler {
-
-    /** SQL's own name for a key that is on record already. */
-    private static final String SAME_KEY = "23505";
 
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAnswers.class);
 
@@ -111,7 +107,7 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
      */
     @ExceptionHandler
     ProblemDetail refusedByTheTables(DataIntegrityViolationException fault) {
-        if (fault.getMostSpecificCause() instanceof SQLException refused && SAME_KEY.equals(refused.getSQLState())) {
+        if (SameKey.is(fault)) {
             LOG.info("Two requests saved the same thing at once");
             return ProblemDetail.forStatusAndDetail(
                     HttpStatus.SERVICE_UNAVAILABLE,

@@ -123,6 +123,8 @@ class SecurityRules {
                         .authenticated()
                         .requestMatchers("/api/backups/**")
                         .hasRole(ADMINISTRATOR.name())
+                        .requestMatchers("/api/import/**")
+                        .hasRole(ADMINISTRATOR.name())
                         .requestMatchers("/api/accounts/**")
                         .hasRole(ADMINISTRATOR.name())
                         .requestMatchers(HttpMethod.GET, "/api/audit")

@@ -8,6 +8,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Attempt;
@@ -44,7 +45,7 @@ public record AttemptJson(
                 row.variant(),
                 row.side(),
                 row.tryNumber(),
-                Set.copyOf(row.supersedes()),
+                new TreeSet<>(row.supersedes()),
                 row.parts().stream().map(PartRow::json).toList());
     }
 

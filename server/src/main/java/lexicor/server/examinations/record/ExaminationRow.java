@@ -113,6 +113,11 @@ public class ExaminationRow extends AddedOnce {
         return author;
     }
 
+    /** The content that it was begun with. */
+    public String catalogueRevision() {
+        return catalogueRevision;
+    }
+
     /** The evidence that it is weighed by: of its beginning, or what somebody has taken over since. */
     public String evidenceRevision() {
         return evidenceRevision;

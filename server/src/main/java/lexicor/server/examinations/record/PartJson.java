@@ -47,7 +47,8 @@ public record PartJson(
                 : new PartJson(part.key(), null, null, null, ((Part.Said) part).text(), position, repeat, direction);
     }
 
-    boolean oneValue() {
+    /** Whether it has exactly one value, with a unit where that is a measure. */
+    public boolean oneValue() {
         int values = (choice == null ? 0 : 1) + (measure == null ? 0 : 1) + (text == null ? 0 : 1);
         return values == 1 && (measure == null) == (unit == null);
     }

@@ -41,8 +41,7 @@ public record VisitRequest(
     public record NewCase(
             @NotNull(message = "allowed: a UUID") UUID id,
 
-            @NotNull(message = CODE)
-            @Pattern(regexp = "[\\p{L}\\p{N}][\\p{L}\\p{N}\\p{M}\\p{P}\\p{S}]{0,29}", message = CODE)
+            @NotNull(message = CODE) @Pattern(regexp = CODE_FORM, message = CODE)
             String code,
 
             @NotNull(message = "allowed: the details") @Valid
@@ -51,7 +50,11 @@ public record VisitRequest(
             @NotNull(message = "allowed: an examination") @Valid
             VisitRequest visit) {
 
-        static final String CODE =
+        /** What a case code looks like. */
+        public static final String CODE_FORM = "[\\p{L}\\p{N}][\\p{L}\\p{N}\\p{M}\\p{P}\\p{S}]{0,29}";
+
+        /** What is allowed for a case code, in words. */
+        public static final String CODE =
                 "allowed: letters, digits and signs without spaces, at most 30, beginning with a letter or digit; no names";
     }
 }
