@@ -193,7 +193,7 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
         String message = "cannot be read; allowed: JSON";
         if (fault.getCause() instanceof JacksonException unreadable
                 && !unreadable.getPath().isEmpty()) {
-            field = path(unreadable);
+            field = JsonPath.of(unreadable);
             message = "cannot be read; allowed: " + allowed(unreadable);
         }
         return ResponseEntity.badRequest().body(problem(List.of(new FieldFault(field, message))));
@@ -209,18 +209,6 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
         problem.setProperty("field", faults.get(0).field());
         problem.setProperty("errors", faults);
         return problem;
-    }
-
-    private static String path(JacksonException fault) {
-        StringBuilder path = new StringBuilder();
-        for (JacksonException.Reference step : fault.getPath()) {
-            if (step.getPropertyName() == null) {
-                path.append('[').append(step.getIndex()).append(']');
-            } else {
-                path.append(path.isEmpty() ? "" : ".").append(step.getPropertyName());
-            }
-        }
-        return path.toString();
     }
 
     private static String allowed(JacksonException fault) {

@@ -87,7 +87,7 @@ class DemoReportsTest {
                     + report.pdf().length / 1024 + " kB; snapshot " + kept.length() / 1024
                     + " kB");
         }
-        assertThat(lines).hasSizeGreaterThan(all ? 20 : 8);
+        assertThat(lines).hasSizeGreaterThan(all ? 20 : 4);
         Files.write(Path.of("target", "reports.txt"), lines);
     }
 }

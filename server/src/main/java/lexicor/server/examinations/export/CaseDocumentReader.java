@@ -18,6 +18,7 @@ import lexicor.server.examinations.record.CommandJson;
 import lexicor.server.examinations.record.CommandKind;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.FieldFault;
+import lexicor.server.problems.JsonPath;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
@@ -92,14 +93,14 @@ class CaseDocumentReader {
             return json.treeToValue(tree, CaseDocument.class);
         } catch (UnrecognizedPropertyException unknown) {
             throw new BadInput(
-                    path(unknown),
+                    JsonPath.of(unknown),
                     "is not known; allowed: "
                             + unknown.getKnownPropertyIds().stream()
                                     .map(String::valueOf)
                                     .sorted()
                                     .collect(Collectors.joining(", ")));
         } catch (JacksonException unreadable) {
-            String path = path(unreadable);
+            String path = JsonPath.of(unreadable);
             throw new BadInput(
                     path.isEmpty() ? "file" : path,
                     "cannot be read" + place(unreadable) + "; allowed: a case as Lexicor writes it");
@@ -111,18 +112,6 @@ class CaseDocumentReader {
                 ? ""
                 : ", line " + fault.getLocation().getLineNr() + ", column "
                         + fault.getLocation().getColumnNr();
-    }
-
-    private static String path(JacksonException fault) {
-        StringBuilder path = new StringBuilder();
-        for (JacksonException.Reference step : fault.getPath()) {
-            if (step.getPropertyName() == null) {
-                path.append('[').append(step.getIndex()).append(']');
-            } else {
-                path.append(path.isEmpty() ? "" : ".").append(step.getPropertyName());
-            }
-        }
-        return path.toString();
     }
 
     /** What parts of a document say of each other. */
@@ -264,11 +253,7 @@ class CaseDocumentReader {
         }
 
         private void test(String field, String id) {
-            boolean known = catalogue.tests().keySet().stream()
-                            .anyMatch(test -> test.value().equals(id))
-                    || catalogue.retired().tests().keySet().stream()
-                            .anyMatch(test -> test.value().equals(id));
-            if (!known) {
+            if (!CommandCheck.readable(catalogue, id)) {
                 faults.add(new FieldFault(field, CommandCheck.unknownTest(catalogue, id)));
             }
         }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Answer;
@@ -83,7 +84,7 @@ public class CommandCheck {
      */
     void check(String field, CommandJson command, Record record) {
         List<FieldFault> faults = new ArrayList<>();
-        if (!knownTest(command.standAt()) && !catalogue.retired().tests().containsKey(TestId.of(command.standAt()))) {
+        if (!readable(catalogue, command.standAt())) {
             faults.add(new FieldFault(field + ".standAt", unknownTest(catalogue, command.standAt())));
         }
         boolean undo = command.kind() == CommandKind.UNDO;
@@ -176,6 +177,13 @@ public class CommandCheck {
 
     private boolean knownTest(String id) {
         return catalogue.tests().keySet().stream().anyMatch(test -> test.value().equals(id));
+    }
+
+    /** Whether a record may name a test: one of the library, or one that an earlier library had. */
+    public static boolean readable(Catalogue catalogue, String id) {
+        return Stream.of(catalogue.tests(), catalogue.retired().tests())
+                .flatMap(tests -> tests.keySet().stream())
+                .anyMatch(test -> test.value().equals(id));
     }
 
     /** Why an id is that of no test, and what is allowed. */
