@@ -17,7 +17,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 /** However a call is made, the fault is never the server's. */
 class FuzzTest {
 
-    private static final int CALLS = Integer.getInteger("lexicor.fuzz.calls", 2000);
+    private static final int CALLS = Integer.getInteger("lexicor.fuzz.calls", 1200);
     private static final long SEED = Long.getLong("lexicor.fuzz.seed", 20261129L);
 
     @Test
