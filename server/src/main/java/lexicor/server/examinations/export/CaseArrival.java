@@ -12,10 +12,8 @@ import lexicor.server.cases.CaseDetails;
 import lexicor.server.cases.CaseFile;
 import lexicor.server.cases.CaseService;
 import lexicor.server.evidence.LivingEvidence;
-import lexicor.server.examinations.record.AttemptJson;
-import lexicor.server.examinations.record.CommandJson;
 import lexicor.server.examinations.record.ExaminationMoved;
-import lexicor.server.examinations.record.PartJson;
+import lexicor.server.examinations.record.ExaminationRecords;
 import lexicor.server.problems.Conflict;
 import lexicor.server.problems.SameKey;
 import lexicor.server.settings.ClinicSettings;
@@ -36,6 +34,7 @@ class CaseArrival {
 
     private final CaseDocumentReader reader;
     private final CaseDocuments documents;
+    private final ExaminationRecords examinations;
     private final CaseService cases;
     private final AccountService accounts;
     private final ClinicSettings settings;
@@ -47,6 +46,7 @@ class CaseArrival {
     CaseArrival(
             CaseDocumentReader reader,
             CaseDocuments documents,
+            ExaminationRecords examinations,
             CaseService cases,
             AccountService accounts,
             ClinicSettings settings,
@@ -56,6 +56,7 @@ class CaseArrival {
             ApplicationEventPublisher events) {
         this.reader = reader;
         this.documents = documents;
+        this.examinations = examinations;
         this.cases = cases;
         this.accounts = accounts;
         this.settings = settings;
@@ -251,7 +252,11 @@ class CaseArrival {
                     each.takenFrom(),
                     sql(each.at()));
         }
-        visit.entries().forEach(entry -> add(visit.id(), entry));
+        examinations.add(
+                visit.id(),
+                visit.entries().stream()
+                        .map(entry -> new ExaminationRecords.Received(entry.command(), entry.receivedAt()))
+                        .toList());
         for (int i = 0; i < visit.signatures().size(); i++) {
             add(visit.id(), i + 1, visit.signatures().get(i), decisions);
         }
@@ -266,74 +271,6 @@ class CaseArrival {
                         sql(each.at()),
                         each.reason()));
         tell(caseId, visit);
-    }
-
-    private void add(UUID examination, CaseDocument.EntryPart entry) {
-        CommandJson command = entry.command();
-        database.update(
-                "insert into command (id, examination_id, number, client_id, client_order, author, at, received_at, kind,"
-                        + " stand_at, undoes) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                command.id(),
-                examination,
-                command.number(),
-                command.clientId(),
-                command.order(),
-                command.author(),
-                sql(command.at()),
-                sql(entry.receivedAt()),
-                command.kind().name(),
-                command.standAt(),
-                command.undoes());
-        for (int i = 0; i < command.attempts().size(); i++) {
-            add(command.id(), i, command.attempts().get(i));
-        }
-        for (int i = 0; i < command.answers().size(); i++) {
-            var answer = command.answers().get(i);
-            database.update(
-                    "insert into intake_answer (command_id, ordinal, question, choices, number_given, told_day, words)"
-                            + " values (?, ?, ?, ?, ?, ?, ?)",
-                    command.id(),
-                    i,
-                    answer.question(),
-                    String.join(",", answer.values()),
-                    answer.number(),
-                    answer.on(),
-                    answer.words() == null ? "" : answer.words());
-        }
-    }
-
-    private void add(UUID command, int ordinal, AttemptJson attempt) {
-        database.update(
-                "insert into attempt (id, command_id, ordinal, test_id, variant, side, try_number) values (?, ?, ?, ?, ?, ?, ?)",
-                attempt.id(),
-                command,
-                ordinal,
-                attempt.testId(),
-                attempt.variant(),
-                attempt.side().name(),
-                attempt.tryNumber());
-        attempt.supersedes()
-                .forEach(earlier -> database.update(
-                        "insert into attempt_supersedes (attempt_id, superseded_id) values (?, ?)",
-                        attempt.id(),
-                        earlier));
-        for (int i = 0; i < attempt.parts().size(); i++) {
-            PartJson part = attempt.parts().get(i);
-            database.update(
-                    "insert into attempt_part (attempt_id, ordinal, part_key, kind, choice, measure, unit, words, position,"
-                            + " repeat_number, direction) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                    attempt.id(),
-                    i,
-                    part.key(),
-                    part.choice() != null ? "CHOICE" : part.measure() != null ? "MEASURE" : "WORDS",
-                    part.choice(),
-                    part.measure(),
-                    part.unit(),
-                    part.text(),
-                    part.position() == null ? "" : part.position(),
-                    part.repeat() == null ? 1 : part.repeat(),
-                    part.direction() == null ? "" : part.direction());
-        }
     }
 
     private void add(UUID examination, int version, CaseDocument.SignaturePart signature, String decisions) {

@@ -1,5 +1,6 @@
 package lexicor.server.examinations.record;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -123,6 +124,21 @@ public class ExaminationRecords {
                 catalogue.revision(),
                 living.at(recorded.row().evidenceRevision()).revision(),
                 String.valueOf(recorded.row().settingsRevision()));
+    }
+
+    /** A command with number, author and time as they were given elsewhere, and when it was received there. */
+    public record Received(CommandJson command, Instant at) {}
+
+    /** Keeps the commands of an examination that comes from elsewhere, as they stand. */
+    public void add(UUID examination, List<Received> received) {
+        received.forEach(each -> commands.save(new CommandRow(
+                examination,
+                each.command().number(),
+                each.command(),
+                each.command().at(),
+                each.command().author(),
+                each.at())));
+        commands.flush();
     }
 
     /** Keeps that a version was signed. */
