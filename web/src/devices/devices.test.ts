@@ -68,6 +68,28 @@ describe("the stand-in", () => {
     expect(efforts[0]).toBeGreaterThan(2 * (efforts[1] ?? 0));
   });
 
+  it.each([0, 400, 900, 2500])("measures on its own clock while the page is busy for %i ms", (busy) => {
+    const gauge = new StandIn("force");
+    const reader = new EffortReader();
+    const gaveWay: (number | undefined)[] = [];
+    gauge.subscribe(
+      (sample) => {
+        const effort = reader.take(sample);
+        if (effort) {
+          gaveWay.push(effort.gaveWay);
+        }
+      },
+      () => undefined,
+    );
+    gauge.connect();
+    gauge.effort("gives-way");
+    vi.advanceTimersByTime(1100);
+    vi.setSystemTime(Date.now() + busy); // time goes by, the timer does not run
+    vi.advanceTimersByTime(4000);
+    expect(gaveWay).toHaveLength(1);
+    expect(gaveWay[0]).toBeCloseTo(1.2, 1);
+  });
+
   it("says when it is lost, and gives nothing more", () => {
     const gauge = new StandIn("grip");
     const heard: string[] = [];

@@ -8,6 +8,9 @@ export const EVERY = 50;
 
 const LASTS = 3400;
 
+/** The most that is made up for after the timer stood still, in milliseconds: longer than an effort. */
+const MADE_UP_FOR = 2 * LASTS;
+
 /** Highest reading of each kind for somebody strong. Made up, so that a stand-in never looks like a norm. */
 const FULL: Record<InstrumentKind, number> = { force: 140, grip: 380, pinch: 90, angle: 90 };
 
@@ -52,6 +55,7 @@ export class StandIn implements Instrument {
   #statuses = new Set<(status: InstrumentStatus) => void>();
   #timer: ReturnType<typeof setInterval> | undefined;
   #began = 0;
+  #due = 0;
   #effort: { behaviour: Behaviour; from: number } | undefined;
 
   constructor(kind: InstrumentKind) {
@@ -67,6 +71,7 @@ export class StandIn implements Instrument {
   connect(): void {
     clearInterval(this.#timer);
     this.#began = Date.now();
+    this.#due = this.#began + EVERY;
     this.#timer = setInterval(() => {
       this.#tick();
     }, EVERY);
@@ -100,12 +105,16 @@ export class StandIn implements Instrument {
     };
   }
 
+  /** Hands over every sample that is due: an instrument measures on its own clock, also while the page is busy. */
   #tick(): void {
     const now = Date.now();
-    const value = this.#effort ? reading(this.kind, this.#effort.behaviour, now - this.#effort.from) : 0;
-    this.#samples.forEach((listener) => {
-      listener({ at: now - this.#began, value });
-    });
+    for (this.#due = Math.max(this.#due, now - MADE_UP_FOR); this.#due <= now; this.#due += EVERY) {
+      const at = this.#due;
+      const value = this.#effort ? reading(this.kind, this.#effort.behaviour, at - this.#effort.from) : 0;
+      this.#samples.forEach((listener) => {
+        listener({ at: at - this.#began, value });
+      });
+    }
   }
 
   #say(status: InstrumentStatus): void {
