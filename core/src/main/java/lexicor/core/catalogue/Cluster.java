@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lexicor.core.source.Place;
 
 /**
@@ -13,6 +14,8 @@ import lexicor.core.source.Place;
  * @param atMost how many of a block's components count at most, by block; empty where all count
  * @param levels bands of the count, together covering 0 to the highest count without gap or overlap
  * @param note what to know of it; may be empty
+ * @param chosenBy the question and the choice by which this set is meant among several of its condition; empty where it
+ *     is not asked
  * @param asCounted how a school counts it that nobody has published figures for; empty where all count alike
  */
 public record Cluster(
@@ -23,6 +26,7 @@ public record Cluster(
         Map<String, Integer> atMost,
         List<Level> levels,
         String note,
+        Optional<Conduct.SchoolChoice> chosenBy,
         Optional<AsCounted> asCounted) {
 
     /**
@@ -105,8 +109,18 @@ public record Cluster(
 
     /** The other way of counting, where these schools count so. */
     public Optional<AsCounted> asCounted(Schools schools) {
-        return asCounted.filter(other ->
-                schools.choice(other.school().question()).equals(other.school().choice()));
+        return asCounted.filter(other -> other.school().inForce(schools));
+    }
+
+    /** Whether these schools mean this set, or none of those that the same question chooses among. */
+    public boolean meant(Schools schools, Stream<Cluster> all) {
+        return chosenBy.isEmpty()
+                || chosenBy.get().inForce(schools)
+                || all.noneMatch(other -> other.chosenBy
+                        .filter(choice ->
+                                choice.question().equals(chosenBy.get().question()))
+                        .filter(choice -> choice.inForce(schools))
+                        .isPresent());
     }
 
     public boolean counts(TestId test) {

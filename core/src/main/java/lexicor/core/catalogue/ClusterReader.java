@@ -23,7 +23,7 @@ final class ClusterReader {
     }
 
     Cluster read(SourceNode node) {
-        node.allowing("id", "name", "condition", "components", "at-most", "levels", "note", "as-counted");
+        node.allowing("id", "name", "condition", "components", "at-most", "levels", "note", "chosen-by", "as-counted");
         ConditionId condition = known.condition(node.child("condition"));
         Map<String, Integer> atMost = new LinkedHashMap<>();
         node.optionalChild("at-most")
@@ -45,20 +45,24 @@ final class ClusterReader {
                 atMost,
                 levels(node, most),
                 node.text("note", ""),
+                node.optionalChild("chosen-by").map(this::school),
                 node.optionalChild("as-counted").map(other -> asCounted(other, condition)));
+    }
+
+    private Conduct.SchoolChoice school(SourceNode node) {
+        node.allowing("question", "is");
+        return schools.choice(node.child("question"), node.child("is"));
     }
 
     private Cluster.AsCounted asCounted(SourceNode node, ConditionId condition) {
         node.allowing("school", "criteria", "because");
-        SourceNode school = node.child("school").allowing("question", "is");
         Map<TestId, CriterionId> criteria = new LinkedHashMap<>();
         SourceNode given = node.child("criteria");
         given.fields().forEach((test, criterion) -> {
             TestId id = known.test(given.keyNode(test));
             criteria.put(id, known.criterion(criterion, id, condition));
         });
-        return new Cluster.AsCounted(
-                schools.choice(school.child("question"), school.child("is")), criteria, node.text("because"));
+        return new Cluster.AsCounted(school(node.child("school")), criteria, node.text("because"));
     }
 
     private Cluster.Component component(SourceNode node, ConditionId condition, Map<String, Integer> blocks) {

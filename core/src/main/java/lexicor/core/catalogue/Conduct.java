@@ -70,7 +70,13 @@ public record Conduct(
     }
 
     /** A question and a school's answer. */
-    public record SchoolChoice(String question, String choice) {}
+    public record SchoolChoice(String question, String choice) {
+
+        /** Whether these schools choose so. */
+        public boolean inForce(Schools schools) {
+            return schools.choice(question).equals(choice);
+        }
+    }
 
     /**
      * One of {@code values} of {@code part} stops the hands, and why.

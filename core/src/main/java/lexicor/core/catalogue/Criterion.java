@@ -1,6 +1,7 @@
 package lexicor.core.catalogue;
 
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One way in which a test's response is judged. Neither rule holding though all is known means that the answer cannot
@@ -10,9 +11,17 @@ import java.util.List;
  * @param clear phrase for a negative
  * @param unread phrase for an answer that is neither; phrases may name a part as {@code {part}}
  * @param gates reasons that hold for this criterion alone
+ * @param sameAs another criterion of the test by which studies recorded the same observation; empty where there is none
  */
 public record Criterion(
-        CriterionId id, Rule positive, Rule negative, String counts, String clear, String unread, List<Gate> gates) {
+        CriterionId id,
+        Rule positive,
+        Rule negative,
+        String counts,
+        String clear,
+        String unread,
+        List<Gate> gates,
+        Optional<CriterionId> sameAs) {
 
     public Criterion {
         gates = List.copyOf(gates);

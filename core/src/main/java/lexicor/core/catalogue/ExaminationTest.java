@@ -78,11 +78,25 @@ public record ExaminationTest(
         return criteria.stream().filter(criterion -> criterion.id().equals(id)).findFirst();
     }
 
+    /**
+     * What studies of several criteria recorded alike, where a condition is read by one of them: the criterion that
+     * names it. Empty where every criterion is an observation of its own.
+     */
+    public Optional<CriterionId> sharedObservation(ConditionId condition, Schools schools) {
+        return readingFor(condition)
+                .map(reading -> reading.by(schools).get(0))
+                .flatMap(own -> criterion(own)
+                        .flatMap(Criterion::sameAs)
+                        .or(() -> criteria.stream()
+                                .flatMap(each -> each.sameAs().stream())
+                                .filter(own::equals)
+                                .findFirst()));
+    }
+
     /** The way of doing it that the schools ask for; empty where it is the usual one. */
     public Optional<Conduct.Variant> variant(Schools schools) {
         return conduct.variants().stream()
-                .filter(variant -> schools.choice(variant.school().question())
-                        .equals(variant.school().choice()))
+                .filter(variant -> variant.school().inForce(schools))
                 .findFirst();
     }
 

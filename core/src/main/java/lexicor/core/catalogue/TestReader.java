@@ -90,8 +90,11 @@ final class TestReader {
                         watch.voids(),
                         watch.because())));
         node.list("gates").forEach(gate -> gates.add(rules.gate(gate)));
+        List<CriterionId> ids = node.list("criteria").stream()
+                .map(criterion -> Known.named(criterion, "id", CriterionId::of))
+                .toList();
         List<Criterion> criteria = node.list("criteria").stream()
-                .map(criterion -> criterion(criterion, rules))
+                .map(criterion -> criterion(criterion, ids, rules))
                 .toList();
         List<ConditionReading> reads = node.list("reads").stream()
                 .map(reading -> reading(reading, rules, criteria))
@@ -225,8 +228,8 @@ final class TestReader {
         return answers.size() == 2 ? List.of(Collections.unmodifiableMap(answers)) : List.of();
     }
 
-    private static Criterion criterion(SourceNode node, RuleReader rules) {
-        node.allowing("id", "positive", "negative", "counts", "clear", "unread", "gates");
+    private static Criterion criterion(SourceNode node, List<CriterionId> ids, RuleReader rules) {
+        node.allowing("id", "positive", "negative", "counts", "clear", "unread", "gates", "same-as");
         Rule positive = rules.rule(node.child("positive"));
         Rule negative = node.optionalChild("negative").map(rules::rule).orElseGet(() -> new Rule.Not(positive));
         String unread = node.optionalChild("unread").map(rules::phrase).orElse("the answer fits neither");
@@ -237,7 +240,16 @@ final class TestReader {
                 rules.phrase(node.child("counts")),
                 rules.phrase(node.child("clear")),
                 unread,
-                node.list("gates").stream().map(rules::gate).toList());
+                node.list("gates").stream().map(rules::gate).toList(),
+                node.optionalChild("same-as").map(other -> another(other, node.text("id"), ids)));
+    }
+
+    private static CriterionId another(SourceNode node, String own, List<CriterionId> ids) {
+        CriterionId other = criterion(node, ids);
+        if (other.value().equals(own)) {
+            throw node.fault("'same-as' names the criterion itself; allowed: another one of the test");
+        }
+        return other;
     }
 
     private ConditionReading reading(SourceNode node, RuleReader rules, List<Criterion> criteria) {

@@ -281,6 +281,18 @@ public final class Differential {
         return maker.make(open).stream().map(this::ahead).toList();
     }
 
+    /** A finding that is not part of the question as it is modelled: one for each part that stands alone. */
+    public List<OpenPart> parts(Finding open) {
+        return maker.make(open).stream()
+                .map(each -> new OpenPart(each.shares(), each.home(), each.group(), each.apart()))
+                .toList();
+    }
+
+    /** The chance of each condition given what it lies within, before any finding; by condition. */
+    public double[] shares() {
+        return shares.clone();
+    }
+
     /** What an open finding would leave, whichever way it is answered. */
     private record Opened(Joined positive, Joined negative, Posterior ifPositive, Posterior ifNegative) {
 

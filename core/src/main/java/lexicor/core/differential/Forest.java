@@ -94,7 +94,7 @@ public final class Forest {
     }
 
     /** Conditions with the wider before the narrower. */
-    int[] wideToNarrow() {
+    public int[] wideToNarrow() {
         return wideToNarrow.clone();
     }
 

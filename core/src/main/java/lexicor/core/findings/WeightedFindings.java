@@ -2,11 +2,13 @@ package lexicor.core.findings;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
@@ -136,6 +138,14 @@ public final class WeightedFindings {
         return visit.assumptions().estimates().stream()
                 .filter(each -> each.test().equals(test) && each.condition().equals(condition))
                 .findFirst();
+    }
+
+    /** The likelihood ratio of a cluster's highest level, as published; 0 where it has none. */
+    public double fullest(Cluster cluster) {
+        return ClusterLevels.of(cluster, evidence).stream()
+                .max(Comparator.comparingInt(shown -> shown.level().to()))
+                .map(shown -> shown.exact().orElse(0))
+                .orElse(0.0);
     }
 
     /** The weight of a cluster whose level is known; empty before that, or where its figures cannot be weighed. */

@@ -12,6 +12,8 @@ import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.CriterionId;
+import lexicor.core.catalogue.TestId;
 import lexicor.core.dependence.Correlation;
 import lexicor.core.dependence.CorrelationBelief;
 import lexicor.core.dependence.Correlations;
@@ -20,6 +22,7 @@ import lexicor.core.differential.Differential;
 import lexicor.core.differential.Finding;
 import lexicor.core.differential.Fits;
 import lexicor.core.differential.Forest;
+import lexicor.core.differential.OpenPart;
 import lexicor.core.differential.Pairs;
 import lexicor.core.differential.Target;
 import lexicor.core.draws.Sampler;
@@ -35,6 +38,7 @@ import lexicor.core.synthesis.PredictedAccuracy;
 /**
  * The joint differential of a visit: what was found, as findings about states of families. An answer of a test is one
  * finding for each family that it speaks about; the conditions of a family for which it reads the same are its targets.
+ * Families are joined in one finding where studies recorded the same observation for them.
  */
 public final class JointModel {
 
@@ -43,12 +47,14 @@ public final class JointModel {
     private final List<ConditionId> ids;
     private final Forest forest;
     private final double clinics;
+    private final SharedObservations shared;
     private final Map<String, Finding.Group> groups = new ConcurrentSkipListMap<>();
     private final Map<String, Map<ConditionId, WeightedFinding>> answered = new LinkedHashMap<>();
     private final Map<String, WeightedFinding> ratios = new LinkedHashMap<>();
     private final Differential differential;
 
     /**
+     * @param shared what studies of different conditions recorded alike
      * @param seen what is added up for each ranked condition
      * @param fits of findings over these conditions
      */
@@ -56,6 +62,7 @@ public final class JointModel {
             Visit visit,
             Forest forest,
             List<ConditionId> ids,
+            SharedObservations shared,
             Fits fits,
             Map<ConditionId, List<WeightedFinding>> seen,
             Correlations correlations,
@@ -64,6 +71,7 @@ public final class JointModel {
         this.visit = visit;
         this.forest = forest;
         this.ids = ids;
+        this.shared = shared;
         this.correlations = correlations;
         clinics = WeighingSettings.clinics(visit.assumptions().betweenStudies());
         List<Finding.Ratio> known = new ArrayList<>();
@@ -118,9 +126,27 @@ public final class JointModel {
     }
 
     private String key(WeightedFinding load, ConditionId condition) {
-        return source(load)
-                + (load.positive() ? " + " : " - ")
-                + forest.id(forest.root(forest.place(condition.value())));
+        return observation(load)
+                + joined(load, condition).orElseGet(() -> forest.id(forest.root(forest.place(condition.value()))));
+    }
+
+    private Optional<String> joined(WeightedFinding load, ConditionId condition) {
+        return load.tests().size() == 1
+                ? shared.of(load.tests().get(0), condition).map(criterion -> "same " + criterion.value())
+                : Optional.empty();
+    }
+
+    /** Names what studies of several conditions recorded alike when they did a test. */
+    @FunctionalInterface
+    interface SharedObservations {
+
+        /** The criterion that names it; empty where the condition is read by an observation of its own. */
+        Optional<CriterionId> of(TestId test, ConditionId condition);
+    }
+
+    /** What was observed, the same for every condition that it speaks about: what of, and which answer. */
+    static String observation(WeightedFinding load) {
+        return source(load) + (load.positive() ? " + " : " - ");
     }
 
     private static Finding.Said said(WeightedFinding load) {
@@ -173,6 +199,30 @@ public final class JointModel {
                     Optional.of(variances));
         }
         return Target.Figures.of(condition.value(), belief.sensitivity(), belief.specificity());
+    }
+
+    /** The ranked conditions by what they lie within. */
+    public Forest forest() {
+        return forest;
+    }
+
+    /** The chance of each condition given what it lies within, before any finding; by its place in the forest. */
+    public double[] shares() {
+        return differential.shares();
+    }
+
+    /** An open test as it is modelled: a part for each observation, or family, that is weighed by itself. */
+    public List<OpenPart> parts(Map<ConditionId, WeightedFinding> loads) {
+        return open(loads)
+                .flatMap(finding -> differential.parts(finding).stream()
+                        .map(part -> part.apart()
+                                ? part
+                                : new OpenPart(
+                                        part.shares(),
+                                        part.home(),
+                                        finding.group().map(groups::get),
+                                        false)))
+                .toList();
     }
 
     /** Where a condition stands, 0..1. */

@@ -1,5 +1,6 @@
 package lexicor.core.weighing;
 
+import java.util.List;
 import lexicor.core.catalogue.Schools;
 
 /** A way of adding up. */
@@ -15,6 +16,9 @@ public enum Lens {
     STRONGEST_SINGLE,
     /** How many of the tests that speak about the condition are positive: no chance follows. */
     TALLY;
+
+    /** The ways that give a chance. */
+    static final List<Lens> WITH_CHANCE = List.of(CHAIN, CLUSTER, STRONGEST_SINGLE);
 
     /** The question on which schools differ here. */
     public static final String QUESTION = "adding-up";

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Thresholds;
@@ -17,12 +18,15 @@ import lexicor.core.findings.ClusterCount;
  * @param plausible plausible log odds of each condition, one per draw, the narrower never above the wider; empty where
  *     nothing was drawn
  * @param together widest conditions whose findings speak about each other, in pairs
+ * @param byLens where a condition stands by every way of adding up that gives a chance, worked out when it is asked
+ *     for; none while nothing about its family was weighed
  */
 public record Ranking(
         List<Standing> standings,
         List<ClusterCount> clusters,
         Map<ConditionId, double[]> plausible,
-        List<Together> together) {
+        List<Together> together,
+        Function<ConditionId, List<LensResult>> byLens) {
 
     /** Two conditions that findings have joined, and the chance that both are there. */
     public record Together(ConditionId one, ConditionId other, double both) {}

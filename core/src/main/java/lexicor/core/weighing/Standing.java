@@ -22,7 +22,6 @@ import lexicor.core.posttest.Range;
  * @param sum what was added up
  * @param held findings left out of the sum because something else stands for them
  * @param unweighed findings that lie on the table
- * @param lenses the same findings by every way of adding up that gives a chance
  * @param tally the same findings counted
  * @param pattern how far the findings look like what is expected
  * @param measured whether any finding about it has figures at all
@@ -37,7 +36,6 @@ public record Standing(
         Sum sum,
         List<WeightedFinding> held,
         List<Unweighed> unweighed,
-        List<LensResult> lenses,
         Tally tally,
         PatternReading pattern,
         boolean measured) {
@@ -76,7 +74,6 @@ public record Standing(
     public Standing {
         held = List.copyOf(held);
         unweighed = List.copyOf(unweighed);
-        lenses = List.copyOf(lenses);
     }
 
     /** Everything that was added up. */
@@ -124,7 +121,6 @@ public record Standing(
     }
 
     Standing leads(double share) {
-        return new Standing(
-                condition, before, now, range, share, lens, sum, held, unweighed, lenses, tally, pattern, measured);
+        return new Standing(condition, before, now, range, share, lens, sum, held, unweighed, tally, pattern, measured);
     }
 }

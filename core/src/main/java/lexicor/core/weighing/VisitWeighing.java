@@ -1,6 +1,7 @@
 package lexicor.core.weighing;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -49,8 +50,8 @@ final class VisitWeighing {
     /** A joint weighing with how its doubt is drawn. */
     private record Drawn(JointModel model, WeighingSettings settings, long seed) {}
 
-    /** Findings of a condition, and what of them is added up. */
-    private record Seen(WeightedFindings.Findings findings, Lenses lenses, Combination combination) {}
+    /** Findings of a condition, and which of them are added up. */
+    private record Seen(WeightedFindings.Findings findings, List<WeightedFinding> loads) {}
 
     /** What takes longer: the draws, and what each finding has moved. */
     record Joined(Map<ConditionId, double[]> plausible, Map<ConditionId, List<JointModel.Moved>> moved) {}
@@ -73,7 +74,8 @@ final class VisitWeighing {
     /** Whether the hands have found anything that is added up. */
     private final boolean tested;
 
-    private @Nullable JointModel model;
+    private final Lenses lenses;
+    private final Map<Lens, JointModel> models = new EnumMap<>(Lens.class);
     private @Nullable Joined joined;
 
     VisitWeighing(Weighing weighing, WeighingStore store, Visit visit, List<TestReading> tests, long seed) {
@@ -95,31 +97,36 @@ final class VisitWeighing {
                 .map(catalogue::cluster)
                 .map(this::count)
                 .toList();
+        Map<ConditionId, WeightedFindings.Findings> findings = new LinkedHashMap<>();
+        Map<ConditionId, List<WeightedFinding>> loads = new LinkedHashMap<>();
         for (Condition condition : weighing.ranked(visit)) {
-            WeightedFindings.Findings findings = builder.findings(condition, done.values());
-            Lenses lenses = new Lenses(condition, findings.loads(), inForce, clusters, builder, link());
-            seen.put(
-                    condition.id(),
-                    new Seen(findings, lenses, lenses.through(lens.forChance()).combination()));
+            WeightedFindings.Findings found = builder.findings(condition, done.values());
+            findings.put(condition.id(), found);
+            loads.put(condition.id(), found.loads());
         }
+        lenses = new Lenses(weighing.forest(visit), loads, inForce, clusters, builder, visit.schools());
+        Map<ConditionId, List<WeightedFinding>> kept =
+                lenses.through(lens.forChance()).kept();
+        findings.forEach((condition, found) -> seen.put(condition, new Seen(found, Keyed.at(kept, condition))));
         tested = seen.values().stream().anyMatch(VisitWeighing::byHands);
     }
 
     private static boolean byHands(Seen each) {
-        return each.combination().loads().anyMatch(load -> !load.tests().isEmpty());
+        return each.loads().stream().anyMatch(load -> !load.tests().isEmpty());
     }
 
     /** The joint model of the visit, with what was found: points only. */
     JointModel joint() {
-        if (model == null) {
-            Map<ConditionId, List<WeightedFinding>> loads = new LinkedHashMap<>();
-            seen.forEach((condition, each) ->
-                    loads.put(condition, each.combination().loads().toList()));
-            model = store.model(
+        return joint(lens.forChance());
+    }
+
+    private JointModel joint(Lens through) {
+        return models.computeIfAbsent(through, each -> {
+            Map<ConditionId, List<WeightedFinding>> loads = lenses.through(each).kept();
+            return store.model(
                     new ModelKey(visit.starts(), loads, inForce, visit.assumptions()),
                     () -> weighing.jointModel(visit, loads, inForce));
-        }
-        return model;
+        });
     }
 
     private Joined joined() {
@@ -223,7 +230,7 @@ final class VisitWeighing {
         double now = joint().now(condition.id());
         double[] odds = joined().plausible().get(condition.id());
         List<WeightedFinding> held = of.findings().loads().stream()
-                .filter(load -> of.combination().loads().noneMatch(load::equals))
+                .filter(load -> of.loads().stream().noneMatch(load::equals))
                 .toList();
         PatternReading pattern = pattern(condition.id())
                 .map(known -> patterns.read(condition, known))
@@ -239,27 +246,32 @@ final class VisitWeighing {
                 sum(condition, before, now),
                 held,
                 of.findings().unweighed(),
-                lenses(of, before, now),
                 tally(condition),
                 pattern,
                 weighing.measured(condition.id()));
     }
 
-    /** Every way of adding up, the one in force as it stands among the others. */
-    private List<LensResult> lenses(Seen of, double before, double now) {
-        double odds = Math.exp(
-                LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
-        return of.lenses().all(LogOdds.ofChance(before)).stream()
-                .map(each -> each.lens() == lens.forChance() ? new LensResult(each.lens(), now, odds, each.by()) : each)
-                .toList();
+    /** Where a condition stands by every way that gives a chance; none while nothing about its family was weighed. */
+    List<LensResult> lenses(ConditionId condition) {
+        List<LensResult> results = new ArrayList<>();
+        for (Lens each : Lens.WITH_CHANCE) {
+            String by = lenses.through(each).by().get(condition);
+            if (by != null) {
+                double now = joint(each).now(condition);
+                double before = joint(each).start(condition);
+                double odds = Math.exp(
+                        LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
+                results.add(new LensResult(each, now, odds, by));
+            }
+        }
+        return results;
     }
 
     private Standing.Sum sum(Condition condition, double before, double now) {
         double total = Decibans.of(
                 LogOdds.ofChance(now).value() - LogOdds.ofChance(before).value());
         List<JointModel.Moved> moved = joined().moved().getOrDefault(condition.id(), List.of());
-        List<WeightedFinding> own =
-                Keyed.at(seen, condition.id()).combination().loads().toList();
+        List<WeightedFinding> own = Keyed.at(seen, condition.id()).loads();
         Map<Optional<Correlation>, List<WeighedGroup.Member>> grouped = new LinkedHashMap<>();
         List<WeighedGroup> groups = new ArrayList<>();
         double parts = 0;

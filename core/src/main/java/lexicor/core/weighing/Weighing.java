@@ -113,7 +113,8 @@ public final class Weighing {
                         .toList(),
                 pass.clusters(),
                 plausible,
-                pass.joint().together());
+                pass.joint().together(),
+                pass::lenses);
     }
 
     /** The informed condition that stands highest. */
@@ -156,22 +157,30 @@ public final class Weighing {
 
     /** The joint differential of what is seen, over the conditions ranked in a visit. */
     JointModel jointModel(Visit visit, Map<ConditionId, List<WeightedFinding>> seen, Correlations inForce) {
-        List<Condition> ranked = ranked(visit);
-        Ground ground =
-                grounds.computeIfAbsent(ranked.stream().map(Condition::id).toList(), ids -> {
-                    Forest forest = JointModel.forest(catalogue, ranked);
-                    return new Ground(
-                            forest, new Fits(forest, JointModel.references(ranked), settings.betweenStudies()));
-                });
+        Ground ground = ground(visit);
         return new JointModel(
                 visit,
                 ground.forest(),
-                ranked.stream().map(Condition::id).toList(),
+                ranked(visit).stream().map(Condition::id).toList(),
+                (test, condition) -> catalogue.test(test).sharedObservation(condition, visit.schools()),
                 ground.fits(),
                 seen,
                 inForce,
                 settings.worthlessWithin(),
                 FactorQuadrature.Rule.FINE);
+    }
+
+    /** The conditions ranked in a visit by what they lie within. */
+    Forest forest(Visit visit) {
+        return ground(visit).forest();
+    }
+
+    private Ground ground(Visit visit) {
+        List<Condition> ranked = ranked(visit);
+        return grounds.computeIfAbsent(ranked.stream().map(Condition::id).toList(), ids -> {
+            Forest forest = JointModel.forest(catalogue, ranked);
+            return new Ground(forest, new Fits(forest, JointModel.references(ranked), settings.betweenStudies()));
+        });
     }
 
     /** Conditions that are ranked together, and what was fitted over them. */

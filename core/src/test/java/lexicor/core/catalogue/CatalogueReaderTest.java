@@ -62,7 +62,7 @@ class CatalogueReaderTest {
             tests/sh-neer.yaml    | positions: [Sitting  | positions: []  # [Sitting | field 'positions' is missing
             tests/shoulder-first.yaml | 'change: less, by: 1}' | 'change: smaller, by: 1}' | 'smaller' is not known here; allowed: less, same, more
             tests/shoulder-first.yaml | '{part: pain-level, repeats: 2}' | '{part: pain-level}' | part 'pain-level' is taken once
-            tests/shoulder-first.yaml | 'question: positive-apprehension' | 'question: positive' | question 'positive' is not known; allowed: adding-up, positive-apprehension
+            tests/shoulder-first.yaml | 'question: positive-apprehension' | 'question: positive' | question 'positive' is not known; allowed: adding-up,
             tests/shoulder-first.yaml | 'apprehension-or-pain: apprehension-or-pain}' | 'apprehension-or-ache: pain}' | is no answer to 'positive-apprehension'
             tests/shoulder-first.yaml | '{release-after-relocation: done}' | '{release-after-relocation: never}' | 'never' is no answer to 'release-after-relocation'; allowed: not-done, done
             tests/shoulder-first.yaml | 'criterion: apprehension-relieved, because' | 'criterion: relieved, because' | criterion 'relieved' is not known
@@ -89,6 +89,9 @@ class CatalogueReaderTest {
             schools.yaml          | 'decides: force'         | 'decides: mood'           | field 'decides' is 'mood'; allowed: force, weighing
             clusters.yaml         | 'is: pain-too}'          | 'is: pain}'               | 'pain' is no answer to 'subacromial-count'
             schools.yaml          | 'usual: apprehension'    | 'usual: apprehensive'     | 'apprehensive' is no answer to 'positive-apprehension'
+            clusters.yaml         | 'question: cuff-tear-set, is: weakness' | 'question: cuff-tear-set, is: strength' | 'strength' is no answer to 'cuff-tear-set'
+            tests/shoulder-labrum.yaml | 'same-as: pain'      | 'same-as: ache'           | criterion 'ache' is not known
+            tests/shoulder-labrum.yaml | 'same-as: pain'      | 'same-as: groove-pain'    | 'same-as' names the criterion itself
             ways.csv              | 'sh-arc,scapular-plane'  | 'sh-ark,scapular-plane'  | test 'sh-ark' is not in the catalogue
             ways.csv              | 'sh-arc,scapular-plane'  | 'sh-arc,active-abduction' | way 'active-abduction' of 'sh-arc' stands here twice
             ways.csv              | 'sh-arc,scapular-plane'  | 'sh-arc,usual'           | way is 'usual'; allowed: small letters

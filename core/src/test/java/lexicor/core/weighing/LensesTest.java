@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import lexicor.core.catalogue.CareSetting;
@@ -20,6 +22,7 @@ import lexicor.core.findings.ClusterCount;
 import lexicor.core.findings.Visit;
 import lexicor.core.findings.WeighingSettings;
 import lexicor.core.findings.Weight;
+import lexicor.core.findings.WeightedFinding;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,6 +35,13 @@ class LensesTest {
             new Weighing(CATALOGUE, EvidenceReader.shipped(CATALOGUE), new WeighingSettings(0, 0.8, 0.5, 0.1));
     private static final Visit USUAL = Visit.usual(CATALOGUE, "shoulder", CareSetting.FIRST_CONTACT);
     private static final ConditionId AC = ConditionId.of("acj");
+    private static final ConditionId TEAR = ConditionId.of("cuff-tear-any");
+    private static final ConditionId SUBACROMIAL = ConditionId.of("subacromial-pain");
+    private static final List<String> CUFF_TESTS = List.of(
+            "sh-arc", "sh-drop-arm", "sh-er-resist", "sh-empty-can", "sh-neer", "sh-er-lag-90", "sh-belly-press");
+    private static final List<TestReading> CUFF = CUFF_TESTS.stream()
+            .map(test -> answered(test, test.compareTo("sh-e") > 0))
+            .toList();
 
     @ParameterizedTest
     @CsvSource({"chained, CHAIN", "set, CLUSTER", "strongest, STRONGEST_SINGLE", "tally, TALLY"})
@@ -82,13 +92,115 @@ class LensesTest {
 
     @Test
     void every_lens_agrees_where_there_is_but_one_finding() {
-        Standing standing =
-                WEIGHING.weigh(USUAL, List.of(answered("sh-paxinos", true)), 1).of(AC);
-        assertThat(standing.lenses())
+        Ranking ranking = WEIGHING.weigh(USUAL, List.of(answered("sh-paxinos", true)), 1);
+        assertThat(ranking.byLens().apply(AC))
                 .hasSize(3)
                 .extracting(LensResult::chance)
-                .as("the joint sum takes the middle of the figures, the others their mean")
-                .allSatisfy(chance -> assertThat(chance).isCloseTo(standing.now(), within(0.03)));
+                .allSatisfy(
+                        chance -> assertThat(chance).isCloseTo(ranking.of(AC).now(), within(1e-12)));
+        assertThat(ranking.byLens().apply(ConditionId.of("frozen-shoulder")))
+                .as("of a family of which nothing is weighed")
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"chained", "set", "strongest", "tally"})
+    void the_lens_in_force_stands_among_the_lenses_as_the_ranking_says(String school) {
+        Visit visit = USUAL.with(CATALOGUE.usualSchools().with(Lens.QUESTION, school));
+        Ranking ranking = WEIGHING.weigh(visit, CUFF, 1);
+        Lens inForce = Lens.of(visit.schools()).forChance();
+        for (Standing standing : ranking.standings()) {
+            assertThat(ranking.byLens().apply(standing.condition().id()).stream()
+                            .filter(each -> each.lens() == inForce))
+                    .allSatisfy(each -> assertThat(each.chance()).isCloseTo(standing.now(), within(1e-12)));
+        }
+    }
+
+    /** By every lens a wider condition stands at or above what lies within it, whatever was found. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 7, 21, 42, 63, 85, 127})
+    void every_lens_fits_together(int answers) {
+        List<TestReading> tests = new ArrayList<>();
+        for (int t = 0; t < CUFF_TESTS.size(); t++) {
+            tests.add(answered(CUFF_TESTS.get(t), (answers >> t & 1) == 1));
+        }
+        Ranking ranking = WEIGHING.weigh(USUAL, tests, 1);
+        Map<Lens, Map<ConditionId, Double>> chances = new EnumMap<>(Lens.class);
+        ranking.standings()
+                .forEach(standing -> ranking.byLens()
+                        .apply(standing.condition().id())
+                        .forEach(each -> chances.computeIfAbsent(each.lens(), lens -> new HashMap<>())
+                                .put(standing.condition().id(), each.chance())));
+        assertThat(chances).containsOnlyKeys(Lens.CHAIN, Lens.CLUSTER, Lens.STRONGEST_SINGLE);
+        chances.forEach((lens, byCondition) -> byCondition.forEach((condition, chance) -> CATALOGUE
+                .widerThan(condition)
+                .forEach(wider -> assertThat(byCondition.get(wider))
+                        .as("%s by %s", wider, lens)
+                        .isGreaterThanOrEqualTo(chance))));
+    }
+
+    @Test
+    void the_strongest_finding_stands_for_its_whole_family() {
+        Visit visit = USUAL.with(CATALOGUE.usualSchools().with(Lens.QUESTION, "strongest"));
+        Ranking ranking = WEIGHING.weigh(visit, CUFF, 1);
+        assertThat(ranking.standings().stream()
+                        .filter(each ->
+                                CATALOGUE.widerThan(each.condition().id()).contains(SUBACROMIAL)
+                                        || each.condition().id().equals(SUBACROMIAL))
+                        .flatMap(each -> each.loads().stream())
+                        .map(WeightedFinding::tests)
+                        .distinct())
+                .as("one test in all")
+                .hasSize(1);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"three, Subacromial set of three", "five, Subacromial set of five"})
+    void the_set_that_is_meant_speaks(String choice, String name) {
+        Visit visit =
+                USUAL.with(CATALOGUE.usualSchools().with(Lens.QUESTION, "set").with("subacromial-set", choice));
+        List<TestReading> both = List.of(
+                answered("sh-hawkins", true),
+                answered("sh-neer", true),
+                answered("sh-arc", true),
+                answered("sh-empty-can", false),
+                answered("sh-er-resist", false));
+        assertThat(by(WEIGHING.weigh(visit, both, 1), SUBACROMIAL)).startsWith(name + ": ");
+    }
+
+    @Test
+    void a_set_that_is_not_meant_does_not_stand_in_for_the_one_that_is() {
+        List<TestReading> tests =
+                List.of(answered("sh-hawkins", true), answered("sh-neer", true), answered("sh-arc", true));
+        Visit any = USUAL.with(CATALOGUE.usualSchools().with(Lens.QUESTION, "set"));
+        Visit three = any.with(any.schools().with("subacromial-set", "three"));
+        assertThat(by(WEIGHING.weigh(any, tests, 1), SUBACROMIAL)).startsWith("Subacromial set of five");
+        assertThat(by(WEIGHING.weigh(three, tests, 1), SUBACROMIAL)).startsWith("no set is decided");
+    }
+
+    /** Three of three for a full tear, while a set for any tear is short of its level by what was told alone. */
+    @Test
+    void a_set_that_is_less_specific_does_not_lower_what_a_complete_one_speaks_for() {
+        Visit visit = new Visit(
+                "shoulder",
+                CareSetting.FIRST_CONTACT,
+                USUAL.starts(),
+                Map.of("age-65", false, "night-pain", true),
+                CATALOGUE.usualSchools().with(Lens.QUESTION, "set"),
+                USUAL.assumptions());
+        List<TestReading> full =
+                List.of(answered("sh-arc", true), answered("sh-drop-arm", true), answered("sh-er-resist", true));
+        Ranking ranking = WEIGHING.weigh(visit, full, 1);
+        assertThat(by(ranking, TEAR)).contains("Full-tear set of three").doesNotContain("Age, night pain");
+        assertThat(ranking.of(TEAR).now()).isGreaterThan(ranking.of(TEAR).before());
+    }
+
+    private static String by(Ranking ranking, ConditionId condition) {
+        return ranking.byLens().apply(condition).stream()
+                .filter(each -> each.lens() == Lens.CLUSTER)
+                .findFirst()
+                .orElseThrow()
+                .by();
     }
 
     /** Hurting without weakness: a positive for those who count pain, with no figure that could weigh the set. */

@@ -47,6 +47,23 @@ class PatternAndFamilyTest {
         assertThat(pattern.notExamined()).hasSize(4);
     }
 
+    /** Pain in resisted flexion is one sign in the studies of the biceps and of the labrum. */
+    @Test
+    void conditions_for_which_studies_recorded_one_sign_explain_each_other_away() {
+        ConditionId biceps = ConditionId.of("long-biceps");
+        Ranking speed = weigh(answered("sh-speed", true));
+        assertThat(speed.together())
+                .anySatisfy(
+                        pair -> assertThat(List.of(pair.one(), pair.other())).contains(biceps));
+        Ranking labral = weigh(answered("sh-speed", true), answered("sh-passive-distraction", true));
+        assertThat(labral.of(biceps).now()).isLessThan(speed.of(biceps).now());
+        assertThat(weigh(answered("sh-uppercut", true), answered("sh-passive-distraction", true))
+                        .of(biceps)
+                        .now())
+                .as("a sign that was recorded for the biceps alone is not explained by the labrum")
+                .isCloseTo(weigh(answered("sh-uppercut", true)).of(biceps).now(), within(1e-9));
+    }
+
     /** A serious condition is never put aside by definition; the others are put at the foot and keep their chance. */
     @Test
     void a_defining_finding_that_is_clearly_absent_puts_a_condition_at_the_foot() {

@@ -13,17 +13,21 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.SplittableRandom;
 import java.util.UUID;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.findings.Visit;
+import lexicor.core.lookup.Keyed;
 import lexicor.core.nexttest.JointInformation;
-import lexicor.core.nexttest.SimulatedPatient;
 import lexicor.core.planning.Plan;
 import lexicor.core.planning.Planner;
 import lexicor.core.planning.Situation;
+import lexicor.core.simulation.Departure;
+import lexicor.core.simulation.SimulatedClinic;
+import lexicor.core.simulation.SimulatedPatient;
+import lexicor.core.weighing.Weighing;
 import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.examinations.assessment.Assessment;
 import lexicor.server.examinations.assessment.Assessments;
@@ -41,7 +45,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Plans against the catalogue's order done by habit until the time is up, for three demo cases of each region as they
- * were before the first test: what both take and tell, and how far 500 drawn patients end from the truth. Run by
+ * were before the first test: what both take and tell, and how far 300 simulated patients end from the truth. Run by
  * {@code ./lexicor bench plans}; what was measured is left in target/plans.txt.
  */
 @SpringBootTest(properties = {"spring.datasource.url=jdbc:h2:mem:plans;DB_CLOSE_DELAY=-1", "lexicor.demo=true"})
@@ -49,7 +53,8 @@ import org.springframework.transaction.annotation.Transactional;
 class PlanTrial {
 
     private static final int EACH_REGION = 3;
-    private static final int PATIENTS = 500;
+    private static final int PATIENTS = 300;
+    private static final long SEED = 20261126;
     private static final double MINUTES = 15;
 
     @Autowired
@@ -172,19 +177,28 @@ class PlanTrial {
                 .map(standing -> standing.condition().id())
                 .filter(id -> each.situation().doable().stream().anyMatch(test -> nothing.gain(test, id) > 0))
                 .toList();
+        Weighing weighing = living.now().weighing().withoutRanges();
+        Visit visit = each.situation().visit();
+        SimulatedClinic clinic = new SimulatedClinic(
+                weighing,
+                visit,
+                each.situation().doable().stream()
+                        .sorted(Comparator.comparing(TestId::value))
+                        .toList(),
+                Departure.NONE,
+                SEED);
         double[] errors = new double[2 * sets.size()];
-        for (ConditionId id : conditions) {
-            SimulatedPatient rehearsal = SimulatedPatient.of(
-                    living.now().weighing(),
-                    each.situation().visit(),
-                    each.situation().found(),
-                    id);
+        for (int p = 0; p < PATIENTS; p++) {
+            SimulatedPatient patient = clinic.patient(SEED + p);
             for (int set = 0; set < sets.size(); set++) {
-                SplittableRandom random = new SplittableRandom(20261126);
-                for (int patient = 0; patient < PATIENTS; patient++) {
-                    boolean present = random.nextDouble() < rehearsal.now();
-                    double error =
-                            Math.abs((present ? 1 : 0) - rehearsal.after(sets.get(set), present, random::nextDouble));
+                Map<ConditionId, Double> chances = weighing.chances(
+                        visit,
+                        sets.get(set).stream()
+                                .filter(clinic.tests()::contains)
+                                .map(patient::answer)
+                                .toList());
+                for (ConditionId id : conditions) {
+                    double error = Math.abs((patient.present().contains(id) ? 1 : 0) - Keyed.at(chances, id));
                     errors[2 * set] += error / PATIENTS / conditions.size();
                     errors[2 * set + 1] += error * error / PATIENTS / conditions.size();
                 }

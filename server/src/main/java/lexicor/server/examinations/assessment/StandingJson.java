@@ -80,7 +80,14 @@ public record StandingJson(
                 .orElse(null);
     }
 
-    public static StandingJson of(Standing standing, double previous, Assessment here, Catalogue catalogue) {
+    /**
+     * A standing as it is shown.
+     *
+     * @param byLens the same findings by every way of adding up that gives a chance
+     * @param previous the chance before the last answer, 0..1
+     */
+    public static StandingJson of(
+            Standing standing, List<LensResult> byLens, double previous, Assessment here, Catalogue catalogue) {
         Thresholds thresholds = here.thresholds();
         List<GroupJson> groups = new ArrayList<>();
         List<LoadJson> loads = new ArrayList<>();
@@ -92,7 +99,7 @@ public record StandingJson(
             group.members().forEach(member -> loads.add(LoadJson.of(member.load(), member.decibans(), id)));
         }
         var condition = standing.condition();
-        List<LensJson> lenses = standing.lenses().stream()
+        List<LensJson> lenses = byLens.stream()
                 .map(result -> LensJson.of(result, thresholds.zone(result.chance())))
                 .toList();
         return new StandingJson(

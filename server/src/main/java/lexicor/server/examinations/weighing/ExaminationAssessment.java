@@ -113,6 +113,7 @@ public class ExaminationAssessment {
                 ranking.standings().stream()
                         .map(standing -> StandingJson.of(
                                 standing,
+                                ranking.byLens().apply(standing.condition().id()),
                                 previous.getOrDefault(standing.condition().id(), standing.now()),
                                 here,
                                 catalogue))

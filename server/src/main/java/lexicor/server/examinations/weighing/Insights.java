@@ -123,7 +123,12 @@ public class Insights {
     private InsightJson of(Look look, Condition condition, Recorded recorded) {
         Standing standing = look.ranking().of(condition.id());
         return new InsightJson(
-                StandingJson.of(standing, standing.now(), look.here(), catalogue),
+                StandingJson.of(
+                        standing,
+                        look.ranking().byLens().apply(condition.id()),
+                        standing.now(),
+                        look.here(),
+                        catalogue),
                 dials(look, standing),
                 look.decisive(),
                 rivals(condition, look.ranking(), look.foresight(), look.open()),
