@@ -1,5 +1,6 @@
 package lexicor.core.dependence;
 
+import java.util.Arrays;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -145,11 +146,7 @@ public final class FactorQuadrature {
     }
 
     /** The same into an array of {@link Rule#outer()} numbers. */
-    public void into(double[] product, double[] profile) {
-        if (weights.length == 0) {
-            System.arraycopy(product, 0, profile, 0, outer);
-            return;
-        }
+    private void into(double[] product, double[] profile) {
         for (int v = 0; v < outer; v++) {
             double[] row = weights[v];
             double sum = 0;
@@ -157,6 +154,27 @@ public final class FactorQuadrature {
                 sum += row[w] * product[w];
             }
             profile[v] = sum;
+        }
+    }
+
+    /**
+     * The mean over the group's factor at one value of the wider one, of several products at once.
+     *
+     * @param products by value of the group's factor, then by product
+     * @param means one for each product; overwritten
+     */
+    public void at(int v, double[][] products, double[] means) {
+        if (weights.length == 0) {
+            System.arraycopy(products[v], 0, means, 0, means.length);
+            return;
+        }
+        Arrays.fill(means, 0);
+        for (int w = 0; w < products.length; w++) {
+            double weight = weights[v][w];
+            double[] row = products[w];
+            for (int i = 0; i < means.length; i++) {
+                means[i] += weight * row[i];
+            }
         }
     }
 }

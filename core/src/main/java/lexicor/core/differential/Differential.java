@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -89,6 +90,12 @@ public final class Differential {
 
         /** Drawn logarithms of a ratio. */
         double[] log(Ratio ratio);
+
+        /** What the draws of a finding depend on beside the finding itself; draws of equal ones are equal. */
+        Object drawnFrom(Finding finding);
+
+        /** What was worked out of draws, made now if it is not kept. */
+        float[][] workedOut(Object from, Supplier<float[][]> make);
     }
 
     /** Plausible log odds of every condition, draw after draw, by condition. */

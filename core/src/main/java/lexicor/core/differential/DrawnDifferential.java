@@ -7,7 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import java.util.function.ToIntFunction;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import lexicor.core.dependence.FactorQuadrature;
 import lexicor.core.dependence.LogitTable;
 import lexicor.core.dependence.PhiTable;
@@ -23,6 +24,8 @@ final class DrawnDifferential {
     private static final FactorQuadrature.Rule RULE = FactorQuadrature.Rule.COARSE;
     private static final double[] OUTER = RULE.outerWeights();
     private static final double EDGE = 1e-6;
+    /** Draws that are worked out together. */
+    private static final int BLOCK = 128;
 
     private final Forest forest;
     private final double link;
@@ -66,39 +69,10 @@ final class DrawnDifferential {
     /** A finding with its draws, and the target sets that matter. */
     private final class Entry {
         private final Modelled modelled;
-        private final int[] wider;
-        private final double[][] moved;
         private final List<Long> masks = new ArrayList<>();
-        private final double[] logs;
-        /** Of each target, its place among the fitted ones; -1 where it was not fitted. */
-        private final int[] fitted;
-
-        private final double[] eta;
-        private double[] share = new double[0];
-        private double[] quantiles = new double[0];
-        private double[][] columns = new double[0][];
 
         Entry(Modelled modelled) {
             this.modelled = modelled;
-            wider = Shares.wider(forest, modelled.shares().targets());
-            eta = new double[modelled.fit().eta().length];
-            logs = new double[modelled.shares().targets().size() + 1];
-            fitted = modelled.shares().targets().stream()
-                    .mapToInt(modelled.fit().targets()::indexOf)
-                    .toArray();
-            int records = modelled.kept().size();
-            moved = new double[2 * records][];
-            for (int r = 0; r < records; r++) {
-                Target.Figures figures = modelled.kept().get(r);
-                moved[2 * r] =
-                        away(source.logits(modelled.finding(), figures, true), Shares.logit(figures.sensitivity()));
-                moved[2 * r + 1] = away(
-                        source.logits(modelled.finding(), figures, false), Shares.logit(1 - figures.specificity()));
-            }
-        }
-
-        private static double[] away(double[] drawn, double from) {
-            return Arrays.stream(drawn).map(each -> each - from).toArray();
         }
 
         int place(boolean[] state) {
@@ -111,70 +85,108 @@ final class DrawnDifferential {
             return place;
         }
 
-        void draw(int draw) {
-            if (share.length == 0) {
-                share = new double[masks.size()];
-                quantiles = new double[masks.size()];
-                columns = new double[masks.size()][];
-            }
-            ShareFit.Result fit = modelled.fit();
-            double most = Double.NEGATIVE_INFINITY;
-            for (int k = 0; k < eta.length; k++) {
-                eta[k] = fit.eta()[k];
-                for (int row = 0; row < moved.length; row++) {
-                    eta[k] += fit.gains()[k][row] * moved[row][draw];
-                }
-                most = k == 0 ? most : Math.max(most, eta[k]);
-            }
-            double none = eta[0];
-            logs[0] = Shares.logNot(none);
-            for (int t = 0; t < fitted.length; t++) {
-                logs[t + 1] = Shares.logNot(fitted[t] < 0 ? (none + most) / 2 : eta[fitted[t] + 1]);
-            }
-            for (int m = 0; m < share.length; m++) {
-                double log = logs[0];
-                long mask = masks.get(m);
-                for (int t = 0; t < fitted.length; t++) {
-                    if ((mask >> t & 1) == 1) {
-                        log += logs[t + 1] - logs[wider[t] < 0 ? 0 : wider[t] + 1];
-                    }
-                }
-                share[m] = Math.min(1 - EDGE, Math.max(EDGE, 1 - Math.exp(log)));
-                quantiles[m] = LogitTable.quantile(Shares.logit(share[m]));
-            }
+        /** All that its shares depend on. */
+        Object from() {
+            return List.of(
+                    source.drawnFrom(modelled.finding()),
+                    modelled.fit(),
+                    modelled.kept(),
+                    modelled.shares().targets(),
+                    modelled.positive(),
+                    List.copyOf(masks));
         }
 
-        void column(int m, FactorQuadrature kernel) {
-            double[] shifts = kernel.shifts();
-            if (columns[m] == null || columns[m].length != shifts.length) {
-                columns[m] = new double[shifts.length];
+        /** Drawn shares of positives, by target set that matters and draw. */
+        double[][] drawn() {
+            List<Target.Figures> records = modelled.kept();
+            double[][] moved = new double[2 * records.size()][];
+            for (int r = 0; r < records.size(); r++) {
+                Target.Figures figures = records.get(r);
+                moved[2 * r] =
+                        away(source.logits(modelled.finding(), figures, true), Shares.logit(figures.sensitivity()));
+                moved[2 * r + 1] = away(
+                        source.logits(modelled.finding(), figures, false), Shares.logit(1 - figures.specificity()));
             }
-            double z = quantiles[m] * kernel.scale();
-            boolean positive = modelled.positive();
-            for (int w = 0; w < shifts.length; w++) {
-                columns[m][w] = PhiTable.below(positive ? z + shifts[w] : -z - shifts[w]);
+            double[][] eta = eta(moved);
+            double[][] logs = logs(eta);
+            int[] wider = Shares.wider(forest, modelled.shares().targets());
+            double[][] share = new double[masks.size()][];
+            for (int m = 0; m < share.length; m++) {
+                double[] log = logs[0].clone();
+                for (int t = 0; t < wider.length; t++) {
+                    if ((masks.get(m) >> t & 1) == 1) {
+                        double[] with = logs[t + 1];
+                        double[] without = logs[wider[t] < 0 ? 0 : wider[t] + 1];
+                        for (int i = 0; i < draws; i++) {
+                            log[i] += with[i] - without[i];
+                        }
+                    }
+                }
+                for (int i = 0; i < draws; i++) {
+                    log[i] = Math.min(1 - EDGE, Math.max(EDGE, 1 - Math.exp(log[i])));
+                }
+                share[m] = log;
             }
+            return share;
+        }
+
+        private static double[] away(double[] drawn, double from) {
+            double[] away = new double[drawn.length];
+            for (int i = 0; i < away.length; i++) {
+                away[i] = drawn[i] - from;
+            }
+            return away;
+        }
+
+        /** The fitted logits as the figures move them, by place in the fit and draw. */
+        private double[][] eta(double[][] moved) {
+            ShareFit.Result fit = modelled.fit();
+            double[][] eta = new double[fit.eta().length][draws];
+            for (int k = 0; k < eta.length; k++) {
+                Arrays.fill(eta[k], fit.eta()[k]);
+                for (int row = 0; row < moved.length; row++) {
+                    double gain = fit.gains()[k][row];
+                    for (int i = 0; i < draws; i++) {
+                        eta[k][i] += gain * moved[row][i];
+                    }
+                }
+            }
+            return eta;
+        }
+
+        /** log of the share of negatives: without any target, then with each target alone. */
+        private double[][] logs(double[][] eta) {
+            List<Integer> targets = modelled.shares().targets();
+            double[][] logs = new double[targets.size() + 1][draws];
+            for (int i = 0; i < draws; i++) {
+                logs[0][i] = Shares.logNot(eta[0][i]);
+            }
+            for (int t = 0; t < targets.size(); t++) {
+                int fitted = modelled.fit().targets().indexOf(targets.get(t));
+                for (int i = 0; i < draws; i++) {
+                    logs[t + 1][i] = Shares.logNot(fitted < 0 ? borrowed(eta, i) : eta[fitted + 1][i]);
+                }
+            }
+            return logs;
+        }
+
+        /** A target without figures lies half way to the one that is positive most often. */
+        private static double borrowed(double[][] eta, int draw) {
+            double most = Double.NEGATIVE_INFINITY;
+            for (int k = 1; k < eta.length; k++) {
+                most = Math.max(most, eta[k][draw]);
+            }
+            return (eta[0][draw] + most) / 2;
         }
     }
 
     /** Findings that share a factor, with the combinations of target sets that matter. */
     private final class Group {
         private final List<Entry> members;
-        private final double[] rhos;
-        private final Map<Double, FactorQuadrature> kernels = new HashMap<>();
         private final List<List<Integer>> combinations = new ArrayList<>();
-        private double[][] profiles = new double[0][];
 
         Group(List<Entry> members) {
             this.members = members;
-            rhos = members.size() > 1
-                    ? source.rho(members.get(0).modelled.group().orElseThrow())
-                    : new double[0];
-        }
-
-        /** Correlations come from a grid, so that a few kernels serve all draws. */
-        private FactorQuadrature kernel(double rho) {
-            return kernels.computeIfAbsent(rho, value -> FactorQuadrature.of(value, link, RULE));
         }
 
         int place(boolean[] state) {
@@ -188,79 +200,171 @@ final class DrawnDifferential {
             return place;
         }
 
-        void draw(int draw) {
-            if (profiles.length == 0) {
-                profiles = new double[combinations.size()][OUTER.length];
-            }
-            FactorQuadrature kernel = kernel(rhos.length == 0 ? link : rhos[draw]);
-            for (Entry member : members) {
-                for (int m = 0; m < member.masks.size(); m++) {
-                    member.column(m, kernel);
+        /**
+         * The chance of its answers by combination; at every value of the wider factor, then by draw. Kept, since a tap
+         * leaves most groups as they were.
+         */
+        float[][] profiles() {
+            Object group = members.size() > 1 ? members.get(0).modelled.group().orElseThrow() : "single";
+            return source.workedOut(
+                    List.of(members.stream().map(Entry::from).toList(), List.copyOf(combinations), group, link),
+                    this::work);
+        }
+
+        private float[][] work() {
+            double[][][] quantiles = members.stream().map(Group::quantiles).toArray(double[][][]::new);
+            float[][] profiles = new float[combinations.size()][OUTER.length * draws];
+            byCorrelation().forEach((rho, chosen) -> {
+                FactorQuadrature kernel = FactorQuadrature.of(rho, link, RULE);
+                for (int from = 0; from < chosen.length; from += BLOCK) {
+                    int[] block = Arrays.copyOfRange(chosen, from, Math.min(chosen.length, from + BLOCK));
+                    work(kernel, block, quantiles, profiles);
+                }
+            });
+            return profiles;
+        }
+
+        private static double[][] quantiles(Entry member) {
+            double[][] quantiles = member.drawn();
+            for (double[] row : quantiles) {
+                for (int i = 0; i < row.length; i++) {
+                    row[i] = LogitTable.quantile(Shares.logit(row[i]));
                 }
             }
-            double[] product = new double[kernel.inner()];
+            return quantiles;
+        }
+
+        /** Draws by their correlation: it comes from a grid, so that a few kernels serve all. */
+        private Map<Double, int[]> byCorrelation() {
+            if (members.size() == 1) {
+                return Map.of(link, IntStream.range(0, draws).toArray());
+            }
+            double[] rhos = source.rho(members.get(0).modelled.group().orElseThrow());
+            Map<Double, int[]> chosen = new LinkedHashMap<>();
+            Arrays.stream(rhos)
+                    .distinct()
+                    .forEach(rho -> chosen.put(
+                            rho,
+                            IntStream.range(0, draws)
+                                    .filter(i -> rhos[i] == rho)
+                                    .toArray()));
+            return chosen;
+        }
+
+        /** Works out some draws of one correlation together, value by value of the factor. */
+        private void work(FactorQuadrature kernel, int[] block, double[][][] quantiles, float[][] profiles) {
+            double[][][][] columns = new double[members.size()][][][];
+            for (int j = 0; j < columns.length; j++) {
+                boolean positive = members.get(j).modelled.positive();
+                columns[j] = new double[quantiles[j].length][][];
+                for (int m = 0; m < columns[j].length; m++) {
+                    columns[j][m] = columns(kernel, block, quantiles[j][m], positive ? 1 : -1);
+                }
+            }
+            double[][] product = new double[kernel.inner()][block.length];
+            double[] profile = new double[block.length];
             for (int p = 0; p < profiles.length; p++) {
-                Arrays.fill(product, 1);
-                for (int j = 0; j < members.size(); j++) {
-                    double[] column = members.get(j).columns[combinations.get(p).get(j)];
-                    for (int w = 0; w < product.length; w++) {
-                        product[w] *= column[w];
+                List<Integer> combination = combinations.get(p);
+                for (int w = 0; w < product.length; w++) {
+                    System.arraycopy(columns[0][combination.get(0)][w], 0, product[w], 0, block.length);
+                    for (int j = 1; j < columns.length; j++) {
+                        DrawnDifferential.multiply(product[w], columns[j][combination.get(j)][w]);
                     }
                 }
-                kernel.into(product, profiles[p]);
+                for (int v = 0; v < OUTER.length; v++) {
+                    kernel.at(v, product, profile);
+                    for (int b = 0; b < block.length; b++) {
+                        profiles[p][v * draws + block[b]] = (float) profile[b];
+                    }
+                }
             }
+        }
+
+        /** Chances of an answer at each value of the group's factor, then by draw. */
+        private static double[][] columns(FactorQuadrature kernel, int[] block, double[] quantiles, int sign) {
+            double[] shifts = kernel.shifts();
+            double[] scaled = new double[block.length];
+            for (int b = 0; b < block.length; b++) {
+                scaled[b] = sign * quantiles[block[b]] * kernel.scale();
+            }
+            double[][] columns = new double[shifts.length][block.length];
+            for (int w = 0; w < shifts.length; w++) {
+                double shift = sign * shifts[w];
+                double[] column = columns[w];
+                for (int b = 0; b < column.length; b++) {
+                    column[b] = PhiTable.below(scaled[b] + shift);
+                }
+            }
+            return columns;
         }
     }
 
     /** Draws where the conditions of a component stand. */
     void add(List<Integer> families, boolean[] active, List<Modelled> findings, List<Ratio> ratios) {
         List<boolean[]> states = forest.states(families, active);
-        List<Entry> entries = findings.stream().map(Entry::new).toList();
-        List<Entry> apart =
-                entries.stream().filter(each -> each.modelled.apart()).toList();
+        List<Entry> apart = new ArrayList<>();
         Map<Integer, Map<String, List<Entry>>> byHome = new LinkedHashMap<>();
-        for (Entry each : entries) {
-            if (!each.modelled.apart()) {
-                String group = each.modelled
-                        .group()
+        for (Modelled each : findings) {
+            if (each.apart()) {
+                apart.add(new Entry(each));
+            } else {
+                String group = each.group()
                         .map(known -> "group " + known.id())
-                        .orElse("single " + each.modelled.finding().id());
-                byHome.computeIfAbsent(each.modelled.home(), home -> new LinkedHashMap<>())
+                        .orElse("single " + each.finding().id());
+                byHome.computeIfAbsent(each.home(), home -> new LinkedHashMap<>())
                         .computeIfAbsent(group, id -> new ArrayList<>())
-                        .add(each);
+                        .add(new Entry(each));
             }
         }
-        List<List<Group>> homes = byHome.values().stream()
-                .map(groups -> groups.values().stream().map(Group::new).toList())
-                .toList();
-        List<FamilyPrior> priors = families.stream()
-                .map(root -> new FamilyPrior(states, forest.family(root), active))
-                .toList();
-        List<Part> parts = new ArrayList<>(priors);
-        homes.forEach(groups -> parts.add(new HomeMean(states, groups)));
+        List<Part> parts = new ArrayList<>();
+        families.forEach(root -> parts.add(new FamilyPrior(states, forest.family(root), active)));
+        byHome.values()
+                .forEach(groups -> parts.add(new HomeMean(
+                        states, groups.values().stream().map(Group::new).toList())));
         apart.forEach(entry -> parts.add(new Alone(states, entry)));
         ratios.forEach(ratio -> parts.add(new Known(states, ratio)));
-        double[] weights = new double[states.size()];
-        for (int i = 0; i < draws; i++) {
-            for (Entry each : entries) {
-                each.draw(i);
-            }
-            for (List<Group> groups : homes) {
-                for (Group group : groups) {
-                    group.draw(i);
+        double[][] weights = new double[states.size()][draws];
+        for (double[] weight : weights) {
+            Arrays.fill(weight, 1);
+        }
+        parts.forEach(part -> part.multiply(weights));
+        families.forEach(root -> place(forest.family(root), active, states, weights));
+    }
+
+    /** Says where the conditions of a family stand: the share of the states in which each holds. */
+    private void place(int[] family, boolean[] active, List<boolean[]> states, double[][] weights) {
+        double[] all = new double[draws];
+        for (double[] weight : weights) {
+            add(all, weight);
+        }
+        for (int c : family) {
+            if (active[c]) {
+                double[] holds = new double[draws];
+                for (int s = 0; s < weights.length; s++) {
+                    if (states.get(s)[c]) {
+                        add(holds, weights[s]);
+                    }
+                }
+                for (int i = 0; i < draws; i++) {
+                    chances[c][i] = all[i] > 0 ? Math.min(1, holds[i] / all[i]) : chances[c][i];
+                }
+            } else {
+                for (int i = 0; i < draws; i++) {
+                    chances[c][i] = chances[forest.parent(c)][i] * shares[c][i];
                 }
             }
-            Arrays.fill(weights, 1);
-            for (Part part : parts) {
-                part.multiply(weights, i);
-            }
-            double sum = 0;
-            for (double weight : weights) {
-                sum += weight;
-            }
-            for (FamilyPrior family : priors) {
-                family.place(weights, sum, i);
-            }
+        }
+    }
+
+    private static void add(double[] sum, double[] more) {
+        for (int i = 0; i < sum.length; i++) {
+            sum[i] += more[i];
+        }
+    }
+
+    private static void multiply(double[] product, double[] by) {
+        for (int i = 0; i < product.length; i++) {
+            product[i] *= by[i];
         }
     }
 
@@ -274,8 +378,6 @@ final class DrawnDifferential {
         /** A state of each kind. */
         private final List<boolean[]> examples = new ArrayList<>();
 
-        private final double[] values;
-
         /** @param alike equal for states that are alike */
         Part(List<boolean[]> states, Function<boolean[], Object> alike) {
             Map<Object, Integer> known = new HashMap<>();
@@ -285,36 +387,21 @@ final class DrawnDifferential {
                         return examples.size() - 1;
                     }))
                     .toArray();
-            values = new double[examples.size()];
         }
 
-        abstract double value(int kind, int draw);
+        /** The factor by kind and draw. */
+        abstract double[][] values();
 
-        final void multiply(double[] weights, int draw) {
-            for (int k = 0; k < values.length; k++) {
-                values[k] = value(k, draw);
-            }
+        final void multiply(double[][] weights) {
+            double[][] values = values();
             for (int s = 0; s < weights.length; s++) {
-                weights[s] *= values[kinds[s]];
+                DrawnDifferential.multiply(weights[s], values[kinds[s]]);
             }
         }
 
-        /** Sums of weights by kind. */
-        final double[] sums(double[] weights) {
-            Arrays.fill(values, 0);
-            for (int s = 0; s < weights.length; s++) {
-                values[kinds[s]] += weights[s];
-            }
-            return values;
-        }
-
-        final boolean[] example(int kind) {
-            return examples.get(kind);
-        }
-
-        /** One number for each kind, from its example. */
-        final int[] ofExamples(ToIntFunction<boolean[]> number) {
-            return examples.stream().mapToInt(number).toArray();
+        /** A state of each kind. */
+        final Stream<boolean[]> examples() {
+            return examples.stream();
         }
     }
 
@@ -330,77 +417,92 @@ final class DrawnDifferential {
         }
 
         @Override
-        double value(int kind, int draw) {
-            boolean[] state = example(kind);
-            double prior = 1;
+        double[][] values() {
+            return examples().map(this::prior).toArray(double[][]::new);
+        }
+
+        private double[] prior(boolean[] state) {
+            double[] prior = new double[draws];
+            Arrays.fill(prior, 1);
             for (int c : family) {
                 if (active[c] && (forest.parent(c) < 0 || state[forest.parent(c)])) {
-                    prior *= state[c] ? shares[c][draw] : 1 - shares[c][draw];
+                    double[] share = shares[c];
+                    for (int i = 0; i < draws; i++) {
+                        prior[i] *= state[c] ? share[i] : 1 - share[i];
+                    }
                 }
             }
             return prior;
-        }
-
-        /** Says where its conditions stand in a draw. */
-        void place(double[] weights, double sum, int draw) {
-            double[] sums = sums(weights);
-            for (int c : family) {
-                if (!active[c]) {
-                    chances[c][draw] = chances[forest.parent(c)][draw] * shares[c][draw];
-                } else if (sum > 0) {
-                    double chance = 0;
-                    for (int k = 0; k < sums.length; k++) {
-                        chance += example(k)[c] ? sums[k] : 0;
-                    }
-                    chances[c][draw] = Math.min(1, chance / sum);
-                }
-            }
         }
     }
 
     /** The answers of groups that share a wider factor: the mean over it. */
     private final class HomeMean extends Part {
-        private final Group[] groups;
-        /** By group, then by kind. */
-        private final int[][] places;
+        private final List<Group> groups;
 
         HomeMean(List<boolean[]> states, List<Group> groups) {
             super(
                     states,
                     state -> groups.stream().map(group -> group.place(state)).toList());
-            this.groups = groups.toArray(Group[]::new);
-            places = groups.stream().map(group -> ofExamples(group::place)).toArray(int[][]::new);
+            this.groups = groups;
         }
 
         @Override
-        double value(int kind, int draw) {
-            double sum = 0;
+        double[][] values() {
+            int[][] places = groups.stream()
+                    .map(group -> examples().mapToInt(group::place).toArray())
+                    .toArray(int[][]::new);
+            float[][][] profiles = groups.stream().map(Group::profiles).toArray(float[][][]::new);
+            double[][] values = new double[places[0].length][draws];
+            double[] product = new double[draws];
             for (int v = 0; v < OUTER.length; v++) {
-                double value = OUTER[v];
-                for (int g = 0; g < groups.length; g++) {
-                    value *= groups[g].profiles[places[g][kind]][v];
+                double[][][] here = at(v, profiles);
+                for (int kind = 0; kind < values.length; kind++) {
+                    Arrays.fill(product, OUTER[v]);
+                    for (int g = 0; g < here.length; g++) {
+                        DrawnDifferential.multiply(product, here[g][places[g][kind]]);
+                    }
+                    DrawnDifferential.add(values[kind], product);
                 }
-                sum += value;
             }
-            return sum;
+            return values;
+        }
+
+        /** Profiles at one value of the wider factor, by group, combination and draw. */
+        private double[][][] at(int v, float[][][] profiles) {
+            double[][][] here = new double[profiles.length][][];
+            for (int g = 0; g < here.length; g++) {
+                here[g] = new double[profiles[g].length][draws];
+                for (int p = 0; p < here[g].length; p++) {
+                    for (int i = 0; i < draws; i++) {
+                        here[g][p][i] = profiles[g][p][v * draws + i];
+                    }
+                }
+            }
+            return here;
         }
     }
 
     /** An answer that stands alone. */
     private final class Alone extends Part {
         private final Entry entry;
-        private final int[] places;
 
         Alone(List<boolean[]> states, Entry entry) {
             super(states, entry::place);
             this.entry = entry;
-            places = ofExamples(entry::place);
         }
 
         @Override
-        double value(int kind, int draw) {
-            double share = entry.share[places[kind]];
-            return entry.modelled.positive() ? share : 1 - share;
+        double[][] values() {
+            double[][] drawn = entry.drawn();
+            if (!entry.modelled.positive()) {
+                for (double[] row : drawn) {
+                    for (int i = 0; i < draws; i++) {
+                        row[i] = 1 - row[i];
+                    }
+                }
+            }
+            return examples().map(state -> drawn[entry.place(state)]).toArray(double[][]::new);
         }
     }
 
@@ -416,8 +518,12 @@ final class DrawnDifferential {
         }
 
         @Override
-        double value(int kind, int draw) {
-            return example(kind)[condition] ? Math.exp(logs[draw]) : 1;
+        double[][] values() {
+            return examples()
+                    .map(state -> Arrays.stream(logs)
+                            .map(log -> state[condition] ? Math.exp(log) : 1)
+                            .toArray())
+                    .toArray(double[][]::new);
         }
     }
 }

@@ -1,6 +1,7 @@
 package lexicor.core.draws;
 
 import java.util.function.Function;
+import java.util.function.Supplier;
 
 /** Keeps what was drawn last. Draws depend on nothing but their key, so keeping them changes no result. */
 public final class DrawStore {
@@ -15,10 +16,20 @@ public final class DrawStore {
      */
     record Key(String what, Object belief, int draws, double betweenStudies, long seed) {}
 
+    /** Bytes of what was worked out of draws: at most a sixteenth of the memory. */
+    private static final long MOST_BYTES = Runtime.getRuntime().maxMemory() / 16;
+
     private final Latest<Key, double[]> draws = new Latest<>(MOST);
+    private final Latest<Key, float[][]> workedOut =
+            new Latest<>(MOST_BYTES, rows -> (long) rows.length * rows[0].length * Float.BYTES);
 
     /** The draws of a key, made now if they are not kept. The array must not be changed. */
     double[] draws(Key key, Function<Key, double[]> make) {
         return draws.get(key, () -> make.apply(key));
+    }
+
+    /** What was worked out of the draws of a key, made now if it is not kept. The arrays must not be changed. */
+    float[][] workedOut(Key key, Supplier<float[][]> make) {
+        return workedOut.get(key, make);
     }
 }

@@ -3,6 +3,7 @@ package lexicor.core.draws;
 import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
+import java.util.function.Supplier;
 import lexicor.core.dependence.Correlation;
 import lexicor.core.dependence.CorrelationBelief;
 import lexicor.core.dependence.LogitTable;
@@ -190,6 +191,15 @@ public final class Sampler {
             steps[i] = (byte) Math.round(CorrelationBelief.at(index) / RHO_GRID);
         }
         return steps;
+    }
+
+    /**
+     * What was worked out of draws of this examination, made now if it is not kept. The arrays must not be changed.
+     *
+     * @param from all that it depends on beside the examination
+     */
+    public float[][] workedOut(Object from, Supplier<float[][]> make) {
+        return store.workedOut(key("worked out", from), make);
     }
 
     private double[] normals(long from, double mean, double deviation) {

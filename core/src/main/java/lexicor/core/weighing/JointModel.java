@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
@@ -251,6 +252,16 @@ public final class JointModel {
                         id.value(),
                         LogOdds.ofChance(0.5),
                         Keyed.at(visit.starts(), id).deviation());
+            }
+
+            @Override
+            public Object drawnFrom(Finding finding) {
+                return Keyed.at(answered, finding.id());
+            }
+
+            @Override
+            public float[][] workedOut(Object from, Supplier<float[][]> make) {
+                return sampler.workedOut(from, make);
             }
 
             @Override

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import lexicor.core.differential.Finding.Said;
 import lexicor.core.posttest.LinkedGroups;
@@ -255,6 +256,16 @@ class DifferentialTest {
             @Override
             public double[] log(Finding.Ratio ratio) {
                 return new double[2];
+            }
+
+            @Override
+            public Object drawnFrom(Finding finding) {
+                return finding.id();
+            }
+
+            @Override
+            public float[][] workedOut(Object from, Supplier<float[][]> make) {
+                return make.get();
             }
         });
         for (int c = 0; c < drawn.length; c++) {
