@@ -32,7 +32,6 @@ final class Server implements AutoCloseable {
     static Server start(Path data, String... more) throws IOException {
         List<String> command = new ArrayList<>(List.of(
                 "java",
-                "-XX:TieredStopAtLevel=1",
                 "-XX:+UseSerialGC",
                 "-jar",
                 System.getProperty("lexicor.jar"),
