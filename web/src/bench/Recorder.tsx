@@ -232,7 +232,15 @@ function AnswerPanels({ bench, onGauge, onAnswer, onWhole }: AnswerPanelsProps) 
           bench.record(well, parts);
         }}
       />
-      <InvolvedPanel test={test} side={involved} attempt={here} other={there} onRecord={onAnswer} onWhole={onWhole}>
+      <InvolvedPanel
+        test={test}
+        side={involved}
+        attempt={here}
+        other={there}
+        asBefore={bench.asBefore}
+        onRecord={onAnswer}
+        onWhole={onWhole}
+      >
         {test.parts.some((part) => part.key === "force") && (
           <span className="ml-auto flex items-center gap-2">
             {known?.force && (

@@ -20,6 +20,7 @@ import { ChoiceRow } from "./ChoiceRow";
 import { FingerMap, GapDrawing, SpineDrawing } from "./drawings";
 import { MeasureField } from "./MeasureField";
 import { spineLevel } from "./spine";
+import type { AsBefore } from "./useBench";
 
 interface PanelProps {
   test: Test;
@@ -145,12 +146,22 @@ function InvolvedHeading({ side }: { side: "LEFT" | "RIGHT" }) {
 interface InvolvedPanelProps extends PanelProps {
   /** The other side, where a measure is drawn beside it. */
   other: Attempt | undefined;
+  asBefore: AsBefore | undefined;
   onWhole: (parts: Part[]) => void;
   children?: ReactNode;
 }
 
 /** The involved side: answers given whole, then the response in its parts, only those that the test has. */
-export function InvolvedPanel({ test, side, attempt, other, onRecord, onWhole, children }: InvolvedPanelProps) {
+export function InvolvedPanel({
+  test,
+  side,
+  attempt,
+  other,
+  asBefore,
+  onRecord,
+  onWhole,
+  children,
+}: InvolvedPanelProps) {
   const [down, setDown] = useState(false);
   const parts = attempt?.parts ?? [];
   const here = test.parts.filter((part) => part.positions.length === 0);
@@ -182,7 +193,7 @@ export function InvolvedPanel({ test, side, attempt, other, onRecord, onWhole, c
     onRecord(withMeasure(parts, key, value, unit, context));
   };
   const others = measures.filter((part) => !isArcAngle(part.key));
-  const headed = test.usual.length > 0;
+  const headed = test.usual.length > 0 || asBefore !== undefined;
   return (
     <section
       aria-label={`${capital(sideWord(side))}, involved side`}
@@ -192,19 +203,26 @@ export function InvolvedPanel({ test, side, attempt, other, onRecord, onWhole, c
         {headed && (
           <div role="group" aria-label="At once" className="flex flex-wrap items-center gap-1">
             <InvolvedHeading side={side} />
-            {test.usual.map((answer, index) => (
-              <Button
-                key={answer.label}
-                look="choice"
-                chosen={holds(parts, answer)}
-                keycap={USUAL_KEYS[index]}
-                onClick={() => {
-                  onWhole(answer.parts);
-                }}
-              >
-                {lowerAfterFirst(answer.label)}
+            {asBefore && (
+              <Button look="choice" keycap="=" onClick={asBefore.act}>
+                As before: {asBefore.phrase}
               </Button>
-            ))}
+            )}
+            {test.usual.map((answer, index) =>
+              asBefore && holds(asBefore.parts, answer) ? null : (
+                <Button
+                  key={answer.label}
+                  look="choice"
+                  chosen={holds(parts, answer)}
+                  keycap={USUAL_KEYS[index]}
+                  onClick={() => {
+                    onWhole(answer.parts);
+                  }}
+                >
+                  {lowerAfterFirst(answer.label)}
+                </Button>
+              ),
+            )}
             {arc.some((part) => part.andBack) && <ArcWay down={down} onDown={setDown} />}
           </div>
         )}

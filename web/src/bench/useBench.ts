@@ -1,8 +1,9 @@
 import { useState } from "react";
 import type { LiveExamination } from "../examination";
-import { type Answer, latestAttempt, tell } from "../record";
+import { type Answer, latestAttempt, type Part, tell } from "../record";
 import type { Schemas } from "../shared/api/client";
 import type { Replan } from "../plan";
+import { useAgain } from "../tracking";
 import type { OrderItem, OrderSection } from "./order";
 import { type TestStates, testStates } from "./testStates";
 import { type Recording, useRecording } from "./useRecording";
@@ -13,6 +14,14 @@ const ASKED = "lexicor.asked.";
 
 /** Provocation from which a measure taken afterwards would be spoiled. */
 const PROVOKES = 2;
+
+/** An answer of the visit before, in words, and what records it again. */
+export interface AsBefore {
+  phrase: string;
+  /** What it records of the involved side. */
+  parts: Part[];
+  act: () => void;
+}
 
 /** Where the bench stands, and what can be done there. */
 export interface Bench
@@ -33,6 +42,8 @@ export interface Bench
   sayBefore: (answer: Answer) => void;
   /** Measures that provoking would spoil and that are still missing, with the first of them; asked for once. */
   spoiled: { id: string; names: string[] } | undefined;
+  /** Records what was found at the visit before once more, on both sides; absent where that cannot be or is answered. */
+  asBefore: AsBefore | undefined;
   notNow: () => void;
 }
 
@@ -43,6 +54,7 @@ export function useBench(live: LiveExamination): Bench {
   const { order, replan, moveRow, usualOrder } = useWorkOrder(live, states);
   const standing = useStanding(live, order, states);
   const recording = useRecording(live, standing, states);
+  const before = useAgain(live)?.positives.find((each) => each.testId === standing.test.id);
   const [asked, setAsked] = useState(() => window.localStorage.getItem(ASKED + live.examination.id) !== null);
   const { test, row, sheet } = standing;
   const spoiling = !asked && test.provocation >= PROVOKES && !latestAttempt(state, test.id, recording.involved);
@@ -72,6 +84,16 @@ export function useBench(live: LiveExamination): Bench {
       live.add(tell([answer], test.id));
     },
     spoiled: missing[0] ? { id: missing[0], names: missing.map(nameOf) } : undefined,
+    asBefore:
+      before && before.involved.length > 0 && sheet.length === 0 && !recording.here
+        ? {
+            phrase: before.phrase,
+            parts: before.involved,
+            act: () => {
+              recording.bothAs(before.well, before.involved);
+            },
+          }
+        : undefined,
     notNow: () => {
       window.localStorage.setItem(ASKED + live.examination.id, "yes");
       setAsked(true);

@@ -90,6 +90,9 @@ function answers(bench: Bench, acts: Acts): BenchKey[] {
   if (test.nothing.length > 0) {
     found.push({ key: "0", what: "Nothing, both sides, and on", act: bench.nothingBoth });
   }
+  if (bench.asBefore) {
+    found.push({ key: "=", name: "Equals", what: `As before: ${bench.asBefore.phrase}`, act: bench.asBefore.act });
+  }
   wellAnswers(test, there).forEach((answer, index) => {
     found.push({
       key: String(index + 1),

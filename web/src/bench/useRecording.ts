@@ -57,6 +57,8 @@ export interface Recording {
   /** Records measures of one side that came at once. */
   measure: (side: Side, ...measures: Measured[]) => void;
   nothingBoth: () => void;
+  /** Records answers of both sides and goes on; nothing of a side that has none. */
+  bothAs: (wellParts: Part[], parts: Part[]) => void;
   /** "Nothing" on both sides for some tests of the sheet at hand, which stays open. */
   quiet: (tests: Test[]) => void;
   leaveOut: (reason?: string) => void;
@@ -157,6 +159,12 @@ export function useRecording(live: LiveExamination, standing: Standing, states: 
       const attempts = [...left().flatMap(both), ...wellSidesMissing()];
       standing.leaveFor(later);
       live.add(attempts.length > 0 ? record(attempts, later?.id ?? test.id) : move(later?.id ?? test.id));
+    },
+    bothAs: (wellParts, parts) => {
+      const wellSide = wellParts.length > 0 ? [newAttempt(test, well, wellParts, there)] : [];
+      const attempts = [...wellSide, newAttempt(test, involved, parts, here, way)];
+      standing.leaveFor(later);
+      live.add(record(attempts, later?.id ?? test.id));
     },
     quiet: (tests) => {
       live.add(record(tests.flatMap(both), row.id));

@@ -1,18 +1,24 @@
 import type { LiveExamination } from "../examination";
 import { useAgain } from "./useAgain";
-import { together } from "./words";
+import { POSITIVE_WORDS, together } from "./words";
 
-/** The tests to do again at this visit, each with how it compares once it is done. Nothing at a first visit. */
+/** The tests to do again at this visit, then what was positive before; each with how it compares once it is done. Nothing at a first visit. */
 export function AgainList({ live, onGo }: { live: LiveExamination; onGo: (testId: string) => void }) {
   const again = useAgain(live);
-  if (!again || again.tests.length === 0) {
+  const rows = again
+    ? [
+        ...again.tests.map((test) => ({ ...test, state: test.done ? together(test.changes) : "not done yet" })),
+        ...again.positives.map((test) => ({ ...test, state: POSITIVE_WORDS[test.now] })),
+      ]
+    : [];
+  if (rows.length === 0) {
     return null;
   }
   return (
     <section aria-label="To do again" className="shrink-0 lg:border-t lg:border-line lg:pt-1">
       <h2 className="px-3 text-note font-semibold text-soft">To do again</h2>
       <ul className="flex lg:block">
-        {again.tests.map((test) => (
+        {rows.map((test) => (
           <li key={test.testId}>
             <button
               type="button"
@@ -25,7 +31,7 @@ export function AgainList({ live, onGo }: { live: LiveExamination; onGo: (testId
               className="flex min-h-12 w-full flex-col justify-center px-3 text-left text-read leading-tight hover:bg-tan"
             >
               <span>{test.name}</span>
-              <span className="text-note text-soft">{test.done ? together(test.changes) : "not done yet"}</span>
+              <span className="text-note text-soft">{test.state}</span>
             </button>
           </li>
         ))}

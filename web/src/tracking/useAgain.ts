@@ -5,6 +5,7 @@ import { keys } from "../shared/api/keys";
 
 export type Again = Schemas["AgainJson"];
 export type Change = Schemas["ChangeJson"];
+export type Positive = Schemas["PositiveJson"];
 
 /** Measures of this visit beside the one before; undefined where there was none, or before it is first heard. */
 export function useAgain(live: LiveExamination): Again | undefined {

@@ -1,4 +1,4 @@
-import type { Change } from "./useAgain";
+import type { Change, Positive } from "./useAgain";
 
 const VERDICTS: Record<Change["verdict"], string> = {
   BETTER: "better",
@@ -6,6 +6,14 @@ const VERDICTS: Record<Change["verdict"], string> = {
   WITHIN_NOISE: "within noise",
   NO_NOISE_KNOWN: "noise not known",
   NOT_COMPARABLE: "not comparable",
+};
+
+/** What has become of a test that was positive at the visit before. */
+export const POSITIVE_WORDS: Record<Positive["now"], string> = {
+  OPEN: "was positive",
+  STILL_POSITIVE: "still positive",
+  NEGATIVE: "negative now",
+  NOT_INTERPRETABLE: "not interpretable now",
 };
 
 /** What a change is, in a word or two, with what a missing number says; where both cannot be compared, why. */

@@ -80,4 +80,34 @@ class CourseJourneyTest extends TabletJourney {
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Course")))
                 .hasCount(0);
     }
+
+    @Test
+    void a_positive_of_the_visit_before_is_recorded_again_with_one_tap() {
+        Bench first = Bench.startExamination(page, Suite.server().address(), "CJ-1");
+        first.stand("Forward flexion")
+                .tap(first.involved(), "Familiar pain")
+                .tap(first.involved(), "Outer arm")
+                .settled();
+        openCase("CJ-1");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Examine again"))
+                .click();
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Bench").setExact(true))
+                .click();
+        Bench again = new Bench(page);
+        Locator list = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("To do again"));
+        assertThat(list).containsText(Pattern.compile("Forward flexion\\s*was positive"));
+        list.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Forward flexion"))
+                .click();
+        again.tap("As before").settled();
+        assertThat(again.title()).not().hasText("Forward flexion");
+        assertThat(list).containsText("still positive");
+        list.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Forward flexion"))
+                .click();
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("As before")))
+                .hasCount(0);
+        again.tap(again.involved(), "No pain").settled();
+        assertThat(list).containsText("negative now");
+    }
 }

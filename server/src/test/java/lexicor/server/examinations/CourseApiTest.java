@@ -51,6 +51,44 @@ class CourseApiTest extends AtTheBench {
     }
 
     @Test
+    void what_was_positive_before_is_offered_as_it_was_and_followed() {
+        send(
+                first,
+                visit.record("sh-neer", "pain=familiar", "site=outer-arm", "quality=trunk-lean"),
+                visit.record("sh-hawkins", "pain=none"),
+                visit.record("sh-arc", "pain=familiar", "angle-worst=90°"));
+        String second = again();
+        String address = "/api/examinations/" + second + "/again";
+        JsonNode positives = therapist.get(address, 200).at("/again/positives");
+        assertThat(positives.valueStream().map(test -> test.get("testId").asString()))
+                .containsExactly("sh-neer", "sh-arc");
+        JsonNode neer = positives.get(0);
+        assertThat(neer.get("now").asString()).isEqualTo("OPEN");
+        assertThat(neer.get("involved")
+                        .valueStream()
+                        .map(part -> part.get("key").asString()))
+                .as("what was seen has to be seen again")
+                .containsExactly("pain", "site");
+        assertThat(positives.at("/1/involved"))
+                .as("what was measured has to be measured again")
+                .isEmpty();
+        Visit later = new Visit();
+        send(second, later.record("sh-neer", "pain=familiar", "site=outer-arm"), later.record("sh-arc", "pain=none"));
+        assertThat(therapist
+                        .get(address, 200)
+                        .at("/again/positives")
+                        .valueStream()
+                        .map(test -> test.get("now").asString()))
+                .containsExactly("STILL_POSITIVE", "NEGATIVE");
+        assertThat(therapist.text("/api/examinations/" + second + "/note?length=full"))
+                .contains(
+                        "Forward flexion: positive then",
+                        "still positive",
+                        "Painful arc: positive then",
+                        "negative now");
+    }
+
+    @Test
     void what_was_measured_at_every_visit_stands_in_one_row_with_how_tests_turned_and_where_conditions_stood() {
         send(
                 first,

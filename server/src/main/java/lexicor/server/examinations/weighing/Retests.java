@@ -6,19 +6,24 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.conclusion.Conclusion;
 import lexicor.core.conclusion.Markers;
+import lexicor.core.examination.Part;
 import lexicor.core.examination.Side;
 import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.tracking.Change;
 import lexicor.core.tracking.MeasureWords;
 import lexicor.core.tracking.NoiseTable;
+import lexicor.core.tracking.PositiveBefore;
 import lexicor.core.tracking.Retest;
+import lexicor.server.examinations.assessment.Assessments;
 import lexicor.server.examinations.assessment.VisitIntake;
 import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.PartJson;
 import lexicor.server.examinations.record.Recorded;
 import lexicor.server.settings.ClinicSettings;
 import lexicor.server.words.Words;
@@ -28,7 +33,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class Retests {
 
+    /** What was seen, which has to be seen again. */
+    private static final String SEEN = "quality";
+
     private final ExaminationRecords examinations;
+    private final Assessments assessments;
     private final VisitIntake intake;
     private final Catalogue catalogue;
     private final IntakeForm form;
@@ -37,12 +46,14 @@ public class Retests {
 
     Retests(
             ExaminationRecords examinations,
+            Assessments assessments,
             VisitIntake intake,
             Catalogue catalogue,
             IntakeForm form,
             NoiseTable noise,
             ClinicSettings settings) {
         this.examinations = examinations;
+        this.assessments = assessments;
         this.intake = intake;
         this.catalogue = catalogue;
         this.form = form;
@@ -79,8 +90,45 @@ public class Retests {
                 before.row().startedAt(),
                 !chosen.isEmpty(),
                 tests,
+                positives(before, now, tests),
                 scales(before.told(), now.told(), now.row().region(), table),
                 table.entries().equals(noise.entries()));
+    }
+
+    private List<AgainJson.PositiveJson> positives(Recorded before, Recorded now, List<AgainJson.RetestJson> apart) {
+        return PositiveBefore.of(
+                        assessments.of(before).readings(), assessments.of(now).readings())
+                .stream()
+                .filter(each -> apart.stream()
+                        .noneMatch(test -> test.testId().equals(each.test().value())))
+                .map(each -> {
+                    Side side = now.row().side();
+                    List<PartJson> involved = asBefore(before, each.test(), side);
+                    return new AgainJson.PositiveJson(
+                            each.test().value(),
+                            catalogue.test(each.test()).shortName(),
+                            each.phrase(),
+                            each.now(),
+                            involved,
+                            involved.isEmpty() ? involved : asBefore(before, each.test(), side.other()));
+                })
+                .toList();
+    }
+
+    /** Answers of a side that can be recorded again as they were; none where a measure is among them. */
+    private List<PartJson> asBefore(Recorded before, TestId test, Side side) {
+        List<Part> parts = before.history().last(test, side).stream()
+                .flatMap(attempt -> attempt.parts().stream())
+                .filter(part -> !(part instanceof Part.Said) && !part.key().equals(SEEN))
+                .toList();
+        boolean known = parts.stream()
+                .allMatch(part -> part instanceof Part.Chosen chosen
+                        && catalogue.test(test).part(part.key()).stream()
+                                .anyMatch(each -> each instanceof PartDefinition.Choice choice
+                                        && choice.options().stream()
+                                                .anyMatch(
+                                                        option -> option.value().equals(chosen.choice()))));
+        return known ? parts.stream().map(PartJson::of).toList() : List.of();
     }
 
     private List<AgainJson.ChangeJson> scales(
@@ -112,6 +160,10 @@ public class Retests {
     /** The same in words, for a note; none where nothing was measured again. */
     public static List<String> lines(AgainJson again) {
         List<String> lines = new ArrayList<>();
+        again.positives().stream()
+                .filter(test -> test.now() != PositiveBefore.Now.OPEN)
+                .forEach(test -> lines.add(
+                        "- " + test.name() + ": positive then (" + test.phrase() + "), " + words(test.now())));
         again.scales().forEach(change -> lines.add("- " + change.label() + ": " + words(change)));
         for (AgainJson.RetestJson test : again.tests()) {
             test.changes()
@@ -121,10 +173,19 @@ public class Retests {
                 lines.add("- " + test.name() + (test.done() ? ": nothing measured" : ": not done yet"));
             }
         }
-        if (!lines.isEmpty() && again.estimate()) {
+        if (again.estimate() && !(again.scales().isEmpty() && again.tests().isEmpty())) {
             lines.add("- What counts as a change is judged by working estimates of measurement noise.");
         }
         return lines;
+    }
+
+    private static String words(PositiveBefore.Now now) {
+        return switch (now) {
+            case STILL_POSITIVE -> "still positive";
+            case NEGATIVE -> "negative now";
+            case NOT_INTERPRETABLE -> "not interpretable now";
+            case OPEN -> "not done yet";
+        };
     }
 
     /** A change in words: both measures, and what the difference is. */
