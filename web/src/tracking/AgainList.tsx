@@ -1,16 +1,11 @@
 import type { LiveExamination } from "../examination";
-import { useAgain } from "./useAgain";
+import { type Again, useAgain } from "./useAgain";
 import { POSITIVE_WORDS, together } from "./words";
 
 /** The tests to do again at this visit, then what was positive before; each with how it compares once it is done. Nothing at a first visit. */
 export function AgainList({ live, onGo }: { live: LiveExamination; onGo: (testId: string) => void }) {
   const again = useAgain(live);
-  const rows = again
-    ? [
-        ...again.tests.map((test) => ({ ...test, state: test.done ? together(test.changes) : "not done yet" })),
-        ...again.positives.map((test) => ({ ...test, state: POSITIVE_WORDS[test.now] })),
-      ]
-    : [];
+  const rows = again ? toDo(again) : [];
   if (rows.length === 0) {
     return null;
   }
@@ -38,4 +33,20 @@ export function AgainList({ live, onGo }: { live: LiveExamination; onGo: (testId
       </ul>
     </section>
   );
+}
+
+/** Tests that were chosen or measured before, then those that were positive; each once, with what has become of it. */
+function toDo({ tests, positives }: Again): { testId: string; name: string; state: string }[] {
+  const apart = tests.map(({ testId, name, done, changes }) => {
+    const before = positives.find((each) => each.testId === testId);
+    return {
+      testId,
+      name,
+      state: before && changes.length === 0 ? POSITIVE_WORDS[before.now] : done ? together(changes) : "not done yet",
+    };
+  });
+  const others = positives
+    .filter(({ testId }) => !tests.some((each) => each.testId === testId))
+    .map(({ testId, name, now }) => ({ testId, name, state: POSITIVE_WORDS[now] }));
+  return [...apart, ...others];
 }

@@ -1,6 +1,7 @@
 package lexicor.core.simulation;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -75,7 +76,7 @@ public final class SimulatedClinic {
 
     /** The tests that say something by figures. */
     public Set<TestId> tests() {
-        return Set.copyOf(parts.keySet());
+        return Collections.unmodifiableSet(parts.keySet());
     }
 
     /** The next patient. The same seed gives the same patient, whatever is asked of whom and in which order. */

@@ -14,7 +14,7 @@ import lexicor.server.examinations.record.PartJson;
  *
  * @param before when the visit before began
  * @param chosen whether the tests were chosen to be done again; else they are those measured at both visits
- * @param positives tests that were positive then and are not among those, in their order
+ * @param positives tests that were positive then, in the order of work
  * @param scales scales of the intake
  * @param estimate whether the noise is the working estimate that ships, not the clinic's own
  */

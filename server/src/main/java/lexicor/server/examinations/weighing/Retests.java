@@ -90,17 +90,15 @@ public class Retests {
                 before.row().startedAt(),
                 !chosen.isEmpty(),
                 tests,
-                positives(before, now, tests),
+                positives(before, now),
                 scales(before.told(), now.told(), now.row().region(), table),
                 table.entries().equals(noise.entries()));
     }
 
-    private List<AgainJson.PositiveJson> positives(Recorded before, Recorded now, List<AgainJson.RetestJson> apart) {
+    private List<AgainJson.PositiveJson> positives(Recorded before, Recorded now) {
         return PositiveBefore.of(
                         assessments.of(before).readings(), assessments.of(now).readings())
                 .stream()
-                .filter(each -> apart.stream()
-                        .noneMatch(test -> test.testId().equals(each.test().value())))
                 .map(each -> {
                     Side side = now.row().side();
                     List<PartJson> involved = asBefore(before, each.test(), side);
@@ -169,7 +167,10 @@ public class Retests {
             test.changes()
                     .forEach(change -> lines.add(
                             "- " + test.name() + ", " + Words.inSentence(change.label()) + ": " + words(change)));
-            if (test.changes().isEmpty()) {
+            boolean told = again.positives().stream()
+                    .anyMatch(positive ->
+                            positive.testId().equals(test.testId()) && positive.now() != PositiveBefore.Now.OPEN);
+            if (test.changes().isEmpty() && !told) {
                 lines.add("- " + test.name() + (test.done() ? ": nothing measured" : ": not done yet"));
             }
         }
