@@ -2,10 +2,13 @@ import type { LiveExamination } from "../examination";
 import { type Again, useAgain } from "./useAgain";
 import { POSITIVE_WORDS, together } from "./words";
 
-/** The tests to do again at this visit, then what was positive before; each with how it compares once it is done. Nothing at a first visit. */
+/**
+ * The tests to do again at this visit, then what was positive before; each with how it compares once it is done.
+ * Nothing at a first visit.
+ */
 export function AgainList({ live, onGo }: { live: LiveExamination; onGo: (testId: string) => void }) {
   const again = useAgain(live);
-  const rows = again ? toDo(again) : [];
+  const rows = again ? rowsOf(again) : [];
   if (rows.length === 0) {
     return null;
   }
@@ -36,7 +39,7 @@ export function AgainList({ live, onGo }: { live: LiveExamination; onGo: (testId
 }
 
 /** Tests that were chosen or measured before, then those that were positive; each once, with what has become of it. */
-function toDo({ tests, positives }: Again): { testId: string; name: string; state: string }[] {
+function rowsOf({ tests, positives }: Again): { testId: string; name: string; state: string }[] {
   const apart = tests.map(({ testId, name, done, changes }) => {
     const before = positives.find((each) => each.testId === testId);
     return {

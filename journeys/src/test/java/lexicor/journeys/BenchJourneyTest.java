@@ -157,7 +157,7 @@ class BenchJourneyTest extends TabletJourney {
         page.reload();
         page.clock().runFor(14_000);
         assertThat(page.getByRole(AriaRole.TIMER))
-                .containsText(Pattern.compile("^(2[2-9]|[345]\\d) s")); // the page's own time goes on meanwhile
+                .containsText(Pattern.compile("^(2[2-9]|3\\d) s")); // the page's own time goes on meanwhile
         bench.tap("It begins");
         page.clock().runFor(2_000);
         assertThat(page.getByRole(AriaRole.TIMER)).containsText("to onset");
@@ -340,7 +340,7 @@ class BenchJourneyTest extends TabletJourney {
         page.keyboard().press("Space");
         page.clock().runFor(3_000);
         Locator seconds = page.getByLabel("Seconds to refill, right, ulnar, in s");
-        assertThat(seconds).hasValue(Pattern.compile("^([789]|\\d\\d)$")); // the page's own time goes on meanwhile
+        assertThat(seconds).hasValue(Pattern.compile("^[789]$")); // the page's own time goes on meanwhile
         assertThat(bench.reading()).containsText(seconds.inputValue() + " s through the ulnar artery");
     }
 

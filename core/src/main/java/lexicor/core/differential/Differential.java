@@ -288,10 +288,15 @@ public final class Differential {
         return maker.make(open).stream().map(this::ahead).toList();
     }
 
-    /** A finding that is not part of the question as it is modelled: one for each part that stands alone. */
-    public List<OpenPart> parts(Finding open) {
+    /**
+     * A finding that is not part of the question as it is modelled: one for each part that stands alone.
+     *
+     * @param group its group, which the question need not have
+     */
+    public List<OpenPart> parts(Finding open, Optional<Finding.Group> group) {
         return maker.make(open).stream()
-                .map(each -> new OpenPart(each.shares(), each.home(), each.group(), each.apart()))
+                .map(each ->
+                        new OpenPart(each.shares(), each.home(), each.apart() ? Optional.empty() : group, each.apart()))
                 .toList();
     }
 

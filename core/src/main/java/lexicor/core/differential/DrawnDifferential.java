@@ -328,15 +328,15 @@ final class DrawnDifferential {
             Arrays.fill(weight, 1);
         }
         parts.forEach(part -> part.multiply(weights));
-        families.forEach(root -> place(forest.family(root), active, states, weights));
-    }
-
-    /** Says where the conditions of a family stand: the share of the states in which each holds. */
-    private void place(int[] family, boolean[] active, List<boolean[]> states, double[][] weights) {
         double[] all = new double[draws];
         for (double[] weight : weights) {
             add(all, weight);
         }
+        families.forEach(root -> place(forest.family(root), active, states, weights, all));
+    }
+
+    /** Says where the conditions of a family stand: the share of the states in which each holds. */
+    private void place(int[] family, boolean[] active, List<boolean[]> states, double[][] weights, double[] all) {
         for (int c : family) {
             if (active[c]) {
                 double[] holds = new double[draws];

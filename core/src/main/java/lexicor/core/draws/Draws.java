@@ -54,8 +54,8 @@ public final class Draws {
         return values;
     }
 
-    /** Mixes the name of what is drawn into the seed of an examination (FNV-1a). */
-    static long seed(long examination, String what) {
+    /** Mixes the name of what is drawn into the seed of an examination, or of a simulated patient (FNV-1a). */
+    public static long seed(long examination, String what) {
         long hash = 0xcbf29ce484222325L ^ examination;
         for (int i = 0; i < what.length(); i++) {
             hash = (hash ^ what.charAt(i)) * 0x100000001b3L;

@@ -12,6 +12,7 @@ import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.dependence.Normal;
 import lexicor.core.differential.OpenPart;
+import lexicor.core.draws.Draws;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
 
@@ -86,10 +87,6 @@ public final class SimulatedPatient {
 
     /** A standard normal value of its own for each name. */
     private double noise(String name) {
-        long mixed = seed;
-        for (int i = 0; i < name.length(); i++) {
-            mixed = 0x100000001b3L * (mixed ^ name.charAt(i));
-        }
-        return new SplittableRandom(mixed).nextGaussian();
+        return new SplittableRandom(Draws.seed(seed, name)).nextGaussian();
     }
 }

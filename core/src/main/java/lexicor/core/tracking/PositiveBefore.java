@@ -29,11 +29,16 @@ public record PositiveBefore(TestId test, String phrase, Now now) {
     public static List<PositiveBefore> of(List<TestReading> before, List<TestReading> now) {
         return before.stream()
                 .filter(TestReading::answered)
-                .flatMap(then -> then.readings().stream()
-                        .filter(reading -> reading.result() == Reading.Result.POSITIVE)
+                .flatMap(then -> positive(then).stream()
                         .findFirst()
                         .map(first -> new PositiveBefore(then.test(), first.phrase(), state(then, now)))
                         .stream())
+                .toList();
+    }
+
+    private static List<Reading> positive(TestReading test) {
+        return test.readings().stream()
+                .filter(reading -> reading.result() == Reading.Result.POSITIVE)
                 .toList();
     }
 
@@ -41,8 +46,7 @@ public record PositiveBefore(TestId test, String phrase, Now now) {
         Optional<TestReading> again = now.stream()
                 .filter(each -> each.test().equals(then.test()) && each.answered())
                 .findFirst();
-        List<Reading.Result> results = then.readings().stream()
-                .filter(reading -> reading.result() == Reading.Result.POSITIVE)
+        List<Reading.Result> results = positive(then).stream()
                 .flatMap(reading -> again.stream()
                         .flatMap(each -> each.readings().stream())
                         .filter(other -> other.condition().equals(reading.condition())

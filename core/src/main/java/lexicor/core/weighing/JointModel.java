@@ -215,14 +215,7 @@ public final class JointModel {
     /** An open test as it is modelled: a part for each observation, or family, that is weighed by itself. */
     public List<OpenPart> parts(Map<ConditionId, WeightedFinding> loads) {
         return open(loads)
-                .flatMap(finding -> differential.parts(finding).stream()
-                        .map(part -> part.apart()
-                                ? part
-                                : new OpenPart(
-                                        part.shares(),
-                                        part.home(),
-                                        finding.group().map(groups::get),
-                                        false)))
+                .flatMap(finding -> differential.parts(finding, finding.group().map(groups::get)).stream())
                 .toList();
     }
 

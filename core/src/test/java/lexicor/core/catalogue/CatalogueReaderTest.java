@@ -62,7 +62,7 @@ class CatalogueReaderTest {
             tests/sh-neer.yaml    | positions: [Sitting  | positions: []  # [Sitting | field 'positions' is missing
             tests/shoulder-first.yaml | 'change: less, by: 1}' | 'change: smaller, by: 1}' | 'smaller' is not known here; allowed: less, same, more
             tests/shoulder-first.yaml | '{part: pain-level, repeats: 2}' | '{part: pain-level}' | part 'pain-level' is taken once
-            tests/shoulder-first.yaml | 'question: positive-apprehension' | 'question: positive' | question 'positive' is not known; allowed: adding-up,
+            tests/shoulder-first.yaml | 'question: positive-apprehension' | 'question: positive' | question 'positive' is not known; allowed: adding-up, subacromial-set, cuff-tear-set, positive-apprehension
             tests/shoulder-first.yaml | 'apprehension-or-pain: apprehension-or-pain}' | 'apprehension-or-ache: pain}' | is no answer to 'positive-apprehension'
             tests/shoulder-first.yaml | '{release-after-relocation: done}' | '{release-after-relocation: never}' | 'never' is no answer to 'release-after-relocation'; allowed: not-done, done
             tests/shoulder-first.yaml | 'criterion: apprehension-relieved, because' | 'criterion: relieved, because' | criterion 'relieved' is not known

@@ -18,6 +18,7 @@ import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
 import lexicor.core.findings.Visit;
 import lexicor.core.findings.WeighingSettings;
+import lexicor.core.findings.WeightedFindings;
 import lexicor.core.outcomes.Calibration;
 import lexicor.core.weighing.Weighing;
 import org.junit.jupiter.api.Test;
@@ -77,8 +78,7 @@ class SimulatedClinicTest {
             }
             double expected = WEIGHING
                     .jointModel(VISIT, List.of())
-                    .ahead(new lexicor.core.findings.WeightedFindings(
-                                    CATALOGUE, WEIGHING.evidence(), WEIGHING.settings(), VISIT)
+                    .ahead(new WeightedFindings(CATALOGUE, WEIGHING.evidence(), WEIGHING.settings(), VISIT)
                             .open(test, WEIGHING.ranked(VISIT)))
                     .stream()
                     .filter(each -> each.after().containsKey(SUBACROMIAL))

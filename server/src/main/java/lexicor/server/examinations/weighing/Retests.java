@@ -158,18 +158,17 @@ public class Retests {
     /** The same in words, for a note; none where nothing was measured again. */
     public static List<String> lines(AgainJson again) {
         List<String> lines = new ArrayList<>();
-        again.positives().stream()
+        List<AgainJson.PositiveJson> followed = again.positives().stream()
                 .filter(test -> test.now() != PositiveBefore.Now.OPEN)
-                .forEach(test -> lines.add(
-                        "- " + test.name() + ": positive then (" + test.phrase() + "), " + words(test.now())));
+                .toList();
+        followed.forEach(test ->
+                lines.add("- " + test.name() + ": positive then (" + test.phrase() + "), " + words(test.now())));
         again.scales().forEach(change -> lines.add("- " + change.label() + ": " + words(change)));
         for (AgainJson.RetestJson test : again.tests()) {
             test.changes()
                     .forEach(change -> lines.add(
                             "- " + test.name() + ", " + Words.inSentence(change.label()) + ": " + words(change)));
-            boolean told = again.positives().stream()
-                    .anyMatch(positive ->
-                            positive.testId().equals(test.testId()) && positive.now() != PositiveBefore.Now.OPEN);
+            boolean told = followed.stream().anyMatch(each -> each.testId().equals(test.testId()));
             if (test.changes().isEmpty() && !told) {
                 lines.add("- " + test.name() + (test.done() ? ": nothing measured" : ": not done yet"));
             }
