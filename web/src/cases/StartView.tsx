@@ -15,10 +15,17 @@ import { lastSetting, rememberSetting } from "./lastSetting";
 import { BodyFigure, type Region } from "./BodyFigure";
 import { DetailFields, detailsOf, EMPTY_DETAILS, type DetailDraft } from "./DetailFields";
 
-type NewCase = Schemas["NewCase"];
+/** A case to begin; without a code it gets the one that is proposed. */
+type NewCase = Omit<Schemas["NewCase"], "code"> & { code: string | undefined };
 type Visit = Schemas["VisitRequest"];
 
 const DRAFT = "new-case";
+
+const PROPOSED_CODE = {
+  queryKey: keys.nextCode,
+  queryFn: () => dataOf(api.GET("/api/cases/next-code")),
+  staleTime: 0,
+};
 
 interface Draft {
   caseId: string;
@@ -51,13 +58,12 @@ export function StartView() {
   const [draft, setDraft] = useState(restore);
   const navigate = useNavigate();
   const cache = useQueryClient();
-  const next = useQuery({
-    queryKey: keys.nextCode,
-    queryFn: () => dataOf(api.GET("/api/cases/next-code")),
-    staleTime: 0,
-  });
+  const next = useQuery(PROPOSED_CODE);
   const start = useMutation({
-    mutationFn: (body: NewCase) => dataOf(api.POST("/api/cases", { body })),
+    mutationFn: async (body: NewCase) => {
+      const code = body.code ?? (await cache.query(PROPOSED_CODE)).code;
+      return dataOf(api.POST("/api/cases", { body: { ...body, code } }));
+    },
     onSuccess: (examination) => {
       keepDraft(DRAFT, undefined, window.sessionStorage);
       rememberSetting(examination.setting);
@@ -89,7 +95,7 @@ export function StartView() {
     }
     start.mutate({
       id: draft.caseId,
-      code: code.trim(),
+      code: draft.code?.trim() === "" ? undefined : draft.code?.trim(),
       details: details.details,
       visit: {
         id: draft.visitId,

@@ -4,9 +4,12 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
@@ -51,8 +54,22 @@ class IntakeJourneyTest extends TabletJourney {
     }
 
     @Test
+    void a_case_begun_before_a_code_is_proposed_waits_for_it() {
+        List<Route> held = new ArrayList<>();
+        page.route("**/api/cases/next-code", held::add);
+        page.navigate(Suite.server().address() + "/new");
+        tap("Right shoulder");
+        tap("Start: right shoulder");
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Starting …")))
+                .isVisible();
+        page.unroute("**/api/cases/next-code");
+        held.forEach(Route::resume);
+        assertThat(page.getByText("What is told")).isVisible();
+    }
+
+    @Test
     void a_red_flag_suspends_testing_until_it_is_released_with_a_reason() {
-        begin("IJ-1", "Left shoulder");
+        begin("IJ-FLAG", "Left shoulder");
         redFlags()
                 .getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("Chest tightness"))
@@ -84,7 +101,7 @@ class IntakeJourneyTest extends TabletJourney {
 
     @Test
     void a_lock_says_why_wherever_the_test_appears_and_opens_for_a_written_reason_that_is_printed() {
-        begin("IJ-2", "Right shoulder");
+        begin("IJ-LOCK", "Right shoulder");
         redFlags()
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("None of these"))
                 .click();
@@ -115,7 +132,7 @@ class IntakeJourneyTest extends TabletJourney {
 
     @Test
     void what_cannot_be_is_named_at_its_question_and_nothing_is_cleared() {
-        begin("IJ-3", "Right shoulder");
+        begin("IJ-CLASH", "Right shoulder");
         tap("One injury");
         tap("Fall on the outstretched hand");
         tap("Slowly");
@@ -145,7 +162,7 @@ class IntakeJourneyTest extends TabletJourney {
         tap("Left wrist");
         tap("Start: left wrist");
         assertThat(page.getByText("'SL-0412' is in use; allowed: another code")).isVisible();
-        page.getByLabel("Case code").fill("IJ-4");
+        page.getByLabel("Case code").fill("IJ-YEAR");
         page.getByLabel("Year of birth").fill("2099");
         tap("Start: left wrist");
         assertThat(page.getByText(Pattern.compile("Allowed: \\d{4} to \\d{4}"))).isVisible();
@@ -160,7 +177,7 @@ class IntakeJourneyTest extends TabletJourney {
 
     @Test
     void a_sign_in_that_ends_in_the_middle_loses_nothing() {
-        begin("IJ-5", "Right hand");
+        begin("IJ-SESSION", "Right hand");
         tap("Tingling or numbness");
         tap("Slowly");
         assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
@@ -186,7 +203,7 @@ class IntakeJourneyTest extends TabletJourney {
 
     @Test
     void answers_given_without_a_connection_flow_when_it_is_back() {
-        begin("IJ-6", "Left hand");
+        begin("IJ-OFFLINE", "Left hand");
         assertThat(page.getByText("Where it starts")).isVisible();
         context.setOffline(true);
         tap("Slowly");
@@ -204,7 +221,7 @@ class IntakeJourneyTest extends TabletJourney {
 
     @Test
     void clues_move_the_start_and_the_therapists_own_hand_stands_until_it_is_put_back() {
-        begin("IJ-7", "Right hand");
+        begin("IJ-CLUES", "Right hand");
         tap("Tingling or numbness");
         Locator row = page.getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("Carpal tunnel syndrome"));

@@ -16,7 +16,7 @@ import java.util.concurrent.ConcurrentHashMap;
 final class Suite {
 
     /** How long an action waits for what it needs: long enough for a machine that has much else to do. */
-    private static final int PATIENCE_MS = 40_000;
+    private static final int PATIENCE_MS = 120_000;
 
     private static final Playwright PLAYWRIGHT =
             Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -71,6 +71,7 @@ final class Suite {
         });
         BrowserContext context = BROWSER.newContext(options.setStorageState(state));
         context.setDefaultTimeout(PATIENCE_MS);
+        SlowLine.put(context);
         return context;
     }
 
