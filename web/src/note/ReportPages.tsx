@@ -1,6 +1,7 @@
 import { useRef, useState, type ReactNode } from "react";
 import type { LiveExamination } from "../examination";
 import { Button } from "../shared/ui/Button";
+import { QUIET_LINK } from "../shared/ui/quietLink";
 
 interface ReportPagesProps {
   live: LiveExamination;
@@ -21,7 +22,7 @@ export function ReportPages({ live, version, forms }: ReportPagesProps) {
       <div className="no-print mb-4 flex flex-wrap items-center justify-between gap-3">
         <h1 className="font-serif text-head font-semibold">Report</h1>
         {forms}
-        <div className="flex items-center gap-3">
+        <div className="flex flex-wrap items-center gap-3">
           <span role="status" className="text-note">
             {ready ? "" : "Laying out …"}
           </span>
@@ -40,6 +41,11 @@ export function ReportPages({ live, version, forms }: ReportPagesProps) {
           >
             Save as PDF
           </a>
+          {version === undefined && signing.versions.length > 0 && (
+            <a href={`/api/examinations/${id}/fhir.json`} download className={QUIET_LINK}>
+              For another system (FHIR)
+            </a>
+          )}
         </div>
       </div>
       <iframe

@@ -212,6 +212,20 @@ class SigningJourneyTest extends TabletJourney {
                 .click();
         assertThat(main()).containsText("This is version 1, as it was signed.");
         assertThat(main()).not().containsText("Belly press, right");
+        view("Conclude");
+        view("Note");
+        press(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Form")), "Report");
+        Download document = page.waitForDownload(() -> otherSystem().click());
+        Assertions.assertThat(document.suggestedFilename()).endsWith(".fhir.json");
+        Assertions.assertThat(Files.readString(document.path()))
+                .contains("\"type\": \"document\"")
+                .contains("\"status\": \"amended\"")
+                .contains("Belly press");
+        press(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Form")), "Full");
+    }
+
+    private Locator otherSystem() {
+        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("For another system (FHIR)"));
     }
 
     @Test
@@ -225,6 +239,7 @@ class SigningJourneyTest extends TabletJourney {
         assertThat(report.locator("body")).containsText("Draft, not signed.");
         assertThat(report.locator("body")).containsText("Compared with the visit before");
         assertThat(button("Print")).isEnabled();
+        assertThat(otherSystem()).isHidden();
         Download download = page.waitForDownload(
                 () -> page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Save as PDF"))
                         .click());

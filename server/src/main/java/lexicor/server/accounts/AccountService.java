@@ -88,6 +88,12 @@ public class AccountService implements UserDetailsService, UserDetailsPasswordSe
                 .isPresent();
     }
 
+    /** Everybody's sign-in name, also of those who may not sign in any more. */
+    @Transactional(readOnly = true)
+    public List<String> signInNames() {
+        return accounts.findAll().stream().map(Account::name).toList();
+    }
+
     /** How a person is called; the sign-in name itself where there is no such account. */
     @Transactional(readOnly = true)
     public String displayName(String name) {

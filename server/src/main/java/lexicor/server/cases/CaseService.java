@@ -154,6 +154,12 @@ public class CaseService {
         return files.findByCode(code).isEmpty();
     }
 
+    /** The case of a code, if there is one. */
+    @Transactional(readOnly = true)
+    public Optional<CaseFile> byCode(String code) {
+        return files.findByCode(code);
+    }
+
     /** A code that follows the one used last and is free. */
     @Transactional(readOnly = true)
     public String nextCode() {

@@ -53,6 +53,9 @@ class SecurityRules {
     private static final RequestMatcher REPORT =
             PathPatternRequestMatcher.withDefaults().matcher(HttpMethod.GET, "/api/examinations/{id}/report");
 
+    /** Before the page, one of whose addresses its first would be. */
+    private static final String[] FHIR = {"/fhir", "/fhir/**"};
+
     private static final String[] PAGE = {
         "/",
         "/{view:[a-z-]+}",
@@ -75,7 +78,9 @@ class SecurityRules {
             CsrfTokenRepository tokens,
             AuditLog trail)
             throws Exception {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.GET, PAGE)
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.GET, FHIR)
+                        .hasRole(THERAPIST.name())
+                        .requestMatchers(HttpMethod.GET, PAGE)
                         .permitAll()
                         .requestMatchers(HttpMethod.HEAD, PAGE)
                         .permitAll()

@@ -2,14 +2,21 @@ package lexicor.server.examinations;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import ca.uhn.fhir.rest.server.RestfulServer;
+import ca.uhn.fhir.validation.ResultSeverityEnum;
+import jakarta.servlet.ServletException;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
+import lexicor.server.Asking;
+import lexicor.server.accounts.Role;
 import lexicor.server.examinations.paper.Signature;
 import lexicor.server.examinations.record.ExaminationRecords;
 import lexicor.server.examinations.record.Recorded;
@@ -20,9 +27,11 @@ import lexicor.server.report.ReportPrinter;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.web.servlet.ServletRegistrationBean;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.test.context.support.WithMockUser;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -50,6 +59,12 @@ class DemoReportsTest {
     @Autowired
     private JsonMapper json;
 
+    @Autowired
+    private MockMvcTester server;
+
+    @Autowired
+    private ServletRegistrationBean<RestfulServer> endpoint;
+
     /** The latest visit of every complaint, and every signed one: other earlier visits print like the latest. */
     private static final String ALL = """
             select cast(id as varchar) from examination e
@@ -60,6 +75,14 @@ class DemoReportsTest {
     private static final String SOME = """
             select min(cast(id as varchar)) from examination group by region, setting
             union select cast(examination_id as varchar) from signature where version > 1
+            """;
+
+    private static final String ALL_SIGNED = "select distinct cast(examination_id as varchar) from signature";
+
+    private static final String SOME_SIGNED = """
+            select min(cast(e.id as varchar)) from examination e join signature s on s.examination_id = e.id
+            group by e.region
+            union select min(cast(examination_id as varchar)) from signature where version > 1
             """;
 
     @Test
@@ -89,5 +112,26 @@ class DemoReportsTest {
         }
         assertThat(lines).hasSizeGreaterThan(all ? 20 : 4);
         Files.write(Path.of("target", "reports.txt"), lines);
+    }
+
+    @Test
+    void signed_ones_are_documents_that_the_reference_validator_takes() throws IOException, ServletException {
+        FhirCheck check = new FhirCheck(new FhirAsking(endpoint.getServlet()).vocabulary());
+        Map<String, Integer> warnings = new TreeMap<>();
+        int documents = 0;
+        boolean all = "all".equals(System.getProperty("lexicor.reports"));
+        for (String id : database.queryForList(all ? ALL_SIGNED : SOME_SIGNED, String.class)) {
+            String json = Asking.as(server, "tarn", Role.THERAPIST).text("/api/examinations/" + id + "/fhir.json");
+            assertThat(json).as(id).contains("\"resourceType\": \"Bundle\"");
+            assertThat(check.of(json, ResultSeverityEnum.ERROR)).as(id).isEmpty();
+            check.of(json, ResultSeverityEnum.WARNING)
+                    .forEach(each ->
+                            warnings.merge(each.replaceAll(".*?resource/\\*(\\w+)/[^*]*\\*/", "$1 "), 1, Integer::sum));
+            documents++;
+        }
+        List<String> lines = new ArrayList<>(List.of(documents + " documents"));
+        warnings.forEach((warning, times) -> lines.add(times + " x " + warning));
+        Files.write(Path.of("target", "fhir.txt"), lines);
+        assertThat(documents).isGreaterThan(2);
     }
 }

@@ -115,6 +115,7 @@ class AccessMatrixTest {
                 "GET /api/examinations/{id}/plan/again",
                 "GET /api/examinations/{id}/report",
                 "GET /api/examinations/{id}/report.pdf",
+                "GET /api/examinations/{id}/fhir.json",
                 "POST /api/examinations/{id}/signature",
                 "POST /api/examinations/{id}/amendment",
                 "POST /api/examinations/{id}/takeover",

@@ -26,6 +26,11 @@ public class People {
         return accounts.displayName(signInName);
     }
 
+    /** Everybody's sign-in name, also of those who work here no more. */
+    public List<String> signInNames() {
+        return accounts.signInNames();
+    }
+
     public List<String> names(Collection<String> signInNames) {
         return signInNames.stream().map(this::name).toList();
     }

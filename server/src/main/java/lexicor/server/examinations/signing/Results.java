@@ -148,6 +148,12 @@ public class Results {
         return snapshot(row).outputs().weighing();
     }
 
+    /** An examination as it was when its last version was signed; empty where none was. */
+    @Transactional(readOnly = true)
+    public Optional<SignedVisit> lastSigned(Recorded recorded) {
+        return recorded.versions().last().map(row -> new SignedVisit(recorded.asSigned(row), row, snapshot(row)));
+    }
+
     /** What was kept when a version was signed. */
     @Transactional(readOnly = true)
     Snapshot snapshot(SignatureRow row) {

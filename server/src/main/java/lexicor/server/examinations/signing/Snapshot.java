@@ -26,7 +26,7 @@ public record Snapshot(Inputs inputs, Outputs outputs) {
      * @param templates the layouts of its notes, by length
      * @param commands all of the record, in order
      */
-    record Inputs(
+    public record Inputs(
             String caseCode,
             String name,
             Integer birthYear,
@@ -65,7 +65,7 @@ public record Snapshot(Inputs inputs, Outputs outputs) {
      * @param notes by length
      * @param again measures beside the visit before; absent where there was none
      */
-    record Outputs(
+    public record Outputs(
             WeighingJson weighing,
             IntakeJson intake,
             ConclusionJson conclusion,

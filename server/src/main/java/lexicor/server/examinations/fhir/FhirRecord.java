@@ -1,0 +1,132 @@
+package lexicor.server.examinations.fhir;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import lexicor.server.audit.Action;
+import lexicor.server.audit.AuditLog;
+import lexicor.server.audit.CurrentUser;
+import lexicor.server.cases.CaseFile;
+import lexicor.server.cases.CaseService;
+import lexicor.server.examinations.record.Blinding;
+import lexicor.server.examinations.record.ExaminationRecords;
+import lexicor.server.examinations.record.People;
+import lexicor.server.examinations.record.Recorded;
+import lexicor.server.examinations.signing.Results;
+import lexicor.server.examinations.signing.SignedVisit;
+import lexicor.server.load.InTurn;
+import lexicor.server.problems.Conflict;
+import lexicor.server.problems.NotFound;
+import org.hl7.fhir.r4.model.Practitioner;
+import org.hl7.fhir.r4.model.Resource;
+import org.springframework.stereotype.Service;
+
+/** What of the record leaves as FHIR: the last signed version of each examination that the person may see. */
+@Service
+class FhirRecord {
+
+    private final CaseService cases;
+    private final ExaminationRecords examinations;
+    private final Results results;
+    private final VisitResources resources;
+    private final VisitDocuments documents;
+    private final People people;
+    private final AuditLog trail;
+
+    FhirRecord(
+            CaseService cases,
+            ExaminationRecords examinations,
+            Results results,
+            VisitResources resources,
+            VisitDocuments documents,
+            People people,
+            AuditLog trail) {
+        this.cases = cases;
+        this.examinations = examinations;
+        this.results = results;
+        this.resources = resources;
+        this.documents = documents;
+        this.people = people;
+        this.trail = trail;
+    }
+
+    /**
+     * An examination as a document, with the name of its file.
+     *
+     * @param withName whether the patient's name leaves too, where it is stored
+     * @throws Conflict where it is not signed, or is hidden from the person
+     */
+    @InTurn(InTurn.Kind.PAPER)
+    public Document document(UUID examination, boolean withName) {
+        Recorded recorded = examinations.examination(examination);
+        if (hidden(recorded)) {
+            throw new Conflict("This examination is hidden from you until you have signed yours of the same day.");
+        }
+        SignedVisit visit = results.lastSigned(recorded)
+                .orElseThrow(() -> new Conflict("Only a signed examination leaves as FHIR. Sign it first."));
+        return new Document(recorded.row().caseFile().code() + ".fhir.json", documents.json(visit, withName));
+    }
+
+    /** @param file its name */
+    record Document(String file, String json) {}
+
+    /** The id of a case by its code; empty where there is none. */
+    public Optional<UUID> caseOf(String code) {
+        return cases.byCode(code).map(CaseFile::id);
+    }
+
+    /**
+     * Everything that the signed examinations of a case give, the latest first; the person and the practitioners once.
+     * It stands in the audit as taken out.
+     *
+     * @param what is asked for, such as a type of resource
+     */
+    @InTurn(InTurn.Kind.WEIGHING)
+    public List<VisitResources.Whole> ofCase(UUID caseId, String what) {
+        cases.file(caseId);
+        List<Recorded> visits = Blinding.seen(examinations.ofCase(caseId), CurrentUser.isHere());
+        List<VisitResources.Whole> found = visits.stream()
+                .flatMap(each -> results.lastSigned(each).stream())
+                .map(each -> resources.of(each, false))
+                .toList();
+        traced(caseId, what);
+        return found;
+    }
+
+    /** A resource of an examination, or {@link NotFound}. It stands in the audit as taken out. */
+    @InTurn(InTurn.Kind.WEIGHING)
+    public Resource ofVisit(UUID examination, String type, String id) {
+        Recorded recorded = examinations.examination(examination);
+        if (hidden(recorded)) {
+            throw missing(type, id);
+        }
+        Resource found = results.lastSigned(recorded).stream()
+                .flatMap(each -> resources.of(each, false).all().stream())
+                .filter(each -> each.fhirType().equals(type) && each.getIdPart().equals(id))
+                .findFirst()
+                .orElseThrow(() -> missing(type, id));
+        traced(recorded.row().caseFile().id(), type);
+        return found;
+    }
+
+    /** Somebody who has or had an account, by the id that examinations give; empty where there is nobody. */
+    public Optional<Practitioner> practitioner(String id) {
+        return people.signInNames().stream()
+                .filter(name -> VisitNames.practitioner(name).equals(id))
+                .findFirst()
+                .map(name -> VisitNames.practitioner(name, people.name(name)));
+    }
+
+    static NotFound missing(String type, String id) {
+        return new NotFound("There is no " + type + " " + id + " of a signed examination.");
+    }
+
+    private boolean hidden(Recorded recorded) {
+        List<Recorded> all = examinations.ofCase(recorded.row().caseFile().id());
+        return Blinding.hidden(recorded, all, CurrentUser.isHere());
+    }
+
+    private void traced(UUID caseId, String what) {
+        trail.add(Action.TOOK_OUT, "case", caseId.toString(), "FHIR: " + what);
+    }
+}
