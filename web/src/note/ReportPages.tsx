@@ -23,7 +23,7 @@ export function ReportPages({ live, version, forms }: ReportPagesProps) {
         <h1 className="font-serif text-head font-semibold">Report</h1>
         {forms}
         <div className="flex flex-wrap items-center gap-3">
-          <span role="status" className="text-note">
+          <span role="status" className="text-note empty:hidden">
             {ready ? "" : "Laying out …"}
           </span>
           <Button

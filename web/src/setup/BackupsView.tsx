@@ -6,6 +6,7 @@ import { keys } from "../shared/api/keys";
 import { when } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";
+import { QUIET_LINK } from "../shared/ui/quietLink";
 import { CaseArrival } from "./CaseArrival";
 import { sizeWords } from "./sizeWords";
 import { SetupPart } from "./SetupPart";
@@ -104,8 +105,30 @@ function Copies({ backups }: { backups: Backups }) {
       <Plan key={`${String(backups.plan.everyHours)} ${String(backups.plan.keep)}`} backups={backups} onKept={keep} />
       {backups.runs.length > 0 && <Runs runs={backups.runs} />}
       <Where folder={backups.folder} />
+      <Everything />
       <CaseArrival />
     </>
+  );
+}
+
+/** All of the clinic to take away, in formats that other programs read. */
+function Everything() {
+  return (
+    <section aria-labelledby="everything" className="mt-7">
+      <h2 id="everything" className="text-xl font-semibold">
+        Take everything away
+      </h2>
+      <p className="text-read text-soft">
+        All cases (JSON, one a line), what was found and measured (CSV), the ledger and what the clinic decided, in one
+        archive. It is not locked by a passphrase, names everybody by code or name as stored, and is noted in the audit
+        trail. To bring a whole record back, use a copy.
+      </p>
+      <p className="mt-2">
+        <a download href="/api/export/clinic.zip" className={QUIET_LINK}>
+          Everything, as an archive
+        </a>
+      </p>
+    </section>
   );
 }
 

@@ -15,6 +15,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import java.util.zip.ZipFile;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 
@@ -147,6 +148,12 @@ class PeopleJourneyTest {
         try (BrowserContext context = Suite.signedIn("J. Gill, administrator", Suite.tablet())) {
             Page page = context.newPage();
             page.navigate(Suite.server().address() + "/setup/backups");
+            Download everything = page.waitForDownload(() -> page.getByRole(
+                            AriaRole.LINK, new Page.GetByRoleOptions().setName("Everything, as an archive"))
+                    .click());
+            try (ZipFile archive = new ZipFile(everything.path().toFile())) {
+                Assertions.assertThat(archive.getEntry("contents.json")).isNotNull();
+            }
             Locator arrival = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Bring a case in"));
             Locator file = arrival.getByLabel("File");
             file.setInputFiles(json(document));

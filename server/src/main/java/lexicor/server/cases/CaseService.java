@@ -154,6 +154,12 @@ public class CaseService {
         return files.findByCode(code).isEmpty();
     }
 
+    /** Ids of all cases, the first opened first. */
+    @Transactional(readOnly = true)
+    public List<UUID> ids() {
+        return files.ids();
+    }
+
     /** The case of a code, if there is one. */
     @Transactional(readOnly = true)
     public Optional<CaseFile> byCode(String code) {

@@ -46,12 +46,12 @@ public class LedgerTables {
     }
 
     /** The whole ledger as it is now. */
-    String csv() {
+    public String csv() {
         return LedgerFile.write(living.evidence());
     }
 
     /** The same as JSON. */
-    String json() {
+    public String json() {
         return json.write(living.evidence());
     }
 

@@ -128,7 +128,7 @@ class SecurityRules {
                         .authenticated()
                         .requestMatchers("/api/backups/**")
                         .hasRole(ADMINISTRATOR.name())
-                        .requestMatchers("/api/import/**")
+                        .requestMatchers("/api/import/**", "/api/export/**")
                         .hasRole(ADMINISTRATOR.name())
                         .requestMatchers("/api/accounts/**")
                         .hasRole(ADMINISTRATOR.name())

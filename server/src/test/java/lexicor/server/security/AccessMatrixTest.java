@@ -153,6 +153,7 @@ class AccessMatrixTest {
                 Set.of("ADMINISTRATOR"),
                 "GET /api/accounts",
                 "GET /api/backups",
+                "GET /api/export/clinic.zip",
                 "POST /api/import/case",
                 "POST /api/import/case/preview",
                 "POST /api/backups",

@@ -38,6 +38,12 @@ class FhirEndpoint {
             this.vocabulary = vocabulary;
         }
 
+        /** No header that names the library and its version. */
+        @Override
+        protected String createPoweredByHeader() {
+            return "";
+        }
+
         @Override
         protected void initialize() throws ServletException {
             setFhirContext(FhirContext.forR4Cached());
