@@ -2,6 +2,7 @@ import { useRef, useState, type ReactNode } from "react";
 import type { LiveExamination } from "../examination";
 import { Button } from "../shared/ui/Button";
 import { QUIET_LINK } from "../shared/ui/quietLink";
+import { Sending } from "./Sending";
 
 interface ReportPagesProps {
   live: LiveExamination;
@@ -15,6 +16,7 @@ export function ReportPages({ live, version, forms }: ReportPagesProps) {
   const page = useRef<HTMLIFrameElement>(null);
   const [ready, setReady] = useState(false);
   const { id, commands, signing } = live.examination;
+  const signed = signing.versions.at(-1)?.version;
   const of = version === undefined ? "" : `?version=${String(version)}`;
   const now = `${String(commands.at(-1)?.number ?? 0)}.${String(signing.versions.length)}.${String(signing.closed)}`;
   return (
@@ -41,13 +43,14 @@ export function ReportPages({ live, version, forms }: ReportPagesProps) {
           >
             Save as PDF
           </a>
-          {version === undefined && signing.versions.length > 0 && (
+          {version === undefined && signed !== undefined && (
             <a href={`/api/examinations/${id}/fhir.json`} download className={QUIET_LINK}>
               For another system (FHIR)
             </a>
           )}
         </div>
       </div>
+      {version === undefined && signed !== undefined && <Sending examination={id} version={signed} />}
       <iframe
         ref={page}
         key={now}

@@ -19,6 +19,7 @@ export function SetupFrame() {
       ? [
           ["accounts", "Accounts"],
           ["backups", "Backups"],
+          ["sending", "Sending"],
           ["audit", "Audit"],
         ]
       : []),

@@ -9,6 +9,7 @@ import { EstimatesView } from "./EstimatesView";
 import { NoiseView } from "./NoiseView";
 import { NotesView } from "./NotesView";
 import { PasswordView } from "./PasswordView";
+import { ReceiverView } from "./ReceiverView";
 import { RoutinesView } from "./RoutinesView";
 import { SchoolsView } from "./SchoolsView";
 import { ScreenView } from "./ScreenView";
@@ -40,6 +41,7 @@ export default function SetupRoutes() {
         {(administrator || roles.includes("STEWARD")) && <Route path="changes" element={<ChangesView />} />}
         {administrator && <Route path="accounts" element={<AccountsView />} />}
         {administrator && <Route path="backups" element={<BackupsView />} />}
+        {administrator && <Route path="sending" element={<ReceiverView />} />}
         {administrator && <Route path="audit" element={<AuditView />} />}
         <Route path="password" element={<PasswordView />} />
       </Route>

@@ -30,6 +30,8 @@ export const keys = {
   settingHistory: ["settings", "history"] as const,
   accounts: ["accounts"] as const,
   backups: ["backups"] as const,
+  receiver: ["receiver"] as const,
+  sending: (id: string, version: number) => ["sending", id, version] as const,
   backupAge: ["backups", "age"] as const,
   audit: (author: string, action: string, subject: string) => ["audit", author, action, subject] as const,
   examination: (id: string) => ["examination", id] as const,

@@ -322,6 +322,8 @@ class AccessibilityJourneyTest {
                             .first());
             page.navigate(Suite.server().address() + "/setup/backups");
             clean(page, "backups", page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Copy now")));
+            page.navigate(Suite.server().address() + "/setup/sending");
+            clean(page, "sending", page.getByText("Nobody receives anything."));
             page.navigate(Suite.server().address() + "/setup/changes");
             clean(
                     page,

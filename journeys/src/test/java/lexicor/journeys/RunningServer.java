@@ -6,6 +6,8 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
@@ -16,7 +18,7 @@ import java.util.regex.Pattern;
 /** The packaged server as a process of its own, so that it can be killed like one. */
 final class RunningServer implements AutoCloseable {
 
-    private static final Pattern READY = Pattern.compile("Lexicor is ready at (http://localhost:\\d+)");
+    private static final Pattern READY = Pattern.compile("ready at (http://localhost:\\d+\\S*)");
     private static final Duration PATIENCE = Duration.ofSeconds(300);
 
     private static final Pattern FIRST_CODE = Pattern.compile("to make the first account: ([A-Z2-7-]+)");
@@ -33,23 +35,33 @@ final class RunningServer implements AutoCloseable {
 
     /** Starts on a port and waits until the server says that it is ready. Port 0 takes any free one. */
     static RunningServer start(Path data, boolean demo, int port) {
+        return start(
+                "--server.port=" + port,
+                "--lexicor.data=" + data,
+                "--lexicor.demo=" + demo,
+                // a plan is not to hang on how quick this machine taps
+                "--lexicor.times.enough=1000000");
+    }
+
+    /** Starts a receiver of signed examinations. */
+    static RunningServer receiver() {
+        return start("receiver", "--port=0");
+    }
+
+    private static RunningServer start(String... arguments) {
         try {
             Path jar = Path.of(System.getProperty("lexicor.jar"));
-            Process process = new ProcessBuilder(
-                            "java",
-                            "-XX:TieredStopAtLevel=1",
-                            "-XX:+UseSerialGC",
-                            "-XX:SharedArchiveFile=" + jar.resolveSibling("lexicor.jsa"),
-                            "-Xshare:auto",
-                            "-jar",
-                            jar.toString(),
-                            "--server.port=" + port,
-                            "--lexicor.data=" + data,
-                            "--lexicor.demo=" + demo,
-                            // a plan is not to hang on how quick this machine taps
-                            "--lexicor.times.enough=1000000")
-                    .redirectErrorStream(true)
-                    .start();
+            List<String> command = new ArrayList<>(List.of(
+                    "java",
+                    "-XX:TieredStopAtLevel=1",
+                    "-XX:+UseSerialGC",
+                    "-XX:SharedArchiveFile=" + jar.resolveSibling("lexicor.jsa"),
+                    "-Xshare:auto",
+                    "-jar",
+                    jar.toString()));
+            command.addAll(List.of(arguments));
+            Process process =
+                    new ProcessBuilder(command).redirectErrorStream(true).start();
             CompletableFuture<String> ready = new CompletableFuture<>();
             StringBuffer said = new StringBuffer();
             Thread reader = new Thread(() -> follow(process, ready, said), "server output");

@@ -162,7 +162,7 @@ class SigningJourneyTest extends TabletJourney {
     }
 
     @Test
-    void entries_that_meet_a_signature_are_kept_and_flow_once_it_is_amended() {
+    void entries_that_meet_a_signature_are_kept_and_flow_once_it_is_amended() throws IOException {
         Bench bench = examined("SG-4", true);
         String conclude = page.url();
         view("Bench");

@@ -7,6 +7,7 @@ import java.util.Arrays;
 import java.util.Optional;
 import lexicor.server.backup.BackupFault;
 import lexicor.server.backup.BackupTool;
+import lexicor.server.examinations.sending.StandInReceiver;
 import lexicor.server.start.MonotonicClock;
 import lexicor.server.start.RecordFile;
 import lexicor.server.start.Upgrade;
@@ -23,6 +24,9 @@ public class LexicorApplication {
     public static void main(String[] arguments) {
         if (BackupTool.knows(arguments)) {
             System.exit(new BackupTool(RecordFile.known(), System.out, System.err).run(arguments));
+        }
+        if (StandInReceiver.knows(arguments)) {
+            System.exit(StandInReceiver.run(arguments, System.out, System.err));
         }
         Optional<Path> data = Arrays.stream(arguments)
                 .filter(argument -> argument.startsWith(DATA))

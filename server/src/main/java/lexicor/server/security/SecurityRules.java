@@ -128,7 +128,7 @@ class SecurityRules {
                         .authenticated()
                         .requestMatchers("/api/backups/**")
                         .hasRole(ADMINISTRATOR.name())
-                        .requestMatchers("/api/import/**", "/api/export/**")
+                        .requestMatchers("/api/import/**", "/api/export/**", "/api/receiver")
                         .hasRole(ADMINISTRATOR.name())
                         .requestMatchers("/api/accounts/**")
                         .hasRole(ADMINISTRATOR.name())

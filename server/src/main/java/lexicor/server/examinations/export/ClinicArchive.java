@@ -1,6 +1,5 @@
 package lexicor.server.examinations.export;
 
-import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -38,7 +37,6 @@ class ClinicArchive {
     private final LedgerTables ledger;
     private final ClinicSettings settings;
     private final AuditLog trail;
-    private final EntityManager entities;
     private final JsonMapper json;
     private final Clock clock;
     private final Semaphore one = new Semaphore(1);
@@ -50,7 +48,6 @@ class ClinicArchive {
             LedgerTables ledger,
             ClinicSettings settings,
             AuditLog trail,
-            EntityManager entities,
             JsonMapper json,
             Clock clock) {
         this.cases = cases;
@@ -59,7 +56,6 @@ class ClinicArchive {
         this.ledger = ledger;
         this.settings = settings;
         this.trail = trail;
-        this.entities = entities;
         this.json = json;
         this.clock = clock;
     }
@@ -112,7 +108,6 @@ class ClinicArchive {
             count.visits += document.visits().size();
             document.visits().forEach(visit -> count.entries += visit.last());
             text(zip, json.writeValueAsString(document) + "\n");
-            entities.clear();
         }
         zip.closeEntry();
         table(zip, "findings.csv", ids, tables::findings);
@@ -132,7 +127,6 @@ class ClinicArchive {
             String rows = of.apply(id).text();
             text(zip, first ? rows : rows.substring(rows.indexOf('\n') + 1));
             first = false;
-            entities.clear();
         }
         zip.closeEntry();
     }

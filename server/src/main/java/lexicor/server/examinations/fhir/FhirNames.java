@@ -18,9 +18,12 @@ import org.hl7.fhir.r4.model.Quantity;
  * Stable addresses of the own code systems and extensions, and how codes are made. The host is of a kind that is never
  * given to anybody, so that the addresses stay what they are wherever a server stands.
  */
-final class FhirNames {
+public final class FhirNames {
 
     static final String BASE = "https://lexicor.invalid/fhir";
+
+    /** By what a document is known, with the id of its signature. */
+    public static final String DOCUMENT = BASE + "/document";
 
     static final String CASE = BASE + "/case-code";
     static final String EXAMINATION = BASE + "/examination";

@@ -23,7 +23,7 @@ import org.springframework.stereotype.Service;
 
 /** What of the record leaves as FHIR: the last signed version of each examination that the person may see. */
 @Service
-class FhirRecord {
+public class FhirRecord {
 
     private final CaseService cases;
     private final ExaminationRecords examinations;
@@ -51,27 +51,43 @@ class FhirRecord {
     }
 
     /**
-     * An examination as a document, with the name of its file.
+     * An examination as a document.
      *
      * @param withName whether the patient's name leaves too, where it is stored
      * @throws Conflict where it is not signed, or is hidden from the person
      */
     @InTurn(InTurn.Kind.PAPER)
     public Document document(UUID examination, boolean withName) {
+        SignedVisit visit = signed(examination);
+        return new Document(
+                visit.signature().getId(),
+                visit.recorded().row().caseFile().code() + ".fhir.json",
+                documents.json(visit, withName));
+    }
+
+    /**
+     * @param id of the signature, and of the document
+     * @param file its name
+     */
+    public record Document(UUID id, String file, String json) {}
+
+    /** What a document of an examination would hold, in lines; refused as {@link #document} is. */
+    @InTurn(InTurn.Kind.WEIGHING)
+    public List<String> holds(UUID examination) {
+        return resources.of(signed(examination), false).inWords();
+    }
+
+    private SignedVisit signed(UUID examination) {
         Recorded recorded = examinations.examination(examination);
         if (hidden(recorded)) {
             throw new Conflict("This examination is hidden from you until you have signed yours of the same day.");
         }
-        SignedVisit visit = results.lastSigned(recorded)
+        return results.lastSigned(recorded)
                 .orElseThrow(() -> new Conflict("Only a signed examination leaves as FHIR. Sign it first."));
-        return new Document(recorded.row().caseFile().code() + ".fhir.json", documents.json(visit, withName));
     }
 
-    /** @param file its name */
-    record Document(String file, String json) {}
-
     /** The id of a case by its code; empty where there is none. */
-    public Optional<UUID> caseOf(String code) {
+    Optional<UUID> caseOf(String code) {
         return cases.byCode(code).map(CaseFile::id);
     }
 
@@ -82,7 +98,7 @@ class FhirRecord {
      * @param what is asked for, such as a type of resource
      */
     @InTurn(InTurn.Kind.WEIGHING)
-    public List<VisitResources.Whole> ofCase(UUID caseId, String what) {
+    List<VisitResources.Whole> ofCase(UUID caseId, String what) {
         cases.file(caseId);
         List<Recorded> visits = Blinding.seen(examinations.ofCase(caseId), CurrentUser.isHere());
         List<VisitResources.Whole> found = visits.stream()
@@ -95,7 +111,7 @@ class FhirRecord {
 
     /** A resource of an examination, or {@link NotFound}. It stands in the audit as taken out. */
     @InTurn(InTurn.Kind.WEIGHING)
-    public Resource ofVisit(UUID examination, String type, String id) {
+    Resource ofVisit(UUID examination, String type, String id) {
         Recorded recorded = examinations.examination(examination);
         if (hidden(recorded)) {
             throw missing(type, id);
@@ -110,7 +126,7 @@ class FhirRecord {
     }
 
     /** Somebody who has or had an account, by the id that examinations give; empty where there is nobody. */
-    public Optional<Practitioner> practitioner(String id) {
+    Optional<Practitioner> practitioner(String id) {
         return people.signInNames().stream()
                 .filter(name -> VisitNames.practitioner(name).equals(id))
                 .findFirst()

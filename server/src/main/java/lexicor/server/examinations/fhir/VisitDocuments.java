@@ -16,6 +16,7 @@ import org.hl7.fhir.r4.model.Coding;
 import org.hl7.fhir.r4.model.Composition;
 import org.hl7.fhir.r4.model.DocumentReference;
 import org.hl7.fhir.r4.model.Enumerations;
+import org.hl7.fhir.r4.model.Identifier;
 import org.hl7.fhir.r4.model.Provenance;
 import org.hl7.fhir.r4.model.Resource;
 import org.hl7.fhir.r4.model.Signature;
@@ -50,7 +51,7 @@ class VisitDocuments {
         Bundle document = new Bundle().setType(Bundle.BundleType.DOCUMENT).setTimestamp(names.signed());
         document.setId(visit.signature().getId().toString());
         document.getIdentifier()
-                .setSystem(FhirNames.BASE + "/document")
+                .setSystem(FhirNames.DOCUMENT)
                 .setValue(visit.signature().getId().toString());
         Stream.of(Stream.of(composition), whole.all().stream(), Stream.of(report, provenance(names, composition)))
                 .flatMap(each -> each)
@@ -80,6 +81,14 @@ class VisitDocuments {
                 .getIdentifier()
                 .setSystem(FhirNames.EXAMINATION)
                 .setValue(names.visit().recorded().row().getId().toString());
+        names.visit().recorded().versions().signed().stream()
+                .filter(earlier -> earlier.version() == signature.version() - 1)
+                .forEach(earlier -> composition
+                        .addRelatesTo()
+                        .setCode(Composition.DocumentRelationshipType.REPLACES)
+                        .setTarget(new Identifier()
+                                .setSystem(FhirNames.DOCUMENT)
+                                .setValue(earlier.getId().toString())));
         composition
                 .addAttester()
                 .setMode(Composition.CompositionAttestationMode.LEGAL)
@@ -100,7 +109,7 @@ class VisitDocuments {
         section(
                 composition,
                 "Where it stands",
-                whole.concluded().ranking().getText().getDiv().allText(),
+                VisitNames.words(whole.concluded().ranking()),
                 List.of(whole.concluded().ranking()));
         section(
                 composition,
@@ -118,7 +127,7 @@ class VisitDocuments {
                 words(whole.found().others()),
                 whole.found().others());
         section(composition, "Not done", String.join("\n", signed.report().notDone()), List.of());
-        section(composition, "What was told", whole.story().getText().getDiv().allText(), List.of(whole.story()));
+        section(composition, "What was told", VisitNames.words(whole.story()), List.of(whole.story()));
         section(composition, "Safety", String.join("\n", signed.report().safety()), List.of());
         section(
                 composition,
@@ -134,10 +143,7 @@ class VisitDocuments {
 
     private static String words(List<? extends org.hl7.fhir.r4.model.DomainResource> resources) {
         return String.join(
-                "\n",
-                resources.stream()
-                        .map(each -> each.getText().getDiv().allText())
-                        .toList());
+                "\n", resources.stream().map(each -> VisitNames.words(each)).toList());
     }
 
     /** A section is left out where it says nothing. */

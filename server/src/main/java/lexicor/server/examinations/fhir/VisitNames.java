@@ -93,6 +93,11 @@ record VisitNames(SignedVisit visit) {
         return narrative;
     }
 
+    /** What a resource says in words. */
+    static String words(DomainResource resource) {
+        return resource.getText().getDiv().allText().strip();
+    }
+
     static Reference to(Resource resource) {
         return new Reference(resource.fhirType() + "/" + resource.getIdPart());
     }

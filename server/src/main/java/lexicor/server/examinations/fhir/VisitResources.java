@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Date;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
 import lexicor.core.examination.Answer;
@@ -56,6 +57,28 @@ class VisitResources {
             QuestionnaireResponse story,
             FindingResources.Found found,
             ConclusionResources.Concluded concluded) {
+
+        /** What it holds, for somebody who is about to let it leave. */
+        List<String> inWords() {
+            String sex = patient.hasGender()
+                    ? ", " + patient.getGender().getDisplay().toLowerCase(Locale.UK)
+                    : "";
+            String born = patient.hasBirthDate()
+                    ? ", born " + patient.getBirthDateElement().getValueAsString()
+                    : "";
+            return List.of(
+                    VisitNames.words(patient) + born + sex,
+                    VisitNames.words(encounter) + ", by "
+                            + practitioners.stream()
+                                    .map(each -> each.getNameFirstRep().getText())
+                                    .collect(Collectors.joining(", ")),
+                    "What was told: " + story.getItem().size() + " answers",
+                    "What was found: " + found.findings().size() + ", with how it is read",
+                    "Where " + concluded.ranking().getPrediction().size() + " conditions stood",
+                    "The conclusion, and what is to be done next: "
+                            + concluded.proposals().size(),
+                    "The report as a PDF");
+        }
 
         List<Resource> all() {
             List<Resource> all = new ArrayList<>(List.of(patient));
