@@ -10,8 +10,9 @@ import { FormFault } from "../shared/ui/FormFault";
 type Sent = Schemas["SendingJson"];
 type One = Schemas["SendingOneJson"];
 
-/** How often a page looks whether what waits has arrived, in milliseconds. */
-const LOOK_AGAIN = 3000;
+/** How often a page looks whether what was just asked for has arrived, and what waits after a try, in milliseconds. */
+const SOON = 3000;
+const LATER = 30_000;
 
 interface SendingProps {
   examination: string;
@@ -26,7 +27,10 @@ export function Sending({ examination, version }: SendingProps) {
   const sending = useQuery({
     queryKey: key,
     queryFn: () => dataOf(api.GET("/api/examinations/{id}/sending", { params: { path: { id: examination } } })),
-    refetchInterval: (query) => (query.state.data?.sent.some((one) => one.state === "WAITING") ? LOOK_AGAIN : false),
+    refetchInterval: (query) => {
+      const waiting = query.state.data?.sent.filter((one) => one.state === "WAITING") ?? [];
+      return waiting.length > 0 && (waiting.some((one) => isSoon(one)) ? SOON : LATER);
+    },
   });
   const keep = (fresh: Sent) => {
     cache.setQueryData(key, fresh);
@@ -62,19 +66,23 @@ export function Sending({ examination, version }: SendingProps) {
 }
 
 function Line({ one, busy, onAgain }: { one: One; busy: boolean; onAgain: () => void }) {
-  const tryable = one.state === "REFUSED" || (one.state === "WAITING" && one.tries > 0);
   return (
     <div className="my-1 flex flex-wrap items-center gap-x-4 gap-y-1">
       <p role="status" className={`text-read ${one.state === "REFUSED" ? "font-semibold text-for" : ""}`}>
         {became(one)}
       </p>
-      {tryable && (
+      {one.mayBeTried && (
         <Button disabled={busy} onClick={onAgain}>
           Try now
         </Button>
       )}
     </div>
   );
+}
+
+/** Whether the next try of one that waits is about to be made. */
+function isSoon(one: One): boolean {
+  return Date.parse(one.nextAt ?? one.askedAt) - Date.now() < LATER;
 }
 
 /** What became of one that was asked for, in a sentence or two. */

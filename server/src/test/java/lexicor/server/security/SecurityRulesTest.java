@@ -1,7 +1,11 @@
 package lexicor.server.security;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.anonymous;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import java.util.List;
 import lexicor.server.ServerTest;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -53,6 +57,30 @@ class SecurityRulesTest {
     @ValueSource(strings = {"/actuator/env", "/h2-console/x", "/some/where"})
     void what_is_not_named_is_refused(String address) {
         assertThat(server.get().uri(address)).hasStatus(403);
+    }
+
+    /**
+     * The page's own addresses are open, and FHIR, which begins like one, is not. Whoever may ask is let through to it.
+     */
+    @ParameterizedTest
+    @ValueSource(strings = {"/fhir", "/fhir/metadata", "/fhir/Patient/3f0c/$everything"})
+    void what_leaves_as_fhir_is_for_therapists(String address) {
+        assertThat(server.get().uri(address).with(anonymous())).hasStatus(401);
+        for (String role : List.of("STEWARD", "ADMINISTRATOR", "STUDENT")) {
+            assertThat(server.get().uri(address).with(user("gill").roles(role))).hasStatus(403);
+        }
+        assertThat(server.get()
+                        .uri(address)
+                        .with(user("dale").roles("THERAPIST"))
+                        .exchange()
+                        .getResponse()
+                        .getStatus())
+                .isNotIn(401, 403);
+        assertThat(server.delete()
+                        .uri(address)
+                        .with(user("dale").roles("THERAPIST"))
+                        .with(csrf()))
+                .hasStatus(403);
     }
 
     @Test

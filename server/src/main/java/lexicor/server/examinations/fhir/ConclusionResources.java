@@ -30,7 +30,7 @@ import org.springframework.stereotype.Component;
 class ConclusionResources {
 
     static final CodeableConcept METHOD =
-            FhirNames.concept(FhirNames.System.METHOD, "joint-differential", "Joint differential of all findings");
+            FhirNames.concept(FhirNames.Codes.METHOD, "joint-differential", "Joint differential of all findings");
 
     private final Catalogue catalogue;
 

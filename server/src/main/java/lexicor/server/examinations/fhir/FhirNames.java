@@ -42,7 +42,7 @@ public final class FhirNames {
             Map.of("°", "deg", "N", "N", "kg", "kg", "mm", "mm", "cm", "cm", "s", "s", "%", "%");
 
     /** The own code systems. */
-    enum System {
+    enum Codes {
         TEST("Hands-on tests"),
         WAY("Ways of doing a test, by test and way"),
         PART("What is recorded of a test, by test and part"),
@@ -57,7 +57,7 @@ public final class FhirNames {
 
         final String title;
 
-        System(String title) {
+        Codes(String title) {
             this.title = title;
         }
 
@@ -72,8 +72,8 @@ public final class FhirNames {
 
     private FhirNames() {}
 
-    static CodeableConcept concept(System system, String code, String display) {
-        return new CodeableConcept(new Coding(system.url(), code, display)).setText(display);
+    static CodeableConcept concept(Codes codes, String code, String display) {
+        return new CodeableConcept(new Coding(codes.url(), code, display)).setText(display);
     }
 
     static CodeableConcept hl7(String system, String code, String display) {
@@ -81,20 +81,20 @@ public final class FhirNames {
     }
 
     static CodeableConcept condition(ConditionId id, String name) {
-        return concept(System.CONDITION, id.value(), name);
+        return concept(Codes.CONDITION, id.value(), name);
     }
 
     static CodeableConcept part(TestId test, String key, ContentWords words) {
-        return concept(System.PART, test + "." + key, words.part(test, key));
+        return concept(Codes.PART, test + "." + key, words.part(test, key));
     }
 
     static CodeableConcept answer(TestId test, String key, String choice, ContentWords words) {
-        return concept(System.ANSWER, test + "." + key + "." + choice, words.option(test, key, choice));
+        return concept(Codes.ANSWER, test + "." + key + "." + choice, words.option(test, key, choice));
     }
 
     /** An answer to a question of the intake. */
     static CodeableConcept told(String question, String value, ContentWords words) {
-        return concept(System.TOLD, question + "." + value, words.answer(question, value));
+        return concept(Codes.TOLD, question + "." + value, words.answer(question, value));
     }
 
     /** A criterion by the finding that counts, without the places at which a reading names what was recorded. */
@@ -102,12 +102,12 @@ public final class FhirNames {
         String counts = test.criterion(id)
                 .map(criterion -> criterion.counts().replaceAll("\\s*\\{[^}]*\\}", ""))
                 .orElse(id.value());
-        return concept(System.CRITERION, test.id() + "." + id, test.name() + ": " + counts);
+        return concept(Codes.CRITERION, test.id() + "." + id, test.name() + ": " + counts);
     }
 
     static CodeableConcept site(String region, Side side) {
         String which = side.name().toLowerCase(Locale.ROOT);
-        return concept(System.SITE, region + "-" + which, which + " " + region);
+        return concept(Codes.SITE, region + "-" + which, which + " " + region);
     }
 
     /** A measure in a unit of the content; its code is left out where UCUM has none. */

@@ -47,7 +47,7 @@ class FindingResources {
     private static final String PAIN_NAME = "Pain severity - 0-10 verbal numeric rating [Score] - Reported";
 
     static final CodeableConcept FORCE_OF_OTHER_SIDE =
-            concept(FhirNames.System.DERIVED, "force-of-other-side", "Force in percent of the other side");
+            concept(FhirNames.Codes.DERIVED, "force-of-other-side", "Force in percent of the other side");
 
     private final Assessments assessments;
     private final Catalogue catalogue;
@@ -113,10 +113,10 @@ class FindingResources {
             finding.setDataAbsentReason(hl7("data-absent-reason", "not-performed", "Not Performed"));
         }
         test.wayInWords(attempt.variant())
-                .ifPresent(way -> finding.setMethod(
-                        concept(FhirNames.System.WAY, attempt.test() + "." + attempt.variant(), way)));
+                .ifPresent(way ->
+                        finding.setMethod(concept(FhirNames.Codes.WAY, attempt.test() + "." + attempt.variant(), way)));
         common(finding, names)
-                .setCode(concept(FhirNames.System.TEST, test.id().value(), test.name()))
+                .setCode(concept(FhirNames.Codes.TEST, test.id().value(), test.name()))
                 .setBodySite(site)
                 .setEffective(at(entry))
                 .addPerformer(VisitNames.practitionerOf(entry.author()));
@@ -240,7 +240,7 @@ class FindingResources {
     private Observation pain(double now, VisitNames names) {
         ExaminationRow row = names.visit().recorded().row();
         Observation pain = common(new Observation(), names)
-                .setCode(concept(FhirNames.System.QUESTION, PAIN_NOW, words.question(PAIN_NOW))
+                .setCode(concept(FhirNames.Codes.QUESTION, PAIN_NOW, words.question(PAIN_NOW))
                         .addCoding(new Coding(FhirNames.LOINC, PAIN_CODE, PAIN_NAME)))
                 .setEffective(new DateTimeType(VisitNames.date(row.startedAt())))
                 .addPerformer(VisitNames.practitionerOf(row.author()))

@@ -1,6 +1,7 @@
 package lexicor.server.examinations.fhir;
 
 import ca.uhn.fhir.model.api.annotation.Description;
+import ca.uhn.fhir.model.valueset.BundleTypeEnum;
 import ca.uhn.fhir.rest.annotation.IdParam;
 import ca.uhn.fhir.rest.annotation.Operation;
 import ca.uhn.fhir.rest.annotation.OptionalParam;
@@ -216,10 +217,7 @@ final class RecordProviders {
         }
 
         /** Everything of a patient: each resource once, as the latest examination has it. */
-        @Operation(
-                name = "$everything",
-                idempotent = true,
-                bundleType = ca.uhn.fhir.model.valueset.BundleTypeEnum.SEARCHSET)
+        @Operation(name = "$everything", idempotent = true, bundleType = BundleTypeEnum.SEARCHSET)
         public IBundleProvider everything(@IdParam IdType id) {
             Map<String, Resource> once = new LinkedHashMap<>();
             asked(() -> record.ofCase(caseId(id.getIdPart()), "everything")).stream()

@@ -15,6 +15,7 @@ import org.hl7.fhir.r4.model.CodeableConcept;
 import org.hl7.fhir.r4.model.Coding;
 import org.hl7.fhir.r4.model.Composition;
 import org.hl7.fhir.r4.model.DocumentReference;
+import org.hl7.fhir.r4.model.DomainResource;
 import org.hl7.fhir.r4.model.Enumerations;
 import org.hl7.fhir.r4.model.Identifier;
 import org.hl7.fhir.r4.model.Provenance;
@@ -141,7 +142,7 @@ class VisitDocuments {
                 signed.report().title() + "\n" + signed.report().standing());
     }
 
-    private static String words(List<? extends org.hl7.fhir.r4.model.DomainResource> resources) {
+    private static String words(List<? extends DomainResource> resources) {
         return String.join(
                 "\n", resources.stream().map(each -> VisitNames.words(each)).toList());
     }

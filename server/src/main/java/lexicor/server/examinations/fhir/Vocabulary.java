@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
@@ -39,10 +40,10 @@ class Vocabulary {
 
     /** Code systems, a value set of each, and the definitions of the extensions. */
     List<MetadataResource> all() {
-        Map<FhirNames.System, Map<String, String>> codes = codes();
+        Map<FhirNames.Codes, Map<String, String>> codes = codes();
         return Stream.of(
-                        Arrays.stream(FhirNames.System.values()).map(system -> codeSystem(system, codes.get(system))),
-                        Arrays.stream(FhirNames.System.values()).map(this::valueSet),
+                        Arrays.stream(FhirNames.Codes.values()).map(system -> codeSystem(system, codes.get(system))),
+                        Arrays.stream(FhirNames.Codes.values()).map(this::valueSet),
                         Stream.of(
                                 extension(
                                         FhirNames.POSITION,
@@ -70,9 +71,9 @@ class Vocabulary {
     }
 
     /** Every code with its words, by system. */
-    private Map<FhirNames.System, Map<String, String>> codes() {
-        Map<FhirNames.System, Map<String, String>> codes = new EnumMap<>(FhirNames.System.class);
-        for (FhirNames.System system : FhirNames.System.values()) {
+    private Map<FhirNames.Codes, Map<String, String>> codes() {
+        Map<FhirNames.Codes, Map<String, String>> codes = new EnumMap<>(FhirNames.Codes.class);
+        for (FhirNames.Codes system : FhirNames.Codes.values()) {
             codes.put(system, new LinkedHashMap<>());
         }
         catalogue.tests().values().forEach(test -> test(test, codes));
@@ -94,7 +95,7 @@ class Vocabulary {
                 add(codes, FhirNames.told(of[0], of[1], words));
             } else if (key.startsWith(QUESTION_WORDS)) {
                 String question = key.substring(QUESTION_WORDS.length());
-                add(codes, FhirNames.concept(FhirNames.System.QUESTION, question, words.question(question)));
+                add(codes, FhirNames.concept(FhirNames.Codes.QUESTION, question, words.question(question)));
                 add(codes, FhirNames.told(question, IntakeForm.NONE, words));
             }
         });
@@ -103,16 +104,16 @@ class Vocabulary {
         return codes;
     }
 
-    private void test(ExaminationTest test, Map<FhirNames.System, Map<String, String>> codes) {
-        add(codes, FhirNames.concept(FhirNames.System.TEST, test.id().value(), test.name()));
+    private void test(ExaminationTest test, Map<FhirNames.Codes, Map<String, String>> codes) {
+        add(codes, FhirNames.concept(FhirNames.Codes.TEST, test.id().value(), test.name()));
         test.conduct().ways().stream()
                 .skip(1)
-                .forEach(way -> add(
-                        codes, FhirNames.concept(FhirNames.System.WAY, test.id() + "." + way.value(), way.label())));
+                .forEach(way ->
+                        add(codes, FhirNames.concept(FhirNames.Codes.WAY, test.id() + "." + way.value(), way.label())));
         test.conduct()
                 .variants()
-                .forEach(way -> add(
-                        codes, FhirNames.concept(FhirNames.System.WAY, test.id() + "." + way.value(), way.label())));
+                .forEach(way ->
+                        add(codes, FhirNames.concept(FhirNames.Codes.WAY, test.id() + "." + way.value(), way.label())));
         for (PartDefinition part : test.parts()) {
             add(codes, FhirNames.part(test.id(), part.key(), words));
             List<PartDefinition.Option> options = part instanceof PartDefinition.Choice choice
@@ -123,16 +124,16 @@ class Vocabulary {
         test.criteria().forEach(criterion -> add(codes, FhirNames.criterion(test, criterion.id())));
     }
 
-    private static void add(Map<FhirNames.System, Map<String, String>> codes, CodeableConcept concept) {
+    private static void add(Map<FhirNames.Codes, Map<String, String>> codes, CodeableConcept concept) {
         Coding coding = concept.getCodingFirstRep();
-        for (FhirNames.System system : FhirNames.System.values()) {
+        for (FhirNames.Codes system : FhirNames.Codes.values()) {
             if (system.url().equals(coding.getSystem())) {
                 codes.get(system).putIfAbsent(coding.getCode(), coding.getDisplay());
             }
         }
     }
 
-    private CodeSystem codeSystem(FhirNames.System of, Map<String, String> codes) {
+    private CodeSystem codeSystem(FhirNames.Codes of, Map<String, String> codes) {
         CodeSystem system = new CodeSystem();
         system.setId(of.id());
         system.setUrl(of.url())
@@ -149,7 +150,7 @@ class Vocabulary {
         return system;
     }
 
-    private ValueSet valueSet(FhirNames.System of) {
+    private ValueSet valueSet(FhirNames.Codes of) {
         ValueSet set = new ValueSet();
         set.setId(of.id());
         set.setUrl(valueSetUrl(of))
@@ -162,12 +163,12 @@ class Vocabulary {
         return set;
     }
 
-    private static String valueSetUrl(FhirNames.System of) {
+    private static String valueSetUrl(FhirNames.Codes of) {
         return FhirNames.BASE + "/ValueSet/" + of.id();
     }
 
-    private static String name(FhirNames.System of) {
-        return "Lexicor" + of.id().substring(0, 1).toUpperCase(java.util.Locale.ROOT)
+    private static String name(FhirNames.Codes of) {
+        return "Lexicor" + of.id().substring(0, 1).toUpperCase(Locale.ROOT)
                 + of.id().substring(1);
     }
 

@@ -36,4 +36,11 @@ record Sending(
         ARRIVED,
         REFUSED
     }
+
+    /** Whether a person may let it be tried now: it was tried, did not arrive, and who receives is the same. */
+    boolean mayBeTried(Optional<Receiver> now) {
+        return state != State.ARRIVED
+                && tries > 0
+                && now.map(Receiver::address).filter(receiver.address()::equals).isPresent();
+    }
 }

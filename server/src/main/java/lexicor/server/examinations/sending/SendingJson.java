@@ -28,7 +28,9 @@ record SendingJson(
             @NotNull(message = Receiver.ALLOWED) @Size(max = 300, message = "allowed: at most 300 characters")
             String address) {}
 
-    /** One that was asked for; see {@link Sending}. */
+    /**
+     * One that was asked for; see {@link Sending}. {@code mayBeTried} says whether a person may let it be tried now.
+     */
     @Schema(name = "SendingOneJson")
     record OneJson(
             UUID id,
@@ -41,7 +43,8 @@ record SendingJson(
             int tries,
             @Schema(nullable = true) Instant nextAt,
             @Schema(nullable = true) Instant doneAt,
-            String said) {}
+            String said,
+            boolean mayBeTried) {}
 
     /** @param withName whether the patient's name goes too */
     @Schema(name = "SendingRequest")

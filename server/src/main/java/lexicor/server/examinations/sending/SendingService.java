@@ -45,7 +45,7 @@ class SendingService {
     public SendingJson.ReceiverJson decide(SendingJson.ReceiverJson asked) {
         String address = asked.address().strip();
         if (address.isEmpty()) {
-            sendings.decide(Optional.empty());
+            sendings.decide(Optional.empty(), clock.instant());
             return receiver();
         }
         Receiver.fault(address).ifPresent(fault -> {
@@ -55,7 +55,7 @@ class SendingService {
         if (called.isEmpty()) {
             throw new BadInput("called", "allowed: 1 to 80 characters");
         }
-        sendings.decide(Optional.of(new Receiver(called, address)));
+        sendings.decide(Optional.of(new Receiver(called, address)), clock.instant());
         return receiver();
     }
 
@@ -70,11 +70,11 @@ class SendingService {
                 open ? record.holds(examination) : List.of(),
                 recorded.row().caseFile().name().isPresent(),
                 sendings.of(examination).stream()
-                        .map(each -> json(each, recorded))
+                        .map(each -> json(each, recorded, receiver))
                         .toList());
     }
 
-    private SendingJson.OneJson json(Sending sending, Recorded recorded) {
+    private SendingJson.OneJson json(Sending sending, Recorded recorded, Optional<Receiver> receiver) {
         int version = recorded.versions().signed().stream()
                 .filter(each -> each.getId().equals(sending.signature()))
                 .findFirst()
@@ -91,15 +91,15 @@ class SendingService {
                 sending.tries(),
                 sending.state() == Sending.State.WAITING ? sending.nextAt() : null,
                 sending.doneAt().orElse(null),
-                sending.said());
+                sending.said(),
+                sending.mayBeTried(receiver));
     }
 
     /** Lets the last signed version be sent. Asking for the same again changes nothing. */
     @Transactional
     public void ask(UUID examination, boolean withName) {
         Recorded recorded = examinations.examination(examination);
-        Receiver receiver = sendings.receiver()
-                .orElseThrow(() -> new Conflict("No receiver is named. An administrator names one in the setup."));
+        Receiver receiver = named();
         record.holds(examination); // refuses what may not leave
         Instant now = clock.instant();
         sendings.add(new Sending(
@@ -121,6 +121,11 @@ class SendingService {
     @Transactional
     public void again(UUID examination) {
         examinations.examination(examination);
-        sendings.again(examination, clock.instant());
+        sendings.again(examination, named(), clock.instant());
+    }
+
+    private Receiver named() {
+        return sendings.receiver()
+                .orElseThrow(() -> new Conflict("No receiver is named. An administrator names one in the setup."));
     }
 }

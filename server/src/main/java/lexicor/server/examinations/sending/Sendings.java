@@ -46,9 +46,17 @@ class Sendings {
                 .findFirst();
     }
 
-    /** Puts a receiver in the place of the one before; none sends nothing any more. */
-    void decide(Optional<Receiver> receiver) {
+    /**
+     * Puts a receiver in the place of the one before; without one nothing is sent any more. What waits for another
+     * address is given up.
+     */
+    void decide(Optional<Receiver> receiver, Instant now) {
         database.update("delete from receiver");
+        database.update(
+                "update sending set state = 'REFUSED', said = 'It does not receive any more.', done_at = ?"
+                        + " where state = 'WAITING' and address <> ?",
+                Timestamp.from(now),
+                receiver.map(Receiver::address).orElse(""));
         receiver.ifPresent(each -> database.update(
                 "insert into receiver (only_one, called, address) values (1, ?, ?)", each.called(), each.address()));
     }
@@ -106,12 +114,13 @@ class Sendings {
                 sending.id());
     }
 
-    /** Lets those of an examination that have not arrived be tried at once. */
-    void again(UUID examination, Instant now) {
+    /** Lets those of an examination that have not arrived at a receiver be tried at once. */
+    void again(UUID examination, Receiver receiver, Instant now) {
         database.update(
                 "update sending set state = 'WAITING', next_at = ?, done_at = null"
-                        + " where examination_id = ? and state <> 'ARRIVED'",
+                        + " where examination_id = ? and address = ? and state <> 'ARRIVED'",
                 Timestamp.from(now),
-                examination);
+                examination,
+                receiver.address());
     }
 }

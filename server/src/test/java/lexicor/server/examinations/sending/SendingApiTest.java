@@ -159,6 +159,20 @@ class SendingApiTest {
     }
 
     @Test
+    void a_receiver_that_is_taken_away_gets_nothing_more() {
+        sign();
+        ask();
+        receiver.todo(StandInReceiver.Fault.FAIL);
+        assertThat(tried().get("mayBeTried").asBoolean()).isTrue();
+        receiver.todo(StandInReceiver.Fault.NONE);
+        name("https://another.example/fhir", 200);
+        JsonNode givenUp = triedAgain();
+        assertThat(givenUp.get("state").asString()).isEqualTo("REFUSED");
+        assertThat(givenUp.get("mayBeTried").asBoolean()).isFalse();
+        assertThat(receiver.count()).isZero();
+    }
+
+    @Test
     void a_later_version_goes_by_itself_and_names_the_one_it_replaces() {
         sign();
         ask();
