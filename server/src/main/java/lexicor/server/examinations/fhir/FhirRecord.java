@@ -92,8 +92,7 @@ public class FhirRecord {
     }
 
     /**
-     * Everything that the signed examinations of a case give, the latest first; the person and the practitioners once.
-     * It stands in the audit as taken out.
+     * What each signed examination of a case gives, the latest first. It stands in the audit as taken out.
      *
      * @param what is asked for, such as a type of resource
      */
