@@ -23,7 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Everything of the clinic in one archive of open formats, written while it is read: one case at a time is in memory,
- * however many there are.
+ * however many there are. Each table reads the cases anew, so that nothing of a patient waits in a file of its own.
  */
 @Service
 class ClinicArchive {
