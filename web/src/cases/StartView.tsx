@@ -84,6 +84,7 @@ export function StartView() {
   const submit = (event: SyntheticEvent) => {
     event.preventDefault();
     const { region, side, worse } = draft;
+    const typed = draft.code?.trim();
     const details = detailsOf(draft.details);
     if (!region || !side || (side === "BOTH" && !worse) || "fault" in details) {
       setLocal({
@@ -95,7 +96,7 @@ export function StartView() {
     }
     start.mutate({
       id: draft.caseId,
-      code: draft.code?.trim() === "" ? undefined : draft.code?.trim(),
+      code: typed === "" ? undefined : typed,
       details: details.details,
       visit: {
         id: draft.visitId,

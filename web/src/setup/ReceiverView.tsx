@@ -21,7 +21,12 @@ export function ReceiverView() {
   return (
     <SetupPart
       title="Sending"
-      about="A server of FHIR R4, such as a hospital’s, to which therapists can send signed examinations. Without one, nothing ever leaves by itself."
+      about={
+        <>
+          A server of FHIR R4, such as a hospital’s, to which therapists can send signed examinations. Without one,
+          nothing ever leaves by itself.
+        </>
+      }
       shared={false}
     >
       <FormFault>{receiver.error?.message}</FormFault>

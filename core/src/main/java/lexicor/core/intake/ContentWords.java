@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
@@ -145,6 +147,20 @@ public record ContentWords(Map<String, String> words) {
                 .filter(entry -> entry.getKey().startsWith(prefix))
                 .map(entry -> new PartDefinition.Option(entry.getKey().substring(prefix.length()), entry.getValue()))
                 .toList();
+    }
+
+    /** Every question that some content asked, with the answers that it names; both in the order of their ids. */
+    public SortedMap<String, List<String>> questions() {
+        SortedMap<String, List<String>> questions = new TreeMap<>();
+        words.keySet().stream().sorted().forEach(key -> {
+            if (key.startsWith(QUESTION)) {
+                questions.computeIfAbsent(key.substring(QUESTION.length()), question -> new ArrayList<>());
+            } else if (key.startsWith(ANSWER)) {
+                String[] of = key.substring(ANSWER.length()).split("/", 2);
+                questions.computeIfAbsent(of[0], question -> new ArrayList<>()).add(of[1]);
+            }
+        });
+        return questions;
     }
 
     /** How a part of a test is called; its key in plain letters where no content ever named it. */

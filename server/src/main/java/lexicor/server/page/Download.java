@@ -25,12 +25,14 @@ public final class Download {
 
     /** An answer to which type and body are to be added. Signs that not every system takes in a name become lines. */
     public static ResponseEntity.BodyBuilder named(String name) {
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(name.replaceAll("[^A-Za-z0-9 .-]", "-"))
-                                .build()
-                                .toString());
+        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, disposition(name));
+    }
+
+    /** The same name for an answer that is written bit by bit: the value of its {@code Content-Disposition}. */
+    public static String disposition(String name) {
+        return ContentDisposition.attachment()
+                .filename(name.replaceAll("[^A-Za-z0-9 .-]", "-"))
+                .build()
+                .toString();
     }
 }

@@ -192,6 +192,7 @@ class FhirApiTest extends AtTheBench {
             assertThat(prediction.getProbabilityDecimalType().getValue().doubleValue())
                     .isCloseTo(100 * standing.get("now").asDouble(), within(0.005));
             assertThat(prediction.getExtension()).hasSize(1);
+            assertThat(prediction.getRationale()).doesNotContainPattern("\\b(0|100) in 100");
         });
         assertThat(ranking.getMethod().getText()).contains("evidence");
     }

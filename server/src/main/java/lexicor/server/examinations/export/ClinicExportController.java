@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.LocalDate;
 import lexicor.server.page.Download;
+import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -25,10 +26,8 @@ class ClinicExportController {
     public void clinic(HttpServletResponse response) throws IOException {
         archive.write(() -> {
             response.setContentType("application/zip");
-            Download.named("lexicor " + LocalDate.now(clock) + ".zip")
-                    .build()
-                    .getHeaders()
-                    .forEach((header, values) -> response.setHeader(header, values.get(0)));
+            response.setHeader(
+                    HttpHeaders.CONTENT_DISPOSITION, Download.disposition("lexicor " + LocalDate.now(clock) + ".zip"));
             return response.getOutputStream();
         });
     }

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.conclusion.Conclusion;
+import lexicor.core.posttest.Percent;
 import lexicor.server.examinations.assessment.StandingJson;
 import lexicor.server.examinations.record.ExaminationRow;
 import lexicor.server.examinations.weighing.ConclusionJson;
@@ -56,8 +57,7 @@ class ConclusionResources {
     }
 
     private static RiskAssessment ranking(VisitNames names, FindingResources.Found found) {
-        List<StandingJson> standings =
-                names.visit().snapshot().outputs().weighing().standings();
+        List<StandingJson> standings = names.outputs().weighing().standings();
         ExaminationRow.Revisions read = names.visit().signature().revisions();
         RiskAssessment ranking = new RiskAssessment()
                 .setStatus(RiskAssessment.RiskAssessmentStatus.FINAL)
@@ -93,13 +93,10 @@ class ConclusionResources {
     }
 
     private static String inWords(StandingJson standing) {
-        return standing.name() + ": " + whole(standing.now()) + " in 100, could be " + whole(standing.lower()) + " to "
-                + whole(standing.upper()) + "; " + whole(standing.before()) + " before the examination"
+        return standing.name() + ": " + Percent.of(standing.now()) + " in 100, could be " + Percent.of(standing.lower())
+                + " to "
+                + Percent.of(standing.upper()) + "; " + Percent.of(standing.before()) + " before the examination"
                 + (standing.informed() ? "" : "; no finding was weighed for it");
-    }
-
-    private static long whole(double chance) {
-        return Math.round(100 * chance);
     }
 
     private List<Condition> diagnoses(VisitNames names, Conclusion conclusion) {
@@ -120,7 +117,8 @@ class ConclusionResources {
             if (conclusion.confidence().isPresent()) {
                 diagnosis.addNote(new Annotation()
                         .setText("How sure the therapist is: "
-                                + whole(conclusion.confidence().getAsDouble()) + " in 100, " + conclusion.sureness()
+                                + Percent.of(conclusion.confidence().getAsDouble()) + " in 100, "
+                                + conclusion.sureness()
                                 + "."));
             }
             diagnoses.add(names.named(diagnosis, "diagnosis", "Working diagnosis: " + code.getText()));
@@ -137,13 +135,12 @@ class ConclusionResources {
     }
 
     private static Condition diagnosis(VisitNames names, CodeableConcept code, String status, String shown) {
-        ExaminationRow row = names.visit().recorded().row();
         return new Condition()
                 .setClinicalStatus(hl7("condition-clinical", "active", "Active"))
                 .setVerificationStatus(hl7("condition-ver-status", status, shown))
                 .addCategory(hl7("condition-category", "encounter-diagnosis", "Encounter Diagnosis"))
                 .setCode(code)
-                .addBodySite(FhirNames.site(row.region(), row.side()))
+                .addBodySite(names.site())
                 .setSubject(names.patient())
                 .setEncounter(names.encounter())
                 .setRecordedDate(names.signed())
@@ -153,7 +150,7 @@ class ConclusionResources {
 
     private static ClinicalImpression impression(
             VisitNames names, Conclusion conclusion, List<Condition> diagnoses, FindingResources.Found found) {
-        List<String> lines = names.visit().snapshot().outputs().report().conclusion();
+        List<String> lines = names.outputs().report().conclusion();
         ClinicalImpression impression = new ClinicalImpression()
                 .setStatus(ClinicalImpression.ClinicalImpressionStatus.COMPLETED)
                 .setSubject(names.patient())
@@ -180,10 +177,9 @@ class ConclusionResources {
     private List<ServiceRequest> proposals(VisitNames names, Conclusion conclusion) {
         List<ServiceRequest> proposals = new ArrayList<>();
         for (ConditionId step : conclusion.steps()) {
-            Optional<ConclusionJson.ToSettleJson> settles =
-                    names.visit().snapshot().outputs().conclusion().toSettle().stream()
-                            .filter(each -> each.conditionId().equals(step.value()))
-                            .findFirst();
+            Optional<ConclusionJson.ToSettleJson> settles = names.outputs().conclusion().toSettle().stream()
+                    .filter(each -> each.conditionId().equals(step.value()))
+                    .findFirst();
             settles.ifPresent(each -> proposals.add(names.named(
                     proposal(names, each.by())
                             .addReasonCode(FhirNames.condition(step, each.name()))

@@ -80,6 +80,24 @@ public final class FhirNames {
         return new CodeableConcept(new Coding(HL7 + system, code, display));
     }
 
+    /** The type of a document that says what an examination came to. */
+    static CodeableConcept consultNote() {
+        return new CodeableConcept(new Coding(LOINC, "11488-4", "Consult note"));
+    }
+
+    static CodeableConcept test(ExaminationTest test) {
+        return concept(Codes.TEST, test.id().value(), test.name());
+    }
+
+    /** A way of doing a test other than the usual one. */
+    static CodeableConcept way(TestId test, String way, String called) {
+        return concept(Codes.WAY, test + "." + way, called);
+    }
+
+    static CodeableConcept question(String id, ContentWords words) {
+        return concept(Codes.QUESTION, id, words.question(id));
+    }
+
     static CodeableConcept condition(ConditionId id, String name) {
         return concept(Codes.CONDITION, id.value(), name);
     }

@@ -78,12 +78,23 @@ public class FhirRecord {
     }
 
     private SignedVisit signed(UUID examination) {
+        return results.lastSigned(leaving(examination)).orElseThrow();
+    }
+
+    /** Id of the last signature of an examination that may leave; refused as {@link #document} is. */
+    public UUID signature(UUID examination) {
+        return leaving(examination).versions().last().orElseThrow().getId();
+    }
+
+    private Recorded leaving(UUID examination) {
         Recorded recorded = examinations.examination(examination);
         if (hidden(recorded)) {
             throw new Conflict("This examination is hidden from you until you have signed yours of the same day.");
         }
-        return results.lastSigned(recorded)
-                .orElseThrow(() -> new Conflict("Only a signed examination leaves as FHIR. Sign it first."));
+        if (recorded.versions().last().isEmpty()) {
+            throw new Conflict("Only a signed examination leaves as FHIR. Sign it first.");
+        }
+        return recorded;
     }
 
     /** The id of a case by its code; empty where there is none. */
@@ -132,7 +143,7 @@ public class FhirRecord {
                 .map(name -> VisitNames.practitioner(name, people.name(name)));
     }
 
-    static NotFound missing(String type, String id) {
+    private static NotFound missing(String type, String id) {
         return new NotFound("There is no " + type + " " + id + " of a signed examination.");
     }
 

@@ -4,6 +4,7 @@ import static lexicor.server.examinations.fhir.FhirNames.concept;
 import static lexicor.server.examinations.fhir.FhirNames.hl7;
 
 import java.util.ArrayList;
+import java.util.Date;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,7 +19,7 @@ import lexicor.core.examination.Reading;
 import lexicor.core.examination.TestReading;
 import lexicor.core.intake.ContentWords;
 import lexicor.server.examinations.assessment.Assessments;
-import lexicor.server.examinations.record.ExaminationRow;
+import lexicor.server.examinations.paper.FindingsNote;
 import lexicor.server.examinations.record.Recorded;
 import lexicor.server.examinations.weighing.WeighingJson;
 import lexicor.server.words.Words;
@@ -29,7 +30,6 @@ import org.hl7.fhir.r4.model.Extension;
 import org.hl7.fhir.r4.model.IntegerType;
 import org.hl7.fhir.r4.model.Observation;
 import org.hl7.fhir.r4.model.PositiveIntType;
-import org.hl7.fhir.r4.model.Quantity;
 import org.hl7.fhir.r4.model.StringType;
 import org.hl7.fhir.r4.model.Type;
 import org.springframework.stereotype.Component;
@@ -50,11 +50,13 @@ class FindingResources {
             concept(FhirNames.Codes.DERIVED, "force-of-other-side", "Force in percent of the other side");
 
     private final Assessments assessments;
+    private final FindingsNote note;
     private final Catalogue catalogue;
     private final ContentWords words;
 
-    FindingResources(Assessments assessments, Catalogue catalogue, ContentWords words) {
+    FindingResources(Assessments assessments, FindingsNote note, Catalogue catalogue, ContentWords words) {
         this.assessments = assessments;
+        this.note = note;
         this.catalogue = catalogue;
         this.words = words;
     }
@@ -97,35 +99,30 @@ class FindingResources {
     }
 
     private Observation finding(Attempt attempt, Command entry, VisitNames names) {
-        ExaminationRow row = names.visit().recorded().row();
         ExaminationTest test = catalogue.test(attempt.test());
-        CodeableConcept site = FhirNames.site(row.region(), attempt.side());
-        List<String> said = new ArrayList<>();
+        CodeableConcept site = FhirNames.site(names.row().region(), attempt.side());
         Observation finding = new Observation();
         for (Part part : attempt.parts()) {
-            CodeableConcept code = FhirNames.part(test.id(), part.key(), words);
-            Type value = value(test.id(), part);
-            said.add(code.getText() + " " + inWords(value));
-            finding.addComponent(
-                    circumstances(new Observation.ObservationComponentComponent(code).setValue(value), part.context()));
+            finding.addComponent(circumstances(
+                    new Observation.ObservationComponentComponent(FhirNames.part(test.id(), part.key(), words))
+                            .setValue(value(test.id(), part)),
+                    part.context()));
         }
         if (attempt.leftOut()) {
             finding.setDataAbsentReason(hl7("data-absent-reason", "not-performed", "Not Performed"));
         }
         test.wayInWords(attempt.variant())
-                .ifPresent(way ->
-                        finding.setMethod(concept(FhirNames.Codes.WAY, attempt.test() + "." + attempt.variant(), way)));
+                .ifPresent(way -> finding.setMethod(FhirNames.way(test.id(), attempt.variant(), way)));
         common(finding, names)
-                .setCode(concept(FhirNames.Codes.TEST, test.id().value(), test.name()))
+                .setCode(FhirNames.test(test))
                 .setBodySite(site)
-                .setEffective(at(entry))
+                .setEffective(new DateTimeType(Date.from(entry.at())))
                 .addPerformer(VisitNames.practitionerOf(entry.author()));
         return names.named(
-                finding, "finding", attempt.id(), test.name() + ", " + site.getText() + ": " + String.join(", ", said));
-    }
-
-    private static DateTimeType at(Command entry) {
-        return new DateTimeType(VisitNames.date(entry.at()));
+                finding,
+                "finding",
+                attempt.id(),
+                test.name() + ", " + site.getText() + ": " + note.response(test, attempt));
     }
 
     private static Observation common(Observation observation, VisitNames names) {
@@ -143,13 +140,6 @@ class FindingResources {
         return part instanceof Part.Chosen chosen
                 ? FhirNames.answer(test, part.key(), chosen.choice(), words)
                 : new StringType(((Part.Said) part).text());
-    }
-
-    private static String inWords(Type value) {
-        if (value instanceof Quantity measured) {
-            return measured.getValue().toPlainString() + " " + measured.getUnit();
-        }
-        return value instanceof CodeableConcept chosen ? Words.inSentence(chosen.getText()) : value.primitiveValue();
     }
 
     private static Observation.ObservationComponentComponent circumstances(
@@ -186,17 +176,13 @@ class FindingResources {
         String condition = catalogue.condition(reading.condition()).name();
         Observation observation = common(new Observation(), names)
                 .setCode(FhirNames.criterion(test, reading.criterion()))
-                .setBodySite(FhirNames.site(
-                        names.visit().recorded().row().region(),
-                        names.visit().recorded().row().side()))
+                .setBodySite(names.site())
                 .setEffective(new DateTimeType(names.signed()))
                 .addPerformer(names.signer());
         if (reading.definite()) {
             boolean positive = reading.result() == Reading.Result.POSITIVE;
-            CodeableConcept result = new CodeableConcept(new Coding(
-                    "http://terminology.hl7.org/CodeSystem/v3-ObservationInterpretation",
-                    positive ? "POS" : "NEG",
-                    positive ? "Positive" : "Negative"));
+            CodeableConcept result =
+                    hl7("v3-ObservationInterpretation", positive ? "POS" : "NEG", positive ? "Positive" : "Negative");
             observation.setValue(result).addInterpretation(result);
         } else {
             observation.setDataAbsentReason(
@@ -216,8 +202,7 @@ class FindingResources {
 
     private List<Observation> derived(Map<TestId, List<Observation>> byTest, VisitNames names) {
         List<Observation> derived = new ArrayList<>();
-        for (WeighingJson.TestState state :
-                names.visit().snapshot().outputs().weighing().tests()) {
+        for (WeighingJson.TestState state : names.outputs().weighing().tests()) {
             if (state.force() != null && state.force().percent() != null) {
                 TestId test = TestId.of(state.testId());
                 String name = catalogue.test(test).name();
@@ -238,12 +223,11 @@ class FindingResources {
     }
 
     private Observation pain(double now, VisitNames names) {
-        ExaminationRow row = names.visit().recorded().row();
         Observation pain = common(new Observation(), names)
-                .setCode(concept(FhirNames.Codes.QUESTION, PAIN_NOW, words.question(PAIN_NOW))
+                .setCode(FhirNames.question(PAIN_NOW, words)
                         .addCoding(new Coding(FhirNames.LOINC, PAIN_CODE, PAIN_NAME)))
-                .setEffective(new DateTimeType(VisitNames.date(row.startedAt())))
-                .addPerformer(VisitNames.practitionerOf(row.author()))
+                .setEffective(new DateTimeType(Date.from(names.row().startedAt())))
+                .addPerformer(VisitNames.practitionerOf(names.row().author()))
                 .setValue(new IntegerType((int) Math.round(now)));
         pain.setCategory(List.of(hl7("observation-category", "survey", "Survey")));
         return names.named(pain, "pain", words.question(PAIN_NOW) + ": " + Math.round(now) + " of 10");

@@ -80,12 +80,16 @@ final class RecordProviders {
         try {
             return UUID.fromString(id);
         } catch (IllegalArgumentException none) {
-            throw new ResourceNotFoundException("There is no Patient " + id + " on this server.");
+            throw none("Patient", id);
         }
     }
 
+    private static ResourceNotFoundException none(String type, String id) {
+        return new ResourceNotFoundException("There is no " + type + " " + id + " on this server.");
+    }
+
     private static IBundleProvider bundle(Stream<? extends Resource> resources) {
-        return new SimpleBundleProvider(List.copyOf(resources.toList()));
+        return new SimpleBundleProvider(resources.toList());
     }
 
     /** Resources of examinations: read by id, searched by patient. */
@@ -108,13 +112,9 @@ final class RecordProviders {
         @Read
         public IBaseResource read(@IdParam IdType id) {
             String part = id.getIdPart();
-            return asked(() -> {
-                try {
-                    return record.ofVisit(VisitNames.visitOf(part), type.getSimpleName(), part);
-                } catch (IllegalArgumentException foreign) {
-                    throw FhirRecord.missing(type.getSimpleName(), part);
-                }
-            });
+            String name = type.getSimpleName();
+            UUID visit = VisitNames.visitOf(part).orElseThrow(() -> none(name, part));
+            return asked(() -> record.ofVisit(visit, name, part));
         }
 
         Stream<T> ofPatient(ReferenceParam patient) {
@@ -248,9 +248,7 @@ final class RecordProviders {
         /** The practitioner of an id. */
         @Read
         public Practitioner read(@IdParam IdType id) {
-            return record.practitioner(id.getIdPart())
-                    .orElseThrow(() -> new ResourceNotFoundException(
-                            "There is no Practitioner " + id.getIdPart() + " on this server."));
+            return record.practitioner(id.getIdPart()).orElseThrow(() -> none("Practitioner", id.getIdPart()));
         }
     }
 
@@ -279,8 +277,7 @@ final class RecordProviders {
         public IBaseResource read(@IdParam IdType id) {
             return all().filter(each -> each.getIdPart().equals(id.getIdPart()))
                     .findFirst()
-                    .orElseThrow(() -> new ResourceNotFoundException(
-                            "There is no " + type.getSimpleName() + " " + id.getIdPart() + " on this server."));
+                    .orElseThrow(() -> none(type.getSimpleName(), id.getIdPart()));
         }
 
         /** Those of an address, or all. */

@@ -66,13 +66,13 @@ class VisitDocuments {
 
     private Composition composition(VisitNames names, VisitResources.Whole whole, DocumentReference report) {
         SignatureRow signature = names.visit().signature();
-        Snapshot.Outputs signed = names.visit().snapshot().outputs();
+        Snapshot.Outputs signed = names.outputs();
         Composition composition = new Composition()
                 .setStatus(
                         signature.version() == 1
                                 ? Composition.CompositionStatus.FINAL
                                 : Composition.CompositionStatus.AMENDED)
-                .setType(new CodeableConcept(new Coding(FhirNames.LOINC, "11488-4", "Consult note")))
+                .setType(FhirNames.consultNote())
                 .setSubject(names.patient())
                 .setEncounter(names.encounter())
                 .setDate(names.signed())
@@ -81,7 +81,7 @@ class VisitDocuments {
         composition
                 .getIdentifier()
                 .setSystem(FhirNames.EXAMINATION)
-                .setValue(names.visit().recorded().row().getId().toString());
+                .setValue(names.row().getId().toString());
         names.visit().recorded().versions().signed().stream()
                 .filter(earlier -> earlier.version() == signature.version() - 1)
                 .forEach(earlier -> composition
@@ -143,8 +143,7 @@ class VisitDocuments {
     }
 
     private static String words(List<? extends DomainResource> resources) {
-        return String.join(
-                "\n", resources.stream().map(each -> VisitNames.words(each)).toList());
+        return String.join("\n", resources.stream().map(VisitNames::words).toList());
     }
 
     /** A section is left out where it says nothing. */
@@ -158,11 +157,11 @@ class VisitDocuments {
     }
 
     private DocumentReference report(VisitNames names) {
-        Snapshot.Outputs signed = names.visit().snapshot().outputs();
+        Snapshot.Outputs signed = names.outputs();
         DocumentReference report = new DocumentReference()
                 .setStatus(Enumerations.DocumentReferenceStatus.CURRENT)
                 .setDocStatus(DocumentReference.ReferredDocumentStatus.FINAL)
-                .setType(new CodeableConcept(new Coding(FhirNames.LOINC, "11488-4", "Consult note")))
+                .setType(FhirNames.consultNote())
                 .setSubject(names.patient())
                 .setDate(names.signed())
                 .addAuthor(names.signer());
@@ -193,7 +192,7 @@ class VisitDocuments {
         return names.named(
                 provenance,
                 "signature",
-                names.visit().snapshot().outputs().report().standing()
+                names.outputs().report().standing()
                         + (row.enteredBy().isEmpty() ? "" : "\nEntered by " + String.join(", ", row.enteredBy())));
     }
 

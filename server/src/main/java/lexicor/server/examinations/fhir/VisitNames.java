@@ -1,10 +1,15 @@
 package lexicor.server.examinations.fhir;
 
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
 import java.util.Date;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import lexicor.server.examinations.record.ExaminationRow;
 import lexicor.server.examinations.signing.SignedVisit;
+import lexicor.server.examinations.signing.Snapshot;
+import org.hl7.fhir.r4.model.CodeableConcept;
 import org.hl7.fhir.r4.model.DomainResource;
 import org.hl7.fhir.r4.model.HumanName;
 import org.hl7.fhir.r4.model.Narrative;
@@ -20,18 +25,16 @@ import org.hl7.fhir.utilities.xhtml.XhtmlNode;
  */
 record VisitNames(SignedVisit visit) {
 
-    private static final int LONGEST = 12;
+    /** Letters that tell resources of one kind apart within an examination. */
+    private static final int LETTERS = 12;
 
-    /** Hexadecimal letters of an id. */
-    static final int VISIT_LETTERS = 32;
+    private static final Pattern OF_VISIT =
+            Pattern.compile("([0-9a-f]{8})([0-9a-f]{4})([0-9a-f]{4})([0-9a-f]{4})([0-9a-f]{12})-.+");
 
-    /** The examination that an id of a resource begins with, or {@link IllegalArgumentException}. */
-    static UUID visitOf(String id) {
-        if (id.length() <= VISIT_LETTERS || !id.matches("[0-9a-f]{32}-.*")) {
-            throw new IllegalArgumentException("'" + id + "' is no id of a resource here");
-        }
-        return UUID.fromString(
-                id.substring(0, VISIT_LETTERS).replaceFirst("(.{8})(.{4})(.{4})(.{4})(.{12})", "$1-$2-$3-$4-$5"));
+    /** The examination that an id of a resource begins with; empty where it is none of these. */
+    static Optional<UUID> visitOf(String id) {
+        Matcher visit = OF_VISIT.matcher(id);
+        return visit.matches() ? Optional.of(UUID.fromString(visit.replaceFirst("$1-$2-$3-$4-$5"))) : Optional.empty();
     }
 
     /** Id of somebody who examined or signed. */
@@ -49,7 +52,7 @@ record VisitNames(SignedVisit visit) {
     }
 
     private String id(String suffix) {
-        return hex(visit.recorded().row().getId()) + "-" + suffix;
+        return hex(row().getId()) + "-" + suffix;
     }
 
     private static String hex(UUID id) {
@@ -63,7 +66,7 @@ record VisitNames(SignedVisit visit) {
 
     /** Of which there are several, told apart by the id of what they stand for. */
     <T extends DomainResource> T named(T resource, String kind, UUID of, String words) {
-        return named(resource, kind + "-" + hex(of).substring(0, LONGEST), words);
+        return named(resource, kind + "-" + hex(of).substring(0, LETTERS), words);
     }
 
     /** Of which there are several, told apart by names. */
@@ -103,7 +106,7 @@ record VisitNames(SignedVisit visit) {
     }
 
     Reference patient() {
-        return new Reference("Patient/" + visit.recorded().row().caseFile().id());
+        return new Reference("Patient/" + row().caseFile().id());
     }
 
     Reference encounter() {
@@ -119,10 +122,20 @@ record VisitNames(SignedVisit visit) {
     }
 
     Date signed() {
-        return date(visit.signature().at());
+        return Date.from(visit.signature().at());
     }
 
-    static Date date(Instant at) {
-        return Date.from(at);
+    ExaminationRow row() {
+        return visit.recorded().row();
+    }
+
+    /** What came out when it was signed. */
+    Snapshot.Outputs outputs() {
+        return visit.snapshot().outputs();
+    }
+
+    /** The joint and the side in question. */
+    CodeableConcept site() {
+        return FhirNames.site(row().region(), row().side());
     }
 }

@@ -1,5 +1,7 @@
 package lexicor.server.examinations.fhir;
 
+import static lexicor.server.examinations.fhir.FhirNames.hl7;
+
 import java.util.ArrayList;
 import java.util.Date;
 import java.util.LinkedHashSet;
@@ -109,7 +111,7 @@ class VisitResources {
 
     private static Patient patient(VisitNames names, boolean withName) {
         Snapshot.Inputs signed = names.visit().snapshot().inputs();
-        ExaminationRow row = names.visit().recorded().row();
+        ExaminationRow row = names.row();
         Patient patient = new Patient();
         patient.addIdentifier().setSystem(FhirNames.CASE).setValue(signed.caseCode());
         if (withName && signed.name() != null) {
@@ -130,7 +132,7 @@ class VisitResources {
     private List<Practitioner> practitioners(VisitNames names) {
         SignatureRow signature = names.visit().signature();
         Set<String> signInNames = new LinkedHashSet<>(List.of(signature.author()));
-        signInNames.add(names.visit().recorded().row().author());
+        signInNames.add(names.row().author());
         signInNames.addAll(names.visit().recorded().findingsBy());
         return signInNames.stream()
                 .map(each -> VisitNames.practitioner(
@@ -139,33 +141,31 @@ class VisitResources {
     }
 
     private static Encounter encounter(VisitNames names) {
-        ExaminationRow row = names.visit().recorded().row();
-        Date began = VisitNames.date(row.startedAt());
+        ExaminationRow row = names.row();
         Encounter encounter = new Encounter()
                 .setStatus(Encounter.EncounterStatus.FINISHED)
-                .setClass_(new Coding("http://terminology.hl7.org/CodeSystem/v3-ActCode", "AMB", "ambulatory"))
+                .setClass_(hl7("v3-ActCode", "AMB", "ambulatory").getCodingFirstRep())
                 .setSubject(names.patient())
-                .setPeriod(new Period().setStart(began).setEnd(names.signed()));
+                .setPeriod(new Period().setStart(Date.from(row.startedAt())).setEnd(names.signed()));
         encounter
                 .addIdentifier()
                 .setSystem(FhirNames.EXAMINATION)
                 .setValue(row.getId().toString());
-        encounter.addReasonCode(FhirNames.site(row.region(), row.side()));
+        encounter.addReasonCode(names.site());
         encounter.addParticipant().setIndividual(VisitNames.practitionerOf(row.author()));
         return names.named(
                 encounter,
                 "visit",
-                "Examination of the " + FhirNames.site(row.region(), row.side()).getText() + " on "
-                        + Words.day(row.startedAt()));
+                "Examination of the " + names.site().getText() + " on " + Words.day(row.startedAt()));
     }
 
     private QuestionnaireResponse story(VisitNames names) {
-        ExaminationRow row = names.visit().recorded().row();
+        ExaminationRow row = names.row();
         QuestionnaireResponse story = new QuestionnaireResponse()
                 .setStatus(QuestionnaireResponse.QuestionnaireResponseStatus.COMPLETED)
                 .setSubject(names.patient())
                 .setEncounter(names.encounter())
-                .setAuthored(VisitNames.date(row.startedAt()))
+                .setAuthored(Date.from(row.startedAt()))
                 .setAuthor(VisitNames.practitionerOf(row.author()));
         List<String> lines = new ArrayList<>();
         for (Answer answer : names.visit().recorded().told().answers()) {

@@ -27,9 +27,6 @@ import org.springframework.stereotype.Component;
 @Component
 class Vocabulary {
 
-    private static final String ANSWER_WORDS = "answer/";
-    private static final String QUESTION_WORDS = "question/";
-
     private final Catalogue catalogue;
     private final ContentWords words;
 
@@ -89,15 +86,10 @@ class Vocabulary {
                         add(codes, FhirNames.site(region, side));
                     }
                 });
-        words.words().keySet().forEach(key -> {
-            if (key.startsWith(ANSWER_WORDS)) {
-                String[] of = key.substring(ANSWER_WORDS.length()).split("/", 2);
-                add(codes, FhirNames.told(of[0], of[1], words));
-            } else if (key.startsWith(QUESTION_WORDS)) {
-                String question = key.substring(QUESTION_WORDS.length());
-                add(codes, FhirNames.concept(FhirNames.Codes.QUESTION, question, words.question(question)));
-                add(codes, FhirNames.told(question, IntakeForm.NONE, words));
-            }
+        words.questions().forEach((question, answers) -> {
+            add(codes, FhirNames.question(question, words));
+            add(codes, FhirNames.told(question, IntakeForm.NONE, words));
+            answers.forEach(answer -> add(codes, FhirNames.told(question, answer, words)));
         });
         add(codes, FindingResources.FORCE_OF_OTHER_SIDE);
         add(codes, ConclusionResources.METHOD);
@@ -105,15 +97,11 @@ class Vocabulary {
     }
 
     private void test(ExaminationTest test, Map<FhirNames.Codes, Map<String, String>> codes) {
-        add(codes, FhirNames.concept(FhirNames.Codes.TEST, test.id().value(), test.name()));
+        add(codes, FhirNames.test(test));
         test.conduct().ways().stream()
                 .skip(1)
-                .forEach(way ->
-                        add(codes, FhirNames.concept(FhirNames.Codes.WAY, test.id() + "." + way.value(), way.label())));
-        test.conduct()
-                .variants()
-                .forEach(way ->
-                        add(codes, FhirNames.concept(FhirNames.Codes.WAY, test.id() + "." + way.value(), way.label())));
+                .forEach(way -> add(codes, FhirNames.way(test.id(), way.value(), way.label())));
+        test.conduct().variants().forEach(way -> add(codes, FhirNames.way(test.id(), way.value(), way.label())));
         for (PartDefinition part : test.parts()) {
             add(codes, FhirNames.part(test.id(), part.key(), words));
             List<PartDefinition.Option> options = part instanceof PartDefinition.Choice choice

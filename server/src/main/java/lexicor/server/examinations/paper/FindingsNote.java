@@ -37,7 +37,7 @@ import org.springframework.stereotype.Component;
  * Writes what the hands found: findings in full, sheets that were all normal in a line, what was not done at the end.
  */
 @Component
-class FindingsNote {
+public class FindingsNote {
 
     private final Catalogue catalogue;
     private final ContentWords words;
@@ -173,7 +173,8 @@ class FindingsNote {
                 false);
     }
 
-    private String response(ExaminationTest test, Attempt attempt) {
+    /** What one go at a test came to, as a colleague writes it. */
+    public String response(ExaminationTest test, Attempt attempt) {
         List<String> said = new ArrayList<>();
         for (PartDefinition definition : test.parts()) {
             List<String> given = attempt.parts().stream()

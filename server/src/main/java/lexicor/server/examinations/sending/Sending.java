@@ -37,6 +37,11 @@ record Sending(
         REFUSED
     }
 
+    /** Whether it is this version on its way to this receiver. */
+    boolean is(UUID version, Receiver to) {
+        return signature.equals(version) && receiver.address().equals(to.address());
+    }
+
     /** Whether a person may let it be tried now: it was tried, did not arrive, and who receives is the same. */
     boolean mayBeTried(Optional<Receiver> now) {
         return state != State.ARRIVED

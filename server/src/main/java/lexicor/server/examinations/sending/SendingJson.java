@@ -11,7 +11,7 @@ import java.util.UUID;
  * Where an examination can go, and what became of what was asked for.
  *
  * @param receiver absent where none is named
- * @param holds what a document would hold, in lines; empty where there is none
+ * @param holds what a document would hold, in lines; empty where none can be asked for any more
  * @param nameStored whether the patient's name could go too
  * @param sent the last asked for first
  */

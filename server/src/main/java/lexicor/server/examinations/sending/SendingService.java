@@ -63,15 +63,17 @@ class SendingService {
     public SendingJson of(UUID examination) {
         Recorded recorded = examinations.examination(examination);
         Optional<Receiver> receiver = sendings.receiver();
-        boolean open = receiver.isPresent() && recorded.versions().last().isPresent();
+        List<Sending> asked = sendings.of(examination);
+        boolean open = recorded.versions()
+                .last()
+                .flatMap(last -> receiver.filter(each -> asked.stream().noneMatch(one -> one.is(last.getId(), each))))
+                .isPresent();
         return new SendingJson(
                 receiver.map(each -> new SendingJson.ReceiverJson(each.called(), each.address()))
                         .orElse(null),
                 open ? record.holds(examination) : List.of(),
                 recorded.row().caseFile().name().isPresent(),
-                sendings.of(examination).stream()
-                        .map(each -> json(each, recorded, receiver))
-                        .toList());
+                asked.stream().map(each -> json(each, recorded, receiver)).toList());
     }
 
     private SendingJson.OneJson json(Sending sending, Recorded recorded, Optional<Receiver> receiver) {
@@ -98,14 +100,13 @@ class SendingService {
     /** Lets the last signed version be sent. Asking for the same again changes nothing. */
     @Transactional
     public void ask(UUID examination, boolean withName) {
-        Recorded recorded = examinations.examination(examination);
         Receiver receiver = named();
-        record.holds(examination); // refuses what may not leave
+        UUID signature = record.signature(examination);
         Instant now = clock.instant();
         sendings.add(new Sending(
                 UUID.randomUUID(),
                 examination,
-                recorded.versions().last().orElseThrow().getId(),
+                signature,
                 receiver,
                 withName,
                 CurrentUser.isHere(),

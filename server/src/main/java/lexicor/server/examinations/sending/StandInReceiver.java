@@ -29,7 +29,7 @@ public final class StandInReceiver implements AutoCloseable {
     private static final int NOT_STARTED = 4;
     private static final int USUAL_PORT = 8090;
     private static final int SLOW_SECONDS = 45;
-    private static final int NONE = -1;
+    private static final int NO_BODY = -1;
     private static final String PORT = "--port=";
     private static final String FAULT = "--fault=";
 
@@ -108,7 +108,8 @@ public final class StandInReceiver implements AutoCloseable {
         return "http://localhost:" + server.getAddress().getPort() + "/fhir";
     }
 
-    public void todo(Fault next) {
+    /** Lets it do something amiss from now on. */
+    public void fault(Fault next) {
         fault = next;
     }
 
@@ -150,10 +151,8 @@ public final class StandInReceiver implements AutoCloseable {
         String place;
         synchronized (kept) {
             known = ("identifier=" + identifier).equals(condition) && kept.containsKey(identifier);
-            if (!known) {
-                kept.put(unique(identifier), "Bundle/" + (kept.size() + 1));
-            }
-            place = kept.get(identifier);
+            place = known ? kept.get(identifier) : "Bundle/" + (kept.size() + 1);
+            kept.put(known ? identifier : unique(identifier), place);
         }
         out.println((known ? "had already: " : "took: ") + place + ", "
                 + document.getEntry().stream()
@@ -170,7 +169,7 @@ public final class StandInReceiver implements AutoCloseable {
             pause();
         }
         exchange.getResponseHeaders().set("Location", place);
-        exchange.sendResponseHeaders(known ? 200 : 201, NONE);
+        exchange.sendResponseHeaders(known ? 200 : 201, NO_BODY);
     }
 
     /** The name under which a document is kept: its identifier, with a mark where it came twice without a condition. */

@@ -120,7 +120,7 @@ class SendingApiTest {
     void an_answer_that_was_lost_does_not_make_a_second_one() {
         sign();
         ask();
-        receiver.todo(StandInReceiver.Fault.LOSE);
+        receiver.fault(StandInReceiver.Fault.LOSE);
         JsonNode lost = tried();
         assertThat(lost.get("state").asString()).isEqualTo("WAITING");
         assertThat(lost.get("said").asString()).isEqualTo("The line broke before it answered.");
@@ -128,7 +128,7 @@ class SendingApiTest {
                         Instant.now(), Instant.parse(lost.get("nextAt").asString())))
                 .isBetween(Duration.ofSeconds(30), Duration.ofSeconds(61));
         assertThat(tried().get("tries").asInt()).as("not before its time").isEqualTo(1);
-        receiver.todo(StandInReceiver.Fault.NONE);
+        receiver.fault(StandInReceiver.Fault.NONE);
         assertThat(triedAgain().get("state").asString()).isEqualTo("ARRIVED");
         assertThat(receiver.count()).isEqualTo(1);
     }
@@ -137,11 +137,11 @@ class SendingApiTest {
     void a_refusal_is_said_in_the_receivers_words_and_can_be_tried_again() {
         sign();
         ask();
-        receiver.todo(StandInReceiver.Fault.REFUSE);
+        receiver.fault(StandInReceiver.Fault.REFUSE);
         JsonNode refused = tried();
         assertThat(refused.get("state").asString()).isEqualTo("REFUSED");
         assertThat(refused.get("said").asString()).isEqualTo("422 This receiver takes no documents of this kind.");
-        receiver.todo(StandInReceiver.Fault.NONE);
+        receiver.fault(StandInReceiver.Fault.NONE);
         assertThat(triedAgain().get("state").asString()).isEqualTo("ARRIVED");
     }
 
@@ -149,7 +149,7 @@ class SendingApiTest {
     void a_receiver_that_fails_or_is_not_there_is_tried_later() {
         sign();
         ask();
-        receiver.todo(StandInReceiver.Fault.FAIL);
+        receiver.fault(StandInReceiver.Fault.FAIL);
         assertThat(tried().get("state").asString()).isEqualTo("WAITING");
         receiver.close();
         JsonNode gone = triedAgain();
@@ -162,9 +162,9 @@ class SendingApiTest {
     void a_receiver_that_is_taken_away_gets_nothing_more() {
         sign();
         ask();
-        receiver.todo(StandInReceiver.Fault.FAIL);
+        receiver.fault(StandInReceiver.Fault.FAIL);
         assertThat(tried().get("mayBeTried").asBoolean()).isTrue();
-        receiver.todo(StandInReceiver.Fault.NONE);
+        receiver.fault(StandInReceiver.Fault.NONE);
         name("https://another.example/fhir", 200);
         JsonNode givenUp = triedAgain();
         assertThat(givenUp.get("state").asString()).isEqualTo("REFUSED");
