@@ -1,5 +1,6 @@
 package lexicor.server;
 
+import lexicor.core.assessment.VisitAssessor;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.CatalogueReader;
 import lexicor.core.intake.ContentWords;
@@ -34,6 +35,11 @@ class CoreContent {
     @Bean
     IntakeForm intakeForm(Catalogue catalogue) {
         return IntakeForm.shipped(catalogue);
+    }
+
+    @Bean
+    VisitAssessor visitAssessor(Catalogue catalogue, IntakeForm form) {
+        return new VisitAssessor(catalogue, form);
     }
 
     @Bean

@@ -20,8 +20,15 @@ import lexicor.core.examination.History;
 /** Draws together what follows from the answers of an intake. Nothing here asks the clock. */
 public final class IntakeFolder {
 
-    static final String RED_FLAGS = "red-flags";
-    static final String FACTS = "facts";
+    /** The question about red flags. */
+    public static final String RED_FLAGS = "red-flags";
+
+    /** The question about what locks tests. */
+    public static final String FACTS = "facts";
+
+    /** Before the fact whose day is asked. */
+    public static final String FACT_DATE = "fact-date:";
+
     static final String LOAD = "load";
     static final String NO_TINGLING = "tingling-areas:" + IntakeForm.NONE;
 
@@ -143,11 +150,11 @@ public final class IntakeFolder {
         form.follows().stream().filter(follows -> follows.holds(told)).forEach(follows -> holding.add(follows.fact()));
         for (String fact : holding) {
             if (asked.contains(fact)) {
-                Optional<LocalDate> day = told.answer("fact-date:" + fact)
+                Optional<LocalDate> day = told.answer(FACT_DATE + fact)
                         .flatMap(heard -> heard.answer().on());
                 if (day.isPresent() && day.get().isAfter(today)) {
                     faults.add(new IntakeState.Fault(
-                            "fact-date:" + fact,
+                            FACT_DATE + fact,
                             "This day lies ahead. Allowed: up to today, " + today
                                     + ". Until it is put right, the tests stay locked."));
                     day = Optional.empty();

@@ -104,6 +104,32 @@ public final class SimulatedClinic {
         return new SimulatedPatient(this, state, present, random.nextLong());
     }
 
+    /**
+     * A patient in whom given conditions are there, each with what it lies within.
+     *
+     * @throws IllegalArgumentException where one of them is not ranked in this clinic
+     */
+    public SimulatedPatient patient(Set<ConditionId> conditions, long seed) {
+        boolean[] state = new boolean[forest.size()];
+        Set<ConditionId> present = new LinkedHashSet<>();
+        conditions.forEach(condition -> {
+            for (int at = place(condition); at >= 0; at = forest.parent(at)) {
+                state[at] = true;
+                present.add(ConditionId.of(forest.id(at)));
+            }
+        });
+        return new SimulatedPatient(this, state, present, seed);
+    }
+
+    private int place(ConditionId condition) {
+        for (int c = 0; c < forest.size(); c++) {
+            if (forest.id(c).equals(condition.value())) {
+                return c;
+            }
+        }
+        throw new IllegalArgumentException("condition '" + condition + "' is not ranked here");
+    }
+
     /** How often people in a state answer a part of a test positive, 0..1. */
     double share(OpenPart part, boolean[] state) {
         return part.shares().of(forest, state);

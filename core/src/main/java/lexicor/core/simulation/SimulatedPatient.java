@@ -1,11 +1,12 @@
 package lexicor.core.simulation;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.function.ToDoubleFunction;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.CriterionId;
@@ -46,12 +47,7 @@ public final class SimulatedPatient {
         if (!clinic.tests().contains(test)) {
             throw new IllegalArgumentException("test '" + test + "' says nothing by figures here");
         }
-        Map<ConditionId, Boolean> positive = new HashMap<>();
-        List<OpenPart> parts = clinic.parts(test);
-        for (int p = 0; p < parts.size(); p++) {
-            boolean answer = positive(parts.get(p), test + " " + p);
-            clinic.conditions(parts.get(p)).forEach(condition -> positive.put(condition, answer));
-        }
+        Map<ConditionId, Boolean> positive = positives(test, condition -> 1);
         List<Reading> readings = new ArrayList<>();
         for (ConditionReading reads : clinic.catalogue().test(test).reads()) {
             Boolean answer = positive.get(reads.condition());
@@ -66,10 +62,36 @@ public final class SimulatedPatient {
     }
 
     /**
+     * Whether the answer to a test is positive, for every condition that the test speaks about by figures; nothing
+     * where it speaks about none.
+     *
+     * @param kept share of what sets people with a condition apart from others in this test that is left, 0 to 1: 1 as
+     *     the test was studied, 0 where it was done in a way that says nothing
+     */
+    public Map<ConditionId, Boolean> positives(TestId test, ToDoubleFunction<ConditionId> kept) {
+        Map<ConditionId, Boolean> positive = new LinkedHashMap<>();
+        if (clinic.tests().contains(test)) {
+            List<OpenPart> parts = clinic.parts(test);
+            for (int p = 0; p < parts.size(); p++) {
+                List<ConditionId> about = clinic.conditions(parts.get(p));
+                double left = about.stream().mapToDouble(kept).min().orElse(1);
+                boolean answer = positive(parts.get(p), test + " " + p, left);
+                about.forEach(condition -> positive.put(condition, answer));
+            }
+        }
+        return positive;
+    }
+
+    /**
      * Threshold model: the shared factors and the answer's own part together fall short of the quantile of its share.
      */
-    private boolean positive(OpenPart part, String name) {
-        double threshold = Normal.quantile(clinic.share(part, state));
+    private boolean positive(OpenPart part, String name, double left) {
+        double share = clinic.share(part, state);
+        if (left < 1) {
+            double none = clinic.share(part, new boolean[state.length]);
+            share = none + left * (share - none);
+        }
+        double threshold = Normal.quantile(share);
         double own = noise("own " + name);
         if (part.apart()) {
             return own < threshold;

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import lexicor.core.assessment.AssessedVisit;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
@@ -53,10 +54,7 @@ public final class Assessment {
     }
 
     private final Figures figures;
-    private final IntakeState told;
-    private final List<StartingOdds.Start> starts;
-    private final Visit visit;
-    private final List<TestReading> readings;
+    private final AssessedVisit assessed;
     private final Supplier<Ranking> points;
     private final Supplier<Ranking> ranking;
     private final Supplier<Known> known;
@@ -67,20 +65,14 @@ public final class Assessment {
 
     Assessment(
             Figures figures,
-            IntakeState told,
-            List<StartingOdds.Start> starts,
-            Visit visit,
-            List<TestReading> readings,
+            AssessedVisit assessed,
             Supplier<Ranking> points,
             Supplier<Ranking> ranking,
             Supplier<Known> known,
             Supplier<Safety> safety,
             Supplier<OpenTests> open) {
         this.figures = figures;
-        this.told = told;
-        this.starts = starts;
-        this.visit = visit;
-        this.readings = readings;
+        this.assessed = assessed;
         this.points = points;
         this.ranking = ranking;
         this.known = known;
@@ -94,29 +86,29 @@ public final class Assessment {
     }
 
     public IntakeState told() {
-        return told;
+        return assessed.told();
     }
 
     /** Where every condition of the zones starts. */
     List<StartingOdds.Start> starts() {
-        return starts;
+        return assessed.starts();
     }
 
     public Visit visit() {
-        return visit;
+        return assessed.visit();
     }
 
     public Schools schools() {
-        return visit.schools();
+        return visit().schools();
     }
 
     public Thresholds thresholds() {
-        return visit.assumptions().thresholds();
+        return visit().assumptions().thresholds();
     }
 
     /** The readings of the region's tests in the order of the routine, then of any others that were done. */
     public List<TestReading> readings() {
-        return readings;
+        return assessed.readings();
     }
 
     /** Conditions that are neither set aside nor unlikely by definition. */

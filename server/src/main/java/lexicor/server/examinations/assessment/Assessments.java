@@ -3,30 +3,23 @@ package lexicor.server.examinations.assessment;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Duration;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
+import lexicor.core.assessment.AssessedVisit;
+import lexicor.core.assessment.VisitAssessor;
+import lexicor.core.assessment.VisitFacts;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.History;
-import lexicor.core.examination.OtherSide;
-import lexicor.core.examination.ResponseReader;
-import lexicor.core.examination.RivalVoids;
 import lexicor.core.examination.TestReading;
 import lexicor.core.findings.Visit;
-import lexicor.core.findings.WaysDone;
-import lexicor.core.intake.IntakeState;
-import lexicor.core.intake.StartingOdds;
 import lexicor.core.safety.Known;
 import lexicor.core.safety.KnownSoFar;
 import lexicor.core.safety.SafetyRules;
 import lexicor.core.weighing.Ranking;
 import lexicor.server.evidence.Figures;
 import lexicor.server.evidence.LivingEvidence;
-import lexicor.server.examinations.record.ExaminationRow;
 import lexicor.server.examinations.record.Recorded;
 import org.springframework.stereotype.Component;
 import org.springframework.util.function.SingletonSupplier;
@@ -43,16 +36,21 @@ public class Assessments {
     private final LivingEvidence living;
     private final SafetyRules rules;
     private final VisitIntake intake;
-    private final RivalVoids voids;
-    private final Cache<AssessmentKey, Assessment> known =
+    private final VisitAssessor assessor;
+    private final Cache<AssessmentKey, Assessment> kept =
             Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(KEPT).build();
 
-    Assessments(Catalogue catalogue, LivingEvidence living, SafetyRules rules, VisitIntake intake) {
+    Assessments(
+            Catalogue catalogue,
+            LivingEvidence living,
+            SafetyRules rules,
+            VisitIntake intake,
+            VisitAssessor assessor) {
         this.catalogue = catalogue;
         this.living = living;
         this.rules = rules;
         this.intake = intake;
-        this.voids = RivalVoids.shipped(catalogue);
+        this.assessor = assessor;
     }
 
     /** An examination up to a command, of somebody of whom the case says what it said in this version, by a ledger. */
@@ -64,7 +62,7 @@ public class Assessments {
 
     /** The same as if it were weighed by other figures. */
     public Assessment by(Figures figures, Recorded recorded) {
-        return known.get(
+        return kept.get(
                 new AssessmentKey(
                         recorded.row().getId(),
                         recorded.lastNumber(),
@@ -83,38 +81,45 @@ public class Assessments {
     }
 
     private Assessment made(Figures figures, Recorded recorded, History history) {
-        ExaminationRow row = recorded.row();
-        IntakeState told = intake.of(recorded);
-        Schools schools = intake.schools(row, told);
-        OtherSide other = row.otherSideInvolved() ? OtherSide.INVOLVED : OtherSide.WELL;
-        List<TestReading> readings = readings(figures, row, history, told, schools, other);
-        List<StartingOdds.Start> starts = intake.starts(row, told, readings, figures.evidence());
-        Visit visit = intake.visit(row, told, starts);
-        Supplier<Ranking> points = SingletonSupplier.of(() -> figures.points().weigh(visit, readings, row.seed()));
-        Supplier<Known> facts = SingletonSupplier.of(() -> new KnownSoFar(
-                row.region(), told.story(), readings, history, row.side(), other, schools, points.get()));
-        Supplier<Assessment.Safety> safety = SingletonSupplier.of(() -> Assessment.Safety.of(rules, facts.get()));
-        return new Assessment(
-                figures,
-                told,
-                starts,
-                visit,
-                readings,
-                points,
-                SingletonSupplier.of(() -> figures.weighing().weigh(visit, readings, row.seed())),
-                facts,
-                safety,
-                SingletonSupplier.of(() -> new OpenTests(
-                        catalogue, rules, told, history, row.side(), schools, readings, facts.get(), safety.get())));
+        return of(figures, intake.facts(recorded, history), recorded.row().seed());
     }
 
-    private List<TestReading> readings(
-            Figures figures, ExaminationRow row, History history, IntakeState told, Schools schools, OtherSide other) {
-        Set<TestId> tests = new LinkedHashSet<>(catalogue.routine(row.region()).order(told.zones()));
-        tests.addAll(history.tests());
-        return voids.apply(new WaysDone(figures.evidence())
-                .apply(tests.stream()
-                        .map(test -> new ResponseReader(catalogue.test(test), schools).read(history, row.side(), other))
-                        .toList()));
+    /**
+     * The assessment of a visit that need not be on record.
+     *
+     * @param seed of the draws
+     */
+    public Assessment of(Figures figures, VisitFacts facts, long seed) {
+        AssessedVisit assessed = assessor.assess(facts, figures.evidence());
+        Visit visit = assessed.visit();
+        List<TestReading> readings = assessed.readings();
+        Supplier<Ranking> points = SingletonSupplier.of(() -> figures.points().weigh(visit, readings, seed));
+        Supplier<Known> known = SingletonSupplier.of(() -> new KnownSoFar(
+                facts.region(),
+                assessed.told().story(),
+                readings,
+                facts.history(),
+                facts.side(),
+                facts.other(),
+                visit.schools(),
+                points.get()));
+        Supplier<Assessment.Safety> safety = SingletonSupplier.of(() -> Assessment.Safety.of(rules, known.get()));
+        return new Assessment(
+                figures,
+                assessed,
+                points,
+                SingletonSupplier.of(() -> figures.weighing().weigh(visit, readings, seed)),
+                known,
+                safety,
+                SingletonSupplier.of(() -> new OpenTests(
+                        catalogue,
+                        rules,
+                        assessed.told(),
+                        facts.history(),
+                        facts.side(),
+                        visit.schools(),
+                        readings,
+                        known.get(),
+                        safety.get())));
     }
 }

@@ -1,52 +1,63 @@
 package lexicor.server.examinations.assessment;
 
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.Set;
-import java.util.stream.Collectors;
+import lexicor.core.assessment.VisitAssessor;
+import lexicor.core.assessment.VisitFacts;
 import lexicor.core.catalogue.Catalogue;
-import lexicor.core.catalogue.Condition;
-import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Schools;
-import lexicor.core.evidence.Evidence;
-import lexicor.core.examination.TestReading;
-import lexicor.core.findings.Visit;
-import lexicor.core.intake.IntakeFolder;
-import lexicor.core.intake.IntakeForm;
+import lexicor.core.examination.History;
+import lexicor.core.examination.OtherSide;
 import lexicor.core.intake.IntakeState;
 import lexicor.core.intake.Person;
-import lexicor.core.intake.RepeatedClues;
-import lexicor.core.intake.StartingOdds;
 import lexicor.server.cases.CaseFile;
 import lexicor.server.cases.Dominance;
 import lexicor.server.examinations.record.ExaminationRow;
 import lexicor.server.examinations.record.Recorded;
 import lexicor.server.settings.ClinicSettings;
+import lexicor.server.settings.Settings;
 import org.springframework.stereotype.Component;
 
-/** Asks the core what follows from an examination's intake, by the settings that the examination was begun with. */
+/** What an examination's assessment follows from, by the settings that it was begun with. */
 @Component
 public class VisitIntake {
 
     private final Catalogue catalogue;
-    private final IntakeForm form;
-    private final IntakeFolder folder;
+    private final VisitAssessor assessor;
     private final ClinicSettings settings;
 
-    VisitIntake(Catalogue catalogue, IntakeForm form, ClinicSettings settings) {
+    VisitIntake(Catalogue catalogue, VisitAssessor assessor, ClinicSettings settings) {
         this.catalogue = catalogue;
-        this.form = form;
-        this.folder = new IntakeFolder(catalogue, form);
+        this.assessor = assessor;
         this.settings = settings;
     }
 
+    /** What follows from an examination's intake. */
     public IntakeState of(Recorded recorded) {
+        return assessor.told(facts(recorded, recorded.history()));
+    }
+
+    /** The clinic's schools at the start of the examination, with what this examination changes. */
+    public Schools schools(ExaminationRow row, IntakeState state) {
+        return state.schools(settings.at(row.settingsRevision()).schools());
+    }
+
+    /** The facts of an examination with this history. */
+    VisitFacts facts(Recorded recorded, History history) {
         ExaminationRow row = recorded.row();
-        return folder.fold(row.region(), recorded.told(), person(row), row.day());
+        Settings clinic = settings.at(row.settingsRevision());
+        return new VisitFacts(
+                row.region(),
+                row.setting(),
+                row.side(),
+                row.otherSideInvolved() ? OtherSide.INVOLVED : OtherSide.WELL,
+                row.day(),
+                person(row),
+                history,
+                clinic.schools(),
+                clinic.estimates(List.copyOf(catalogue.conditions().values()), row.setting()),
+                clinic.assumptions());
     }
 
     private static Person person(ExaminationRow row) {
@@ -56,76 +67,5 @@ public class VisitIntake {
                 .filter(hand -> hand != Dominance.BOTH)
                 .map(hand -> hand.name().equals(row.side().name()));
         return new Person(birthYear, known.sex(), leading, row.otherSideInvolved(), known.occupation());
-    }
-
-    /** The clinic's schools at the start of the examination, with what this examination changes. */
-    public Schools schools(ExaminationRow row, IntakeState state) {
-        return state.schools(settings.at(row.settingsRevision()).schools());
-    }
-
-    /**
-     * The start of every condition of the region's zones, and of those that a test of another region has brought in,
-     * given what was found since.
-     */
-    List<StartingOdds.Start> starts(
-            ExaminationRow row, IntakeState state, List<TestReading> readings, Evidence evidence) {
-        Set<ConditionId> own = form.zonesOf(row.region()).stream()
-                .flatMap(zone -> zone.conditions().stream())
-                .collect(Collectors.toCollection(LinkedHashSet::new));
-        Set<ConditionId> full = new LinkedHashSet<>(state.inZone());
-        readings.stream()
-                .filter(TestReading::answered)
-                .flatMap(reading -> catalogue.broughtInto(row.region(), reading.test()).stream())
-                .filter(own::add)
-                .forEach(full::add);
-        List<Condition> conditions = own.stream().map(catalogue::condition).toList();
-        Map<ConditionId, Double> estimates = settings.at(row.settingsRevision()).estimates(conditions, row.setting());
-        Schools schools = schools(row, state);
-        Map<ConditionId, Set<String>> repeated = RepeatedClues.of(
-                form.story(),
-                estimates.keySet(),
-                readings,
-                reading -> evidence.inUse(reading.test(), reading.condition(), schools)
-                        .isPresent());
-        return new StartingOdds(catalogue, evidence, form.story())
-                .of(
-                        conditions,
-                        new StartingOdds.Story(
-                                estimates, full, state.story(), state.cluesThatHold(), repeated, state.own()));
-    }
-
-    /** What the visit brings to the weighing. */
-    Visit visit(ExaminationRow row, IntakeState state, List<StartingOdds.Start> starts) {
-        Map<ConditionId, Visit.Start> active = new LinkedHashMap<>();
-        starts.stream()
-                .filter(start -> start.inactive().isEmpty())
-                .forEach(start -> active.put(
-                        start.condition().id(),
-                        new Visit.Start(start.chance(), state.width().deviation(), movedBy(start))));
-        return new Visit(
-                row.region(),
-                row.setting(),
-                active,
-                state.clues(),
-                schools(row, state),
-                settings.at(row.settingsRevision()).assumptions());
-    }
-
-    /**
-     * The catalogue's clues that have moved a start: those of its ages where an age did, and those of an answer that
-     * did.
-     */
-    private Set<String> movedBy(StartingOdds.Start start) {
-        Set<String> moved = new LinkedHashSet<>();
-        if (start.movedBy("age:")) {
-            catalogue.clues().values().stream()
-                    .filter(clue -> clue.age().isPresent())
-                    .forEach(clue -> moved.add(clue.id()));
-        }
-        form.questions()
-                .forEach(question -> question.options().stream()
-                        .filter(option -> start.movedBy(question.id() + ":" + option.value()))
-                        .forEach(option -> moved.addAll(option.clues())));
-        return moved;
     }
 }

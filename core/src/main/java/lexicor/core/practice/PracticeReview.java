@@ -1,0 +1,425 @@
+package lexicor.core.practice;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import lexicor.core.assessment.AssessedVisit;
+import lexicor.core.assessment.VisitAssessor;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ConditionId;
+import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.TestId;
+import lexicor.core.catalogue.Way;
+import lexicor.core.examination.History;
+import lexicor.core.examination.Offers;
+import lexicor.core.examination.Part;
+import lexicor.core.intake.IntakeFolder;
+import lexicor.core.lookup.Keyed;
+import lexicor.core.nexttest.ExpectedInformation;
+import lexicor.core.nexttest.TestValue;
+import lexicor.core.posttest.Decibans;
+import lexicor.core.posttest.LogOdds;
+
+/**
+ * What an ended practice case showed of one's judgement, in the order of the work.
+ *
+ * @param missed what was left out, or done that should not have been
+ * @param turns one for each go at a test
+ * @param couldStop number of tests after which no open test promised enough to be worth doing; empty where one always
+ *     did
+ * @param claims one for each condition that a chance was put on, as it was put last
+ * @param seconds what it took
+ * @param hurts how often it hurt for nothing
+ */
+public record PracticeReview(
+        List<Missed> missed,
+        List<Turn> turns,
+        Optional<Integer> couldStop,
+        List<Claim> claims,
+        double seconds,
+        int hurts) {
+
+    /** How many times as much a minute another test has to promise to be called better. */
+    private static final double CLEARLY = 1.5;
+
+    /** Weight of an answer, in decibans, from which one's own move is compared with it. */
+    private static final double TELLS = 1;
+
+    private static final String QUALITY = "quality";
+    private static final String GUARDED = "guarded";
+
+    public PracticeReview {
+        missed = List.copyOf(missed);
+        turns = List.copyOf(turns);
+        claims = List.copyOf(claims);
+    }
+
+    /** What can be missed. */
+    public enum Kind {
+        /** Hands on before the red flags were asked about. */
+        FLAGS_NOT_ASKED,
+        /** Hands on in spite of a red flag. */
+        FLAG_IGNORED,
+        /** A patient without a red flag was sent on at once. */
+        SENT_ON_FOR_NOTHING,
+        /** It hurt for nothing. */
+        HURT,
+        /** The well side was not done first. */
+        WELL_SIDE,
+        /** The patient guarded, and the test was not tried again. */
+        NOT_TRIED_AGAIN,
+        /** Done in a way that no study covers. */
+        OTHER_WAY
+    }
+
+    /**
+     * Something missed.
+     *
+     * @param tests of which it is said; none where it is said of the whole
+     */
+    public record Missed(Kind kind, List<TestId> tests) {
+        public Missed {
+            tests = List.copyOf(tests);
+        }
+    }
+
+    /**
+     * One go at a test.
+     *
+     * @param bits what the test promised, in bits
+     * @param worthDoing whether that was enough to be worth doing
+     * @param better a test that clearly promised more a minute, which could have been done; empty where there was none
+     * @param moves how one's own chances went, beside how the answer moves them
+     */
+    public record Turn(
+            TestId test, double bits, double seconds, boolean worthDoing, Optional<Better> better, List<Move> moves) {
+        public Turn {
+            moves = List.copyOf(moves);
+        }
+    }
+
+    /** Another test with what it promised. */
+    public record Better(TestId test, double bits, double seconds) {}
+
+    /** A condition before and after one answer: one's own chances, and those of the weighing; all 0..1. */
+    public record Move(
+            ConditionId condition, double ownBefore, double ownAfter, double weighedBefore, double weighedAfter) {
+
+        /** One's own move, in decibans. */
+        public double own() {
+            return decibans(ownBefore, ownAfter);
+        }
+
+        /** What the answer weighs, in decibans. */
+        public double weighed() {
+            return decibans(weighedBefore, weighedAfter);
+        }
+    }
+
+    /** A chance at the start, one's own at the end, that of the weighing, and whether it is there. */
+    public record Claim(ConditionId condition, double start, double own, double weighed, boolean present) {}
+
+    private static double decibans(double before, double after) {
+        return Decibans.of(
+                LogOdds.ofChance(after).value() - LogOdds.ofChance(before).value());
+    }
+
+    /** Looks back on an examination. */
+    public static PracticeReview of(PracticeExamination examination, PracticeGround ground) {
+        return new Looking(examination, ground).review();
+    }
+
+    /** All moves of answers that weigh something: how far one goes for each deciban that one should. */
+    public List<Move> tellingMoves() {
+        return turns.stream()
+                .flatMap(turn -> turn.moves().stream())
+                .filter(move -> Math.abs(move.weighed()) >= TELLS)
+                .toList();
+    }
+
+    /** The work of looking back once. */
+    private static final class Looking {
+        private final PracticeExamination examination;
+        private final PracticeGround ground;
+        private final Catalogue catalogue;
+        private final VisitAssessor assessor;
+
+        Looking(PracticeExamination examination, PracticeGround ground) {
+            this.examination = examination;
+            this.ground = ground;
+            this.catalogue = ground.catalogue();
+            this.assessor = new VisitAssessor(catalogue, ground.form());
+        }
+
+        PracticeReview review() {
+            List<PracticeStep> steps = examination.steps();
+            List<Turn> turns = new ArrayList<>();
+            Optional<Integer> couldStop = Optional.empty();
+            Map<ConditionId, Double> own = Map.of();
+            for (int s = 0; s < steps.size(); s++) {
+                if (steps.get(s) instanceof PracticeStep.Believed believed) {
+                    own = believed.chances();
+                } else if (steps.get(s) instanceof PracticeStep.Examined examined) {
+                    PracticeExamination before = examination.after(s);
+                    AssessedVisit visit = assess(before);
+                    List<TestValue> open = open(before, visit);
+                    if (couldStop.isEmpty() && open.stream().noneMatch(TestValue::worthDoing)) {
+                        couldStop = Optional.of(turns.size());
+                    }
+                    turns.add(turn(s, examined, before, visit, open, own));
+                }
+            }
+            return new PracticeReview(
+                    missed(),
+                    turns,
+                    couldStop.or(() ->
+                            open(examination, assess(examination)).stream().noneMatch(TestValue::worthDoing)
+                                    ? Optional.of(turns.size())
+                                    : Optional.empty()),
+                    claims(),
+                    examination.seconds(),
+                    (int) examination.examined().stream()
+                            .filter(each -> each.hurt().isPresent())
+                            .count());
+        }
+
+        private AssessedVisit assess(PracticeExamination at) {
+            return assessor.assess(at.facts(), ground.weighing().evidence());
+        }
+
+        private Map<ConditionId, Double> chances(AssessedVisit visit) {
+            return ground.weighing().chances(visit.visit(), visit.readings());
+        }
+
+        private Turn turn(
+                int step,
+                PracticeStep.Examined examined,
+                PracticeExamination before,
+                AssessedVisit visit,
+                List<TestValue> open,
+                Map<ConditionId, Double> own) {
+            TestValue value = information(visit).value(examined.test(), position(before));
+            Optional<Better> better = open.stream()
+                    .filter(each -> each.worthDoing()
+                            && !each.test().equals(examined.test())
+                            && each.bitsPerMinute() > CLEARLY * value.bitsPerMinute())
+                    .max(Comparator.comparingDouble(TestValue::bitsPerMinute))
+                    .map(each -> new Better(each.test(), each.bits(), each.seconds()));
+            return new Turn(
+                    examined.test(),
+                    value.bits(),
+                    value.seconds(),
+                    value.worthDoing(),
+                    better,
+                    moves(visit, assess(examination.after(step + 1)), own, believedAfter(step)));
+        }
+
+        /** Chances put on after a step and before the next test; none where nothing was. */
+        private Map<ConditionId, Double> believedAfter(int step) {
+            Map<ConditionId, Double> after = Map.of();
+            for (PracticeStep each :
+                    examination.steps().subList(step + 1, examination.steps().size())) {
+                if (each instanceof PracticeStep.Examined) {
+                    return after;
+                }
+                if (each instanceof PracticeStep.Believed believed) {
+                    after = believed.chances();
+                }
+            }
+            return after;
+        }
+
+        private List<Move> moves(
+                AssessedVisit before,
+                AssessedVisit after,
+                Map<ConditionId, Double> ownBefore,
+                Map<ConditionId, Double> ownAfter) {
+            Map<ConditionId, Double> weighedBefore = chances(before);
+            Map<ConditionId, Double> weighedAfter = chances(after);
+            List<Move> moves = new ArrayList<>();
+            ownAfter.forEach((condition, chance) -> {
+                if (ownBefore.containsKey(condition)
+                        && weighedBefore.containsKey(condition)
+                        && weighedAfter.containsKey(condition)) {
+                    moves.add(new Move(
+                            condition,
+                            Keyed.at(ownBefore, condition),
+                            chance,
+                            Keyed.at(weighedBefore, condition),
+                            Keyed.at(weighedAfter, condition)));
+                }
+            });
+            moves.sort(Comparator.comparingDouble((Move move) -> -Math.abs(move.own() - move.weighed()))
+                    .thenComparing(move -> move.condition().value()));
+            return moves;
+        }
+
+        private ExpectedInformation information(AssessedVisit visit) {
+            return ExpectedInformation.of(ground.weighing(), visit.visit(), visit.readings());
+        }
+
+        private Optional<String> position(PracticeExamination at) {
+            return at.examined().stream()
+                    .reduce((first, last) -> last)
+                    .map(last -> catalogue.test(last.test()).position());
+        }
+
+        /** What could have been done: not done, not locked in this patient, not closed by an answer, not waiting. */
+        private List<TestValue> open(PracticeExamination at, AssessedVisit visit) {
+            String region = examination.known().region();
+            Set<TestId> open = new LinkedHashSet<>(catalogue.routine(region).order());
+            open.addAll(catalogue.beyondRoutine(region));
+            at.examined().forEach(done -> open.remove(done.test()));
+            open.removeAll(at.locked());
+            open.removeAll(at.stopped().keySet());
+            Offers offers = Offers.of(catalogue, visit.visit().schools(), visit.readings());
+            open.removeIf(test -> !offers.offered(test));
+            return information(visit).values(open, position(at));
+        }
+
+        private List<Claim> claims() {
+            AssessedVisit end = assess(examination);
+            AssessedVisit told = assessor.assess(
+                    examination.facts().with(onlyTold()), ground.weighing().evidence());
+            Map<ConditionId, Double> starts = chances(told);
+            Map<ConditionId, Double> weighed = chances(end);
+            List<Claim> claims = new ArrayList<>();
+            examination.believed().entrySet().stream()
+                    .sorted(Comparator.comparing(each -> each.getKey().value()))
+                    .filter(each -> starts.containsKey(each.getKey()) && weighed.containsKey(each.getKey()))
+                    .forEach(each -> claims.add(new Claim(
+                            each.getKey(),
+                            Keyed.at(starts, each.getKey()),
+                            each.getValue(),
+                            Keyed.at(weighed, each.getKey()),
+                            examination.known().present().contains(each.getKey()))));
+            return claims;
+        }
+
+        private History onlyTold() {
+            return new PracticeExamination(
+                            ground,
+                            examination.known(),
+                            examination.steps().stream()
+                                    .filter(PracticeStep.Asked.class::isInstance)
+                                    .toList())
+                    .history();
+        }
+
+        private List<Missed> missed() {
+            List<Missed> missed = new ArrayList<>();
+            int asked = firstAsked(IntakeFolder.RED_FLAGS);
+            int hands = firstHands();
+            boolean touched = hands >= 0;
+            boolean referred = examination.steps().stream()
+                    .anyMatch(step -> step instanceof PracticeStep.Ended ended && ended.referred());
+            if (touched && (asked < 0 || asked > hands)) {
+                missed.add(new Missed(Kind.FLAGS_NOT_ASKED, List.of()));
+            }
+            if (examination.flagged() && (touched && asked >= 0 && asked < lastHands() || !referred)) {
+                missed.add(new Missed(Kind.FLAG_IGNORED, List.of()));
+            }
+            if (referred && !examination.flagged()) {
+                missed.add(new Missed(Kind.SENT_ON_FOR_NOTHING, List.of()));
+            }
+            add(
+                    missed,
+                    Kind.HURT,
+                    examination.examined().stream()
+                            .filter(each -> each.hurt().isPresent())
+                            .map(PracticeStep.Examined::test)
+                            .toList());
+            add(
+                    missed,
+                    Kind.WELL_SIDE,
+                    examination.examined().stream()
+                            .filter(each -> !each.wellFirst() && comparesSides(each.test()))
+                            .map(PracticeStep.Examined::test)
+                            .toList());
+            add(missed, Kind.NOT_TRIED_AGAIN, notTriedAgain());
+            add(
+                    missed,
+                    Kind.OTHER_WAY,
+                    examination.examined().stream()
+                            .filter(each -> notStudied(each))
+                            .map(PracticeStep.Examined::test)
+                            .toList());
+            return missed;
+        }
+
+        private static void add(List<Missed> missed, Kind kind, List<TestId> tests) {
+            if (!tests.isEmpty()) {
+                missed.add(new Missed(kind, tests.stream().distinct().toList()));
+            }
+        }
+
+        private int firstAsked(String question) {
+            List<PracticeStep> steps = examination.steps();
+            for (int s = 0; s < steps.size(); s++) {
+                if (steps.get(s) instanceof PracticeStep.Asked step
+                        && step.questions().contains(question)) {
+                    return s;
+                }
+            }
+            return -1;
+        }
+
+        private boolean hands(PracticeStep step) {
+            return step instanceof PracticeStep.Examined examined
+                    && catalogue.test(examined.test()).provocation() > 0;
+        }
+
+        private int firstHands() {
+            List<PracticeStep> steps = examination.steps();
+            for (int s = 0; s < steps.size(); s++) {
+                if (hands(steps.get(s))) {
+                    return s;
+                }
+            }
+            return -1;
+        }
+
+        private int lastHands() {
+            int last = -1;
+            for (int s = 0; s < examination.steps().size(); s++) {
+                last = hands(examination.steps().get(s)) ? s : last;
+            }
+            return last;
+        }
+
+        private boolean comparesSides(TestId id) {
+            ExaminationTest test = catalogue.test(id);
+            return test.provocation() > 0 && !test.wellSideParts().isEmpty();
+        }
+
+        private List<TestId> notTriedAgain() {
+            Map<TestId, Boolean> guardedLast = new LinkedHashMap<>();
+            examination.examined().forEach(each -> guardedLast.put(each.test(), guarded(each.here())));
+            return guardedLast.entrySet().stream()
+                    .filter(Map.Entry::getValue)
+                    .map(Map.Entry::getKey)
+                    .toList();
+        }
+
+        private static boolean guarded(List<Part> parts) {
+            return parts.stream()
+                    .anyMatch(part -> part instanceof Part.Chosen chosen
+                            && chosen.key().equals(QUALITY)
+                            && chosen.choice().equals(GUARDED));
+        }
+
+        private boolean notStudied(PracticeStep.Examined each) {
+            ExaminationTest test = catalogue.test(each.test());
+            return test.way(each.way())
+                    .filter(way -> test.reads().stream()
+                            .allMatch(reads -> ground.weighing().evidence().effect(way, test.id(), reads.condition())
+                                    == Way.Effect.NOTED))
+                    .isPresent();
+        }
+    }
+}
