@@ -53,7 +53,7 @@ public final class PracticeGround {
     }
 
     /** The patients of a region: every condition of it at its working estimate, whatever it needs of a story. */
-    SimulatedClinic clinic(String region, CareSetting setting) {
+    public SimulatedClinic clinic(String region, CareSetting setting) {
         return clinics.computeIfAbsent(
                 new Place(region, setting),
                 place -> new SimulatedClinic(

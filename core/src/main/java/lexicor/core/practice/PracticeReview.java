@@ -3,24 +3,18 @@ package lexicor.core.practice;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import lexicor.core.assessment.AssessedVisit;
-import lexicor.core.assessment.VisitAssessor;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Way;
-import lexicor.core.examination.History;
-import lexicor.core.examination.Offers;
 import lexicor.core.examination.Part;
 import lexicor.core.intake.IntakeFolder;
 import lexicor.core.lookup.Keyed;
-import lexicor.core.nexttest.ExpectedInformation;
 import lexicor.core.nexttest.TestValue;
 import lexicor.core.posttest.Decibans;
 import lexicor.core.posttest.LogOdds;
@@ -35,6 +29,7 @@ import lexicor.core.posttest.LogOdds;
  * @param claims one for each condition that a chance was put on, as it was put last
  * @param seconds what it took
  * @param hurts how often it hurt for nothing
+ * @param hints how often one asked what to do next
  */
 public record PracticeReview(
         List<Missed> missed,
@@ -42,7 +37,8 @@ public record PracticeReview(
         Optional<Integer> couldStop,
         List<Claim> claims,
         double seconds,
-        int hurts) {
+        int hurts,
+        int hints) {
 
     /** How many times as much a minute another test has to promise to be called better. */
     private static final double CLEARLY = 1.5;
@@ -147,13 +143,13 @@ public record PracticeReview(
         private final PracticeExamination examination;
         private final PracticeGround ground;
         private final Catalogue catalogue;
-        private final VisitAssessor assessor;
+        private final NextTests next;
 
         Looking(PracticeExamination examination, PracticeGround ground) {
             this.examination = examination;
             this.ground = ground;
             this.catalogue = ground.catalogue();
-            this.assessor = new VisitAssessor(catalogue, ground.form());
+            this.next = new NextTests(ground);
         }
 
         PracticeReview review() {
@@ -166,8 +162,8 @@ public record PracticeReview(
                     own = believed.chances();
                 } else if (steps.get(s) instanceof PracticeStep.Examined examined) {
                     PracticeExamination before = examination.after(s);
-                    AssessedVisit visit = assess(before);
-                    List<TestValue> open = open(before, visit);
+                    AssessedVisit visit = next.assess(before);
+                    List<TestValue> open = next.open(before, visit);
                     if (couldStop.isEmpty() && open.stream().noneMatch(TestValue::worthDoing)) {
                         couldStop = Optional.of(turns.size());
                     }
@@ -177,19 +173,18 @@ public record PracticeReview(
             return new PracticeReview(
                     missed(),
                     turns,
-                    couldStop.or(() ->
-                            open(examination, assess(examination)).stream().noneMatch(TestValue::worthDoing)
-                                    ? Optional.of(turns.size())
-                                    : Optional.empty()),
+                    couldStop.or(() -> next.open(examination, next.assess(examination)).stream()
+                                    .noneMatch(TestValue::worthDoing)
+                            ? Optional.of(turns.size())
+                            : Optional.empty()),
                     claims(),
                     examination.seconds(),
                     (int) examination.examined().stream()
                             .filter(each -> each.hurt().isPresent())
+                            .count(),
+                    (int) steps.stream()
+                            .filter(PracticeStep.Hinted.class::isInstance)
                             .count());
-        }
-
-        private AssessedVisit assess(PracticeExamination at) {
-            return assessor.assess(at.facts(), ground.weighing().evidence());
         }
 
         private Map<ConditionId, Double> chances(AssessedVisit visit) {
@@ -203,7 +198,7 @@ public record PracticeReview(
                 AssessedVisit visit,
                 List<TestValue> open,
                 Map<ConditionId, Double> own) {
-            TestValue value = information(visit).value(examined.test(), position(before));
+            TestValue value = next.information(visit).value(examined.test(), next.position(before));
             Optional<Better> better = open.stream()
                     .filter(each -> each.worthDoing()
                             && !each.test().equals(examined.test())
@@ -216,7 +211,7 @@ public record PracticeReview(
                     value.seconds(),
                     value.worthDoing(),
                     better,
-                    moves(visit, assess(examination.after(step + 1)), own, believedAfter(step)));
+                    moves(visit, next.assess(examination.after(step + 1)), own, believedAfter(step)));
         }
 
         /** Chances put on after a step and before the next test; none where nothing was. */
@@ -259,33 +254,9 @@ public record PracticeReview(
             return moves;
         }
 
-        private ExpectedInformation information(AssessedVisit visit) {
-            return ExpectedInformation.of(ground.weighing(), visit.visit(), visit.readings());
-        }
-
-        private Optional<String> position(PracticeExamination at) {
-            return at.examined().stream()
-                    .reduce((first, last) -> last)
-                    .map(last -> catalogue.test(last.test()).position());
-        }
-
-        /** What could have been done: not done, not locked in this patient, not closed by an answer, not waiting. */
-        private List<TestValue> open(PracticeExamination at, AssessedVisit visit) {
-            String region = examination.known().region();
-            Set<TestId> open = new LinkedHashSet<>(catalogue.routine(region).order());
-            open.addAll(catalogue.beyondRoutine(region));
-            at.examined().forEach(done -> open.remove(done.test()));
-            open.removeAll(at.locked());
-            open.removeAll(at.stopped().keySet());
-            Offers offers = Offers.of(catalogue, visit.visit().schools(), visit.readings());
-            open.removeIf(test -> !offers.offered(test));
-            return information(visit).values(open, position(at));
-        }
-
         private List<Claim> claims() {
-            AssessedVisit end = assess(examination);
-            AssessedVisit told = assessor.assess(
-                    examination.facts().with(onlyTold()), ground.weighing().evidence());
+            AssessedVisit end = next.assess(examination);
+            AssessedVisit told = next.assess(onlyTold());
             Map<ConditionId, Double> starts = chances(told);
             Map<ConditionId, Double> weighed = chances(end);
             List<Claim> claims = new ArrayList<>();
@@ -301,14 +272,13 @@ public record PracticeReview(
             return claims;
         }
 
-        private History onlyTold() {
+        private PracticeExamination onlyTold() {
             return new PracticeExamination(
-                            ground,
-                            examination.known(),
-                            examination.steps().stream()
-                                    .filter(PracticeStep.Asked.class::isInstance)
-                                    .toList())
-                    .history();
+                    ground,
+                    examination.known(),
+                    examination.steps().stream()
+                            .filter(PracticeStep.Asked.class::isInstance)
+                            .toList());
         }
 
         private List<Missed> missed() {

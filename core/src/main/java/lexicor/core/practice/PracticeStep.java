@@ -47,6 +47,9 @@ public sealed interface PracticeStep {
         }
     }
 
+    /** Somebody asked what to do next, and was told; empty where nothing was worth doing. */
+    record Hinted(Optional<TestId> test) implements PracticeStep {}
+
     /**
      * The examination was ended.
      *

@@ -83,6 +83,19 @@ public final class SimulatedPatient {
     }
 
     /**
+     * How often patients with the same conditions answer a test positive, 0..1, for every condition that it speaks of.
+     */
+    public Map<ConditionId, Double> shares(TestId test) {
+        Map<ConditionId, Double> shares = new LinkedHashMap<>();
+        if (clinic.tests().contains(test)) {
+            clinic.parts(test)
+                    .forEach(part -> clinic.conditions(part)
+                            .forEach(condition -> shares.put(condition, clinic.share(part, state))));
+        }
+        return shares;
+    }
+
+    /**
      * Threshold model: the shared factors and the answer's own part together fall short of the quantile of its share.
      */
     private boolean positive(OpenPart part, String name, double left) {

@@ -22,6 +22,8 @@ class PageRoutes implements WebMvcConfigurer {
             "/cases/{id}/course/{complaint}",
             "/outcomes/{view}",
             "/outcomes/{view}/{condition}",
+            "/practice/{view}",
+            "/practice/{view}/{id}",
             "/setup/{view}",
             "/library/{kind}",
             "/library/{kind}/{id}",

@@ -63,6 +63,7 @@ class SecurityRules {
         "/examinations/**",
         "/library/**",
         "/outcomes/**",
+        "/practice/**",
         "/setup/**",
         "/assets/**",
         "/index.html",
@@ -95,6 +96,12 @@ class SecurityRules {
                         .requestMatchers("/api/session/**")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/library/**", "/api/settings", "/api/routines")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.GET, "/api/practice/classes")
+                        .authenticated()
+                        .requestMatchers("/api/practice/classes/**")
+                        .hasAnyRole(THERAPIST.name(), STEWARD.name())
+                        .requestMatchers("/api/practice/**")
                         .authenticated()
                         .requestMatchers(HttpMethod.POST, "/api/library/tests/*/review")
                         .hasRole(STEWARD.name())

@@ -63,6 +63,22 @@ class AccessMatrixTest {
                 "GET /api/settings",
                 "PUT /api/settings/own/{name}",
                 "GET /api/routines",
+                "GET /api/practice/cases",
+                "POST /api/practice/cases",
+                "POST /api/practice/cases/written",
+                "GET /api/practice/cases/{id}",
+                "DELETE /api/practice/cases/{id}",
+                "POST /api/practice/cases/{id}/steps",
+                "GET /api/practice/cases/{id}/review",
+                "GET /api/practice/cases/{id}/case.yaml",
+                "GET /api/practice/drills",
+                "GET /api/practice/drills/next",
+                "POST /api/practice/drills/answers",
+                "GET /api/practice/progress",
+                "GET /api/practice/classes",
+                "POST /api/practice/membership",
+                "DELETE /api/practice/membership/{id}",
+                "POST /api/practice/membership/{id}/series/{series}/{place}",
                 "GET /api/backups/age",
                 "GET /api/library",
                 "GET /api/library/regions/{region}",
@@ -144,6 +160,11 @@ class AccessMatrixTest {
                 "POST /api/settings/note-preview");
         allow(
                 Set.of("THERAPIST", "STEWARD"),
+                "POST /api/practice/classes",
+                "DELETE /api/practice/classes/{id}",
+                "POST /api/practice/classes/{id}/series",
+                "DELETE /api/practice/classes/{id}/series/{series}",
+                "GET /api/practice/classes/{id}/results.csv",
                 "GET /api/ledger/policy",
                 "GET /api/papers/of/{record}",
                 "GET /api/papers/{paper}.pdf",
@@ -233,6 +254,8 @@ class AccessMatrixTest {
                 .replace("{result}", UUID.randomUUID().toString())
                 .replace("{record}", "E001")
                 .replace("{paper}", UUID.randomUUID().toString())
+                .replace("{series}", UUID.randomUUID().toString())
+                .replace("{place}", "0")
                 .replace("{version}", "1");
         RequestPostProcessor person = who.equals("nobody")
                 ? anonymous()

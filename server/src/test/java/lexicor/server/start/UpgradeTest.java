@@ -34,7 +34,7 @@ class UpgradeTest {
 
     /** Every schema from which the clinic's settings are kept. */
     @ParameterizedTest
-    @ValueSource(strings = {"3", "4", "5", "6", "7", "8", "9", "10", "11", "12"})
+    @ValueSource(strings = {"3", "4", "5", "6", "7", "8", "9", "10", "11", "12", "13"})
     void a_record_of_each_released_schema_is_copied_aside_and_taken_over(String schema) throws SQLException {
         SmallRecord.migrate(data, schema);
         try (Connection record = SmallRecord.open(data)) {

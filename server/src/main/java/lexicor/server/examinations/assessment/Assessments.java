@@ -41,11 +41,7 @@ public class Assessments {
             Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(KEPT).build();
 
     Assessments(
-            Catalogue catalogue,
-            LivingEvidence living,
-            SafetyRules rules,
-            VisitIntake intake,
-            VisitAssessor assessor) {
+            Catalogue catalogue, LivingEvidence living, SafetyRules rules, VisitIntake intake, VisitAssessor assessor) {
         this.catalogue = catalogue;
         this.living = living;
         this.rules = rules;

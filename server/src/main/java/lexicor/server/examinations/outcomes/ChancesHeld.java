@@ -13,9 +13,8 @@ import lexicor.core.catalogue.ConditionId;
 import lexicor.core.outcomes.Calibration;
 import lexicor.server.audit.CurrentUser;
 import lexicor.server.examinations.outcomes.OutcomesJson.CalibrationJson;
-import lexicor.server.examinations.outcomes.OutcomesJson.EstimateJson;
-import lexicor.server.examinations.outcomes.OutcomesJson.HeldJson;
 import lexicor.server.examinations.outcomes.SpokenComplaints.Spoken;
+import lexicor.server.json.HeldClaimsJson;
 import org.springframework.stereotype.Component;
 
 /** Scores stated chances against what turned out. */
@@ -51,7 +50,7 @@ class ChancesHeld {
                             own(each, working, starts.getOrDefault(each.visit().examination(), Map.of())))
                     .ifPresent(own::add);
         }
-        return new CalibrationJson(held(weighed), held(own), Calibration.NEEDED);
+        return new CalibrationJson(HeldClaimsJson.of(weighed), HeldClaimsJson.of(own), Calibration.NEEDED);
     }
 
     /** The sureness of a conclusion with what turned out; empty where either is missing. */
@@ -61,28 +60,5 @@ class ChancesHeld {
         return sure.isEmpty() || start == null
                 ? Optional.empty()
                 : each.truths().of(working).map(present -> new Calibration.Claim(start, sure.getAsDouble(), present));
-    }
-
-    private static HeldJson held(List<Calibration.Claim> claims) {
-        if (claims.isEmpty()) {
-            return null;
-        }
-        Calibration calibration = new Calibration(claims);
-        return new HeldJson(
-                calibration.claims(),
-                calibration.present(),
-                calibration.brier(),
-                calibration.brierOfStart(),
-                calibration.logLoss(),
-                calibration.logLossOfStart(),
-                calibration.groups().stream()
-                        .map(group -> new OutcomesJson.GroupJson(
-                                group.stated(), group.claims(), group.present(), EstimateJson.of(group.share())))
-                        .toList(),
-                calibration
-                        .line()
-                        .map(line -> new OutcomesJson.LineJson(
-                                EstimateJson.of(line.intercept()), EstimateJson.of(line.slope())))
-                        .orElse(null));
     }
 }

@@ -13,9 +13,9 @@ import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.outcomes.Agreement;
 import lexicor.server.examinations.outcomes.OutcomesJson.AgreementsJson;
-import lexicor.server.examinations.outcomes.OutcomesJson.EstimateJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.TestAgreementJson;
 import lexicor.server.examinations.outcomes.SignedVisits.Judged;
+import lexicor.server.json.EstimateJson;
 import org.springframework.stereotype.Service;
 
 /**

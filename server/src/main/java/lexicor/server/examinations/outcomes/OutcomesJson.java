@@ -4,8 +4,9 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import lexicor.core.evidence.Estimate;
 import lexicor.server.cases.Affected;
+import lexicor.server.json.EstimateJson;
+import lexicor.server.json.HeldClaimsJson;
 
 /** What turned out, counted over the clinic. Proportions are 0..1. */
 final class OutcomesJson {
@@ -89,18 +90,6 @@ final class OutcomesJson {
             EstimateJson togetherSensitivity,
             EstimateJson togetherSpecificity) {}
 
-    /** A figure with its 95 % limits. */
-    @Schema(name = "OutcomeEstimateJson")
-    record EstimateJson(double estimate, double lower, double upper) {
-        static EstimateJson of(Estimate estimate) {
-            return new EstimateJson(estimate.estimate(), estimate.lower(), estimate.upper());
-        }
-
-        static EstimateJson orNull(Estimate estimate) {
-            return Double.isNaN(estimate.estimate()) ? null : of(estimate);
-        }
-    }
-
     /**
      * How two examiners of one patient agreed.
      *
@@ -134,33 +123,7 @@ final class OutcomesJson {
     /** How chances held: those stated by the weighing, and those of the person's own conclusions. */
     @Schema(name = "ChancesHeldJson")
     record CalibrationJson(
-            @Schema(nullable = true) HeldJson weighing,
-            @Schema(nullable = true) HeldJson own,
+            @Schema(nullable = true) HeldClaimsJson weighing,
+            @Schema(nullable = true) HeldClaimsJson own,
             int needed) {}
-
-    /**
-     * How chances of one kind held.
-     *
-     * @param claims with a result
-     * @param present of them came true
-     * @param line absent while too few claims came true or did not
-     */
-    @Schema(name = "HeldClaimsJson")
-    record HeldJson(
-            int claims,
-            int present,
-            double brier,
-            double brierOfStart,
-            double logLoss,
-            double logLossOfStart,
-            List<GroupJson> groups,
-            @Schema(nullable = true) LineJson line) {}
-
-    /** Claims of nearly the same chance. */
-    @Schema(name = "HeldGroupJson")
-    record GroupJson(double stated, int claims, int present, EstimateJson share) {}
-
-    /** 0 and 1 where claims hold. */
-    @Schema(name = "HeldLineJson")
-    record LineJson(EstimateJson intercept, EstimateJson slope) {}
 }

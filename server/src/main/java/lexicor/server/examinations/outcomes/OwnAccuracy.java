@@ -24,11 +24,11 @@ import lexicor.server.evidence.LivingEvidence;
 import lexicor.server.evidence.OwnResults;
 import lexicor.server.examinations.outcomes.OutcomesJson.AccuracyJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.AnsweredJson;
-import lexicor.server.examinations.outcomes.OutcomesJson.EstimateJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.OwnJson;
 import lexicor.server.examinations.outcomes.OutcomesJson.TestAccuracyJson;
 import lexicor.server.examinations.outcomes.SignedVisits.Judged;
 import lexicor.server.examinations.outcomes.SpokenComplaints.Spoken;
+import lexicor.server.json.EstimateJson;
 import lexicor.server.problems.NotFound;
 import org.springframework.stereotype.Component;
 

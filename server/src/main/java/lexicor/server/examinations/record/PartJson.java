@@ -53,7 +53,8 @@ public record PartJson(
         return values == 1 && (measure == null) == (unit == null);
     }
 
-    Part toCore() {
+    /** As the core has it. */
+    public Part toCore() {
         Part.Context context = new Part.Context(
                 position == null ? "" : position, repeat == null ? 1 : repeat, direction == null ? "" : direction);
         if (choice != null) {

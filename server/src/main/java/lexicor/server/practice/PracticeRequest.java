@@ -1,0 +1,82 @@
+package lexicor.server.practice;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Map;
+import lexicor.core.practice.PracticeKind;
+
+/** What is asked of the practice room. */
+final class PracticeRequest {
+
+    private static final String AT_MOST = "allowed: at most 20000 characters";
+
+    private PracticeRequest() {}
+
+    /**
+     * A case to be drawn.
+     *
+     * @param kind absent to leave it to chance
+     */
+    @Schema(name = "PracticeBeginning")
+    record Begin(
+            @NotBlank(message = "allowed: a region") @Size(max = 20, message = "allowed: at most 20 characters")
+            String region,
+
+            @Schema(nullable = true) PracticeKind kind,
+            @NotNull(message = "allowed: AS_I_GO, AT_END") PracticeRow.Showing showing) {}
+
+    /** A case that somebody wrote. */
+    @Schema(name = "PracticeCaseFile")
+    record Written(
+            @NotBlank(message = "allowed: a case as a file") @Size(max = 20000, message = AT_MOST)
+            String text,
+
+            @NotNull(message = "allowed: AS_I_GO, AT_END") PracticeRow.Showing showing) {}
+
+    /**
+     * A step: exactly one of its kinds.
+     *
+     * @param number of the step, from 0: how many there are already
+     * @param ask ids of questions
+     * @param chances own chances by condition, each within 0 and 1
+     * @param hint whether somebody asks what to do next
+     */
+    @Schema(name = "PracticeStepRequest")
+    record Step(
+            @NotNull(message = "allowed: how many steps there are")
+            @Min(value = 0, message = "allowed: 0 to 400")
+            @Max(value = 400, message = "allowed: 0 to 400")
+            Integer number,
+
+            @Schema(nullable = true) @Size(max = 60, message = "allowed: at most 60 questions")
+            List<@Size(max = 60, message = "allowed: at most 60 characters") String> ask,
+
+            @Schema(nullable = true) TestStep test,
+
+            @Schema(nullable = true) @Size(max = 40, message = "allowed: at most 40 conditions")
+            Map<@Size(max = 60, message = "allowed: at most 60 characters") String, Double> chances,
+
+            @Schema(nullable = true) Boolean hint,
+            @Schema(nullable = true) EndStep end) {}
+
+    /** A test to be done. */
+    @Schema(name = "PracticeTestStep")
+    record TestStep(
+            @NotBlank(message = "allowed: the id of a test") @Size(max = 60, message = "allowed: at most 60 characters")
+            String testId,
+
+            @NotBlank(message = "allowed: a way of the test")
+            @Size(max = 60, message = "allowed: at most 60 characters")
+            String way,
+
+            boolean wellFirst) {}
+
+    /** The end, going on with care here or sending the patient on at once. */
+    @Schema(name = "PracticeEndStep")
+    record EndStep(boolean referred) {}
+}

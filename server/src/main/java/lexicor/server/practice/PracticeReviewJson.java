@@ -1,0 +1,155 @@
+package lexicor.server.practice;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.RedFlag;
+import lexicor.core.practice.PracticeExamination;
+import lexicor.core.practice.PracticeReview;
+
+/**
+ * What a practice case showed. Chances are 0..1, moves in decibans.
+ *
+ * @param truth names of what is there; empty where nothing is
+ * @param redFlag the sign that was there; absent where none was
+ * @param couldStop number of tests after which nothing was worth doing; absent where something always was
+ */
+record PracticeReviewJson(
+        List<String> truth,
+        @Schema(nullable = true) String redFlag,
+        List<MissedJson> missed,
+        List<TurnJson> turns,
+        @Schema(nullable = true) Integer couldStop,
+        List<ClaimJson> claims,
+        double minutes,
+        int hurts,
+        int hints,
+        @Schema(nullable = true) ScoreJson score) {
+
+    /** Something missed, in words. */
+    @Schema(name = "PracticeMissedJson")
+    record MissedJson(PracticeReview.Kind kind, List<String> tests) {}
+
+    /**
+     * A go at a test.
+     *
+     * @param better a test that clearly promised more a minute; absent where there was none
+     */
+    @Schema(name = "PracticeTurnJson")
+    record TurnJson(
+            String testId,
+            String name,
+            double bits,
+            boolean worthDoing,
+            @Schema(nullable = true) BetterJson better,
+            List<MoveJson> moves) {}
+
+    /** Another test with how many times as much a minute it promised. */
+    @Schema(name = "PracticeBetterJson")
+    record BetterJson(String testId, String name, double times) {}
+
+    /** A condition before and after one answer. */
+    @Schema(name = "PracticeMoveJson")
+    record MoveJson(
+            String conditionId,
+            String name,
+            double ownBefore,
+            double ownAfter,
+            double weighedBefore,
+            double weighedAfter,
+            double own,
+            double weighed) {}
+
+    /** A chance at the start, one's own at the end, that of the weighing, and whether it is there. */
+    @Schema(name = "PracticeClaimJson")
+    record ClaimJson(String conditionId, String name, double start, double own, double weighed, boolean present) {}
+
+    /** Mean squared distances from the truth, 0 (best) to 1: of the start, of one's own chances, of the weighing. */
+    @Schema(name = "PracticeScoreJson")
+    record ScoreJson(double start, double own, double weighed) {
+        static ScoreJson of(List<PracticeReview.Claim> claims) {
+            return claims.isEmpty()
+                    ? null
+                    : new ScoreJson(
+                            brier(claims, PracticeReview.Claim::start),
+                            brier(claims, PracticeReview.Claim::own),
+                            brier(claims, PracticeReview.Claim::weighed));
+        }
+
+        private static double brier(List<PracticeReview.Claim> claims, Function<PracticeReview.Claim, Double> chance) {
+            return claims.stream()
+                    .mapToDouble(claim -> chance.apply(claim) - (claim.present() ? 1 : 0))
+                    .map(distance -> distance * distance)
+                    .average()
+                    .orElseThrow();
+        }
+    }
+
+    static PracticeReviewJson of(PracticeReview review, PracticeExamination examination, Catalogue catalogue) {
+        Map<String, String> flags = catalogue.redFlagsOf(examination.known().region()).stream()
+                .collect(Collectors.toMap(RedFlag::id, RedFlag::sign));
+        return new PracticeReviewJson(
+                examination.known().present().stream()
+                        .map(condition -> catalogue.condition(condition).name())
+                        .sorted()
+                        .toList(),
+                examination.flagged()
+                        ? examination.known().tells("red-flags").orElseThrow().values().stream()
+                                .map(flags::get)
+                                .findFirst()
+                                .orElse(null)
+                        : null,
+                review.missed().stream()
+                        .map(missed -> new MissedJson(
+                                missed.kind(),
+                                missed.tests().stream()
+                                        .map(test -> catalogue.test(test).shortName())
+                                        .toList()))
+                        .toList(),
+                review.turns().stream().map(turn -> turn(turn, catalogue)).toList(),
+                review.couldStop().orElse(null),
+                review.claims().stream()
+                        .map(claim -> new ClaimJson(
+                                claim.condition().value(),
+                                catalogue.condition(claim.condition()).name(),
+                                claim.start(),
+                                claim.own(),
+                                claim.weighed(),
+                                claim.present()))
+                        .toList(),
+                review.seconds() / 60,
+                review.hurts(),
+                review.hints(),
+                ScoreJson.of(review.claims()));
+    }
+
+    private static TurnJson turn(PracticeReview.Turn turn, Catalogue catalogue) {
+        return new TurnJson(
+                turn.test().value(),
+                catalogue.test(turn.test()).shortName(),
+                turn.bits(),
+                turn.worthDoing(),
+                turn.better()
+                        .map(better -> new BetterJson(
+                                better.test().value(),
+                                catalogue.test(better.test()).shortName(),
+                                turn.bits() <= 0
+                                        ? Double.MAX_VALUE
+                                        : better.bits() / better.seconds() / (turn.bits() / turn.seconds())))
+                        .orElse(null),
+                turn.moves().stream()
+                        .map(move -> new MoveJson(
+                                move.condition().value(),
+                                catalogue.condition(move.condition()).shortName(),
+                                move.ownBefore(),
+                                move.ownAfter(),
+                                move.weighedBefore(),
+                                move.weighedAfter(),
+                                move.own(),
+                                move.weighed()))
+                        .toList());
+    }
+}
