@@ -19,6 +19,7 @@ import { WeighingView } from "./weighing/WeighingView";
 const CourseView = lazy(() => import("./course/CourseView"));
 const LibraryRoutes = lazy(() => import("./library/LibraryRoutes"));
 const OutcomesRoutes = lazy(() => import("./outcomes/OutcomesRoutes"));
+const PracticeRoutes = lazy(() => import("./practice/PracticeRoutes"));
 const SetupRoutes = lazy(() => import("./setup/SetupRoutes"));
 
 /** Every view has an address of its own. */
@@ -76,6 +77,14 @@ function Views() {
           element={
             <Suspense fallback={<Waiting page what="the library" />}>
               <LibraryRoutes />
+            </Suspense>
+          }
+        />
+        <Route
+          path="/practice/*"
+          element={
+            <Suspense fallback={<Waiting page what="the practice room" />}>
+              <PracticeRoutes />
             </Suspense>
           }
         />

@@ -185,7 +185,7 @@ export function PaintFigures({ drawings, side, intake, first }: PaintFiguresProp
 }
 
 /** Hatching for pain, dots for tingling: told apart without colour. */
-function Patterns({ scope }: { scope: string }) {
+export function Patterns({ scope }: { scope: string }) {
   return (
     <defs>
       <pattern

@@ -66,7 +66,8 @@ function Kind({
   );
 }
 
-function Chances({ held, needed }: { held: Held; needed: number }) {
+/** How claims held: in a line, as a curve, in numbers. */
+export function Chances({ held, needed }: { held: Held; needed: number }) {
   const absent = held.claims - held.present;
   return (
     <>

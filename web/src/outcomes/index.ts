@@ -1,1 +1,3 @@
 export { WhatTurnedOut } from "./WhatTurnedOut";
+export { Chances } from "./CalibrationView";
+export { Fetched } from "./Fetched";

@@ -14,6 +14,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
         {roles.includes("THERAPIST") && <Part to="/" name="Cases" />}
         {(roles.includes("THERAPIST") || roles.includes("STEWARD")) && <Part to="/outcomes" name="Outcomes" />}
         <Part to="/library" name="Library" />
+        <Part to="/practice" name="Practice" />
         <Part to="/setup" name="Setup" />
       </nav>
       <span className="ml-auto flex flex-wrap items-center gap-x-3">

@@ -59,4 +59,11 @@ export const keys = {
   ledger: (search: string, use: string, page: number) => ["library", "ledger", search, use, page] as const,
   calculation: (kind: string, values: string) => ["calculation", kind, values] as const,
   region: (region: string) => ["region", region] as const,
+  practice: ["practice"] as const,
+  practiceCases: ["practice", "cases"] as const,
+  practiceCase: (id: string) => ["practice", "case", id] as const,
+  practiceReview: (id: string) => ["practice", "review", id] as const,
+  drillStand: (region: string) => ["practice", "drills", region] as const,
+  practiceProgress: ["practice", "progress"] as const,
+  practiceClasses: ["practice", "classes"] as const,
 };

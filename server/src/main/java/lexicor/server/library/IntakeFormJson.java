@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Lock;
 import lexicor.core.catalogue.RedFlag;
 import lexicor.core.intake.IntakeForm;
@@ -30,10 +31,19 @@ public record IntakeFormJson(
                 catalogue.locksAsked(region).stream().map(LockAskedJson::of).toList());
     }
 
-    /** A zone; {@code byStory} where it opens by itself. */
-    public record ZoneJson(String id, String label, boolean byStory) {
+    /**
+     * A zone.
+     *
+     * @param byStory whether it opens by itself
+     * @param conditions ids of what starts at its full estimate there
+     */
+    public record ZoneJson(String id, String label, boolean byStory, List<String> conditions) {
         static ZoneJson of(IntakeForm.Zone zone) {
-            return new ZoneJson(zone.id(), zone.label(), zone.clue().isPresent());
+            return new ZoneJson(
+                    zone.id(),
+                    zone.label(),
+                    zone.clue().isPresent(),
+                    zone.conditions().stream().map(ConditionId::value).sorted().toList());
         }
     }
 

@@ -1,0 +1,110 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
+import { keys } from "../shared/api/keys";
+import { keepDraft, keptDraft } from "../shared/offline/draft";
+import type { PracticeCase } from "./words";
+
+type Step = Omit<Schemas["PracticeStepRequest"], "number">;
+
+/** How long until a step that did not reach the server is sent again, in milliseconds. */
+const AGAIN = 2000;
+
+export interface Practising {
+  known: PracticeCase;
+  /** Own chances as they stand on the page: those put down last, with what was dragged since. */
+  chances: Record<string, number>;
+  /** Whether anything was dragged since. */
+  moved: boolean;
+  drag: (condition: string, chance: number | undefined) => void;
+  /** Takes a step; chances that were dragged are put down before it. */
+  take: (step: Step) => void;
+  /** Puts down the chances as they stand. */
+  putDown: () => void;
+  /** Whether a step is on its way. */
+  busy: boolean;
+  /** Whether a step could not be sent yet. */
+  waiting: boolean;
+  fault: string | undefined;
+}
+
+/** A practice case: every step is kept by the server, and sent until it is. */
+export function usePracticeCase(id: string) {
+  const query = useQuery({
+    queryKey: keys.practiceCase(id),
+    queryFn: () => dataOf(api.GET("/api/practice/cases/{id}", { params: { path: { id } } })),
+    retry: (times, fault) => times < 2 && !(fault instanceof Refused),
+  });
+  return query;
+}
+
+/** Works on a case that is there. */
+export function usePractising(known: PracticeCase): Practising {
+  const cache = useQueryClient();
+  const name = `practice.${known.id}`;
+  const [dragged, setDragged] = useState<Record<string, number | null>>(
+    () => (keptDraft(name) as Record<string, number | null> | undefined) ?? {},
+  );
+  const chances: Record<string, number> = {};
+  for (const each of known.believed) {
+    chances[each.conditionId] = each.chance;
+  }
+  for (const [condition, chance] of Object.entries(dragged)) {
+    if (chance === null) {
+      Reflect.deleteProperty(chances, condition);
+    } else {
+      chances[condition] = chance;
+    }
+  }
+  const moved = Object.keys(dragged).length > 0;
+  const change = (next: Record<string, number | null>) => {
+    setDragged(next);
+    keepDraft(name, Object.keys(next).length > 0 ? next : undefined);
+  };
+  const send = useMutation({
+    mutationFn: async (steps: Step[]) => {
+      let now = known;
+      for (const step of steps) {
+        const number = now.steps;
+        now = await dataOf(
+          api.POST("/api/practice/cases/{id}/steps", {
+            params: { path: { id: known.id } },
+            body: { ...step, number },
+          }),
+        );
+      }
+      return now;
+    },
+    retry: (_, fault) => !(fault instanceof Refused),
+    retryDelay: AGAIN,
+    networkMode: "always",
+    onSuccess: (now, steps) => {
+      cache.setQueryData(keys.practiceCase(known.id), now);
+      if (steps.some((step) => step.chances)) {
+        change({});
+      }
+      if (now.ended) {
+        void cache.invalidateQueries({ queryKey: keys.practiceCases });
+        void cache.invalidateQueries({ queryKey: keys.practiceProgress });
+        void cache.invalidateQueries({ queryKey: keys.practiceClasses });
+      }
+    },
+  });
+  return {
+    known,
+    chances,
+    moved,
+    drag: (condition, chance) => {
+      change({ ...dragged, [condition]: chance ?? null });
+    },
+    take: (step) => {
+      send.mutate(moved ? [{ chances }, step] : [step]);
+    },
+    putDown: () => {
+      send.mutate([{ chances }]);
+    },
+    busy: send.isPending,
+    waiting: send.isPending && send.failureCount > 0,
+    fault: send.error instanceof Refused ? send.error.message : undefined,
+  };
+}
