@@ -127,7 +127,7 @@ function Examining({ known }: { known: PracticeCase }) {
           </Button>
         ))}
       </nav>
-      <main className="mt-3 grid flex-1 gap-6 lg:grid-cols-[17rem_minmax(0,1fr)_20rem]">
+      <main className="mt-3 grid flex-1 gap-6 lg:grid-cols-[15rem_minmax(0,1fr)_18rem]">
         <h1 className="sr-only">An invented patient</h1>
         <div className={shown("patient")}>
           <PatientPanel practising={practising} />

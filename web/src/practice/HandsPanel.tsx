@@ -29,7 +29,7 @@ export function HandsPanel({ practising }: { practising: Practising }) {
   const goes = known.tests.filter((each) => each.testId === chosen);
   const shared = region.data.sharedNames;
   return (
-    <section aria-labelledby="hands" className="grid gap-4 sm:grid-cols-[12rem_minmax(0,1fr)]">
+    <section aria-labelledby="hands" className="grid gap-4 sm:grid-cols-[10.5rem_minmax(0,1fr)]">
       <div>
         <h2 id="hands" className="text-xl font-semibold">
           Hands

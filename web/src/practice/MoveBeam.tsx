@@ -5,6 +5,8 @@ const ROW = 20;
 /** Decibans that the picture holds at least, on both sides of the pivot. */
 const LEAST = 6;
 const SAY = 90;
+/** A move smaller than this is not drawn. */
+const STILL = 0.3;
 
 interface Block {
   from: number;
@@ -30,6 +32,7 @@ export function MoveBeam({ review, conditionId }: { review: Review; conditionId:
   const moves = review.turns.flatMap((turn, place) =>
     turn.moves
       .filter((move) => move.conditionId === conditionId)
+      .filter((move) => Math.max(Math.abs(move.own), Math.abs(move.weighed)) >= STILL)
       .map((move) => ({ place, own: move.own, weighed: move.weighed })),
   );
   if (moves.length === 0) {
@@ -55,6 +58,9 @@ export function MoveBeam({ review, conditionId }: { review: Review; conditionId:
             {name}
           </text>
           {blocks.map((block, at) => {
+            if (block.to - block.from < STILL) {
+              return null;
+            }
             const forIt = block.to > 0 && block.from >= 0;
             const width = Math.max(1, x(block.to) - x(block.from));
             return (

@@ -105,6 +105,7 @@ function Turns({ review }: { review: Review }) {
             </p>
             <p className="text-note text-soft">
               {turn.worthDoing ? "Worth doing." : "It promised next to nothing new."}
+              {!turn.read && " Its answer could not be read."}
               {turn.better &&
                 ` ${turn.better.name} promised ${turn.better.times > 20 ? "far more" : `${turn.better.times.toFixed(1)} times as much`} a minute.`}
             </p>
@@ -114,7 +115,7 @@ function Turns({ review }: { review: Review }) {
                   <li key={move.conditionId} className="text-read">
                     {move.name}: you {inHundred(move.ownBefore)} to {inHundred(move.ownAfter)}, the answer{" "}
                     {inHundred(move.weighedBefore)} to {inHundred(move.weighedAfter)}.{" "}
-                    <span className="text-soft">You moved {moveWords(move.own, move.weighed)}.</span>
+                    <span className="text-soft">You {moveWords(move.own, move.weighed)}.</span>
                   </li>
                 ))}
               </ul>
@@ -126,6 +127,22 @@ function Turns({ review }: { review: Review }) {
   );
 }
 
+/** What was there and was not thought of. */
+function Overlooked({ review }: { review: Review }) {
+  return review.overlooked.map((each) => (
+    <li
+      key={each.name}
+      className="flex flex-wrap items-baseline justify-between gap-x-3 border-t border-line py-2 text-read"
+    >
+      <span className="font-semibold">
+        {each.name}
+        <span className="font-normal text-soft">, was there</span>
+      </span>
+      <span>you did not think of it, weighing {inHundred(each.weighed)}</span>
+    </li>
+  ));
+}
+
 function Claims({ known, review }: { known: PracticeCase; review: Review }) {
   if (review.claims.length === 0) {
     return (
@@ -134,6 +151,9 @@ function Claims({ known, review }: { known: PracticeCase; review: Review }) {
           Where you ended
         </h2>
         <p className="mt-1 text-read text-soft">You put no chance on anything, so there is nothing to compare.</p>
+        <ul className="mt-2">
+          <Overlooked review={review} />
+        </ul>
       </section>
     );
   }
@@ -144,6 +164,7 @@ function Claims({ known, review }: { known: PracticeCase; review: Review }) {
       </h2>
       <p className="text-note text-soft">Ring: you. Tick: the weighing of the same answers.</p>
       <ul className="mt-1">
+        <Overlooked review={review} />
         {review.claims.map((claim) => (
           <li key={claim.conditionId} className="border-t border-line py-2">
             <div className="flex flex-wrap items-baseline justify-between gap-x-3 text-read">

@@ -3,15 +3,15 @@ import { distance, minutes, missedWords, moveWords, reactionWords, stopWords, ty
 
 describe("a move", () => {
   it.each([
-    [3, 3, "about right"],
-    [4, 3, "about right"],
-    [9, 3, "too far, 3.0 times as far as the answer goes"],
-    [1, 4, "too little, 25 in 100 of the way"],
-    [-3, 3, "the wrong way"],
-    [0.1, 3, "not at all"],
-    [0.2, 0.1, "hardly anything, as it should"],
-    [5, 0.1, "too far: the answer says next to nothing of it"],
-    [-6, -2, "too far, 3.0 times as far as the answer goes"],
+    [3, 3, "moved about right"],
+    [4, 3, "moved about right"],
+    [9, 3, "moved too far, 3.0 times as far as the answer goes"],
+    [1, 4, "moved too little, 25 in 100 of the way"],
+    [-3, 3, "moved the wrong way"],
+    [0.1, 3, "did not move"],
+    [0.2, 0.1, "hardly moved, rightly"],
+    [5, 0.1, "moved too far: the answer says next to nothing of it"],
+    [-6, -2, "moved too far, 3.0 times as far as the answer goes"],
   ])("of %d beside %d is %s", (own, weighed, words) => {
     expect(moveWords(own, weighed)).toBe(words);
   });

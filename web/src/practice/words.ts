@@ -60,24 +60,24 @@ export function missedWords(missed: Missed): string {
 const STILL = 0.5;
 const NEAR = 1.5;
 
-/** How one's own move went beside what the answer weighs. */
+/** How one's own move went beside what the answer weighs, as what "you" did. */
 export function moveWords(own: number, weighed: number): string {
   if (Math.abs(weighed) < STILL) {
-    return Math.abs(own) < 2 * STILL
-      ? "hardly anything, as it should"
-      : "too far: the answer says next to nothing of it";
+    return Math.abs(own) < 2 * STILL ? "hardly moved, rightly" : "moved too far: the answer says next to nothing of it";
   }
   if (Math.abs(own) < STILL) {
-    return "not at all";
+    return "did not move";
   }
   if (Math.sign(own) !== Math.sign(weighed)) {
-    return "the wrong way";
+    return "moved the wrong way";
   }
   const ratio = own / weighed;
   if (ratio > NEAR) {
-    return `too far, ${ratio.toFixed(1)} times as far as the answer goes`;
+    return `moved too far, ${ratio.toFixed(1)} times as far as the answer goes`;
   }
-  return ratio < 1 / NEAR ? `too little, ${String(Math.round(100 * ratio))} in 100 of the way` : "about right";
+  return ratio < 1 / NEAR
+    ? `moved too little, ${String(Math.round(100 * ratio))} in 100 of the way`
+    : "moved about right";
 }
 
 /** What a slope of one's own moves on those of the weighing says. */

@@ -60,6 +60,40 @@ class AccessibilityJourneyTest {
             """;
 
     @Test
+    void the_practice_room_is_clean() {
+        try (BrowserContext context = Suite.signedIn(
+                "E. Brook, student", new Browser.NewContextOptions().setViewportSize(TABLET[0], TABLET[1]))) {
+            Page page = context.newPage();
+            page.navigate(Suite.server().address() + "/practice/drills?drill=NAME");
+            clean(page, "drill", page.getByText(Pattern.compile("Which test is this|Which figure shows it")));
+            page.navigate(Suite.server().address() + "/practice/classes");
+            clean(page, "classes", page.getByText("Join by code"));
+            page.navigate(Suite.server().address() + "/practice");
+            clean(page, "practice room", page.getByText("A patient, please"));
+            page.getByLabel("Open a case file").setInputFiles(PracticeJourneyTest.patient("Looked at"));
+            page.getByLabel("What could it be?").selectOption("Subacromial pain");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put down and compare"))
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Painful arc"))
+                    .first()
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Do it, well side first"))
+                    .click();
+            assertThat(page.getByRole(AriaRole.ARTICLE)).isVisible();
+            clean(page, "invented patient", page.getByText("Practice: nobody here is real"));
+            page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions().setName("End").setExact(true))
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("I have finished"))
+                    .click();
+            clean(page, "looking back", page.getByText("Where you ended"));
+            page.navigate(Suite.server().address() + "/practice/progress");
+            clean(page, "progress", page.getByText("How far answers move you"));
+        }
+    }
+
+    @Test
     void every_view_is_clean() {
         try (BrowserContext context =
                 Suite.therapist(new Browser.NewContextOptions().setViewportSize(TABLET[0], TABLET[1]))) {

@@ -1,5 +1,7 @@
 package lexicor.core.catalogue;
 
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -140,6 +142,15 @@ public record Catalogue(
                         Optional::isPresent,
                         wider -> condition(wider.get()).within())
                 .map(Optional::get)
+                .toList();
+    }
+
+    /** Of some conditions those that none of the others lies within, in the order of their ids. */
+    public List<ConditionId> narrowest(Collection<ConditionId> conditions) {
+        return conditions.stream()
+                .filter(condition ->
+                        conditions.stream().noneMatch(other -> widerThan(other).contains(condition)))
+                .sorted(Comparator.comparing(ConditionId::value))
                 .toList();
     }
 

@@ -110,15 +110,18 @@ public final class CaseMaker {
         throw new IllegalStateException("no kind");
     }
 
+    /** One thing is one condition with all that it lies within, two things are two of different families. */
     private boolean fits(PracticeKind kind, Set<ConditionId> present, SimulatedClinic clinic) {
+        int things = catalogue.narrowest(present).size();
         long families = present.stream()
                 .filter(condition -> catalogue.widerThan(condition).stream().noneMatch(present::contains))
                 .count();
+        boolean measured = present.stream().anyMatch(ground.weighing()::measured);
         return switch (kind) {
-            case NOTHING -> families == 0;
-            case TWO -> families == 2 && present.stream().anyMatch(ground.weighing()::measured);
-            case RIVAL -> families == 1 && present.stream().anyMatch(condition -> rivals(condition, present, clinic));
-            case PLAIN, FLAG, LOCK -> families == 1 && present.stream().anyMatch(ground.weighing()::measured);
+            case NOTHING -> things == 0;
+            case TWO -> things == 2 && families == 2 && measured;
+            case RIVAL -> things == 1 && present.stream().anyMatch(condition -> rivals(condition, present, clinic));
+            case PLAIN, FLAG, LOCK -> things == 1 && measured;
         };
     }
 

@@ -13,6 +13,7 @@ import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Way;
 import lexicor.core.examination.Part;
+import lexicor.core.examination.Reading;
 import lexicor.core.intake.IntakeFolder;
 import lexicor.core.lookup.Keyed;
 import lexicor.core.nexttest.TestValue;
@@ -27,6 +28,8 @@ import lexicor.core.posttest.LogOdds;
  * @param couldStop number of tests after which no open test promised enough to be worth doing; empty where one always
  *     did
  * @param claims one for each condition that a chance was put on, as it was put last
+ * @param overlooked what is there, without what it lies within, and no chance was put on, with where the weighing
+ *     stands
  * @param seconds what it took
  * @param hurts how often it hurt for nothing
  * @param hints how often one asked what to do next
@@ -36,6 +39,7 @@ public record PracticeReview(
         List<Turn> turns,
         Optional<Integer> couldStop,
         List<Claim> claims,
+        Map<ConditionId, Double> overlooked,
         double seconds,
         int hurts,
         int hints) {
@@ -53,6 +57,7 @@ public record PracticeReview(
         missed = List.copyOf(missed);
         turns = List.copyOf(turns);
         claims = List.copyOf(claims);
+        overlooked = Map.copyOf(overlooked);
     }
 
     /** What can be missed. */
@@ -89,11 +94,18 @@ public record PracticeReview(
      *
      * @param bits what the test promised, in bits
      * @param worthDoing whether that was enough to be worth doing
+     * @param read whether the answer said anything, of whatever condition
      * @param better a test that clearly promised more a minute, which could have been done; empty where there was none
      * @param moves how one's own chances went, beside how the answer moves them
      */
     public record Turn(
-            TestId test, double bits, double seconds, boolean worthDoing, Optional<Better> better, List<Move> moves) {
+            TestId test,
+            double bits,
+            double seconds,
+            boolean worthDoing,
+            boolean read,
+            Optional<Better> better,
+            List<Move> moves) {
         public Turn {
             moves = List.copyOf(moves);
         }
@@ -178,6 +190,7 @@ public record PracticeReview(
                             ? Optional.of(turns.size())
                             : Optional.empty()),
                     claims(),
+                    overlooked(),
                     examination.seconds(),
                     (int) examination.examined().stream()
                             .filter(each -> each.hurt().isPresent())
@@ -205,13 +218,18 @@ public record PracticeReview(
                             && each.bitsPerMinute() > CLEARLY * value.bitsPerMinute())
                     .max(Comparator.comparingDouble(TestValue::bitsPerMinute))
                     .map(each -> new Better(each.test(), each.bits(), each.seconds()));
+            AssessedVisit after = next.assess(examination.after(step + 1));
             return new Turn(
                     examined.test(),
                     value.bits(),
                     value.seconds(),
                     value.worthDoing(),
+                    after.readings().stream()
+                            .filter(each -> each.test().equals(examined.test()))
+                            .flatMap(each -> each.readings().stream())
+                            .anyMatch(Reading::definite),
                     better,
-                    moves(visit, next.assess(examination.after(step + 1)), own, believedAfter(step)));
+                    moves(visit, after, own, believedAfter(step)));
         }
 
         /** Chances put on after a step and before the next test; none where nothing was. */
@@ -270,6 +288,15 @@ public record PracticeReview(
                             Keyed.at(weighed, each.getKey()),
                             examination.known().present().contains(each.getKey()))));
             return claims;
+        }
+
+        private Map<ConditionId, Double> overlooked() {
+            Map<ConditionId, Double> weighed = chances(next.assess(examination));
+            Map<ConditionId, Double> overlooked = new LinkedHashMap<>();
+            catalogue.narrowest(examination.known().present()).stream()
+                    .filter(condition -> !examination.believed().containsKey(condition))
+                    .forEach(condition -> overlooked.put(condition, weighed.getOrDefault(condition, 0.0)));
+            return overlooked;
         }
 
         private PracticeExamination onlyTold() {

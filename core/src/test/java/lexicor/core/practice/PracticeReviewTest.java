@@ -91,6 +91,7 @@ class PracticeReviewTest {
         assertThat(claim.start()).isEqualTo(move.weighedBefore());
         assertThat(claim.weighed()).isEqualTo(move.weighedAfter());
         assertThat(review.claims()).hasSize(2);
+        assertThat(review.overlooked()).isEmpty();
         assertThat(review.missed()).isEmpty();
     }
 
@@ -140,6 +141,8 @@ class PracticeReviewTest {
         PracticeReview review = review(known, IntakeFolder.RED_FLAGS, oneSided, TestId.of("sh-neer"));
         assertThat(kinds(review)).containsExactly(PracticeReview.Kind.WELL_SIDE, PracticeReview.Kind.NOT_TRIED_AGAIN);
         assertThat(review.missed().get(0).tests()).containsExactly(HAWKINS);
+        assertThat(review.turns()).extracting(PracticeReview.Turn::read).containsExactly(true, false);
+        assertThat(review.overlooked()).as("no chance was put on it").containsOnlyKeys(SUBACROMIAL);
     }
 
     @Test

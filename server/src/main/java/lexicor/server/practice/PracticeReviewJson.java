@@ -1,6 +1,7 @@
 package lexicor.server.practice;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -13,8 +14,9 @@ import lexicor.core.practice.PracticeReview;
 /**
  * What a practice case showed. Chances are 0..1, moves in decibans.
  *
- * @param truth names of what is there; empty where nothing is
+ * @param truth names of what is there, without what it lies within; empty where nothing is
  * @param redFlag the sign that was there; absent where none was
+ * @param overlooked what is there and no chance was put on
  * @param couldStop number of tests after which nothing was worth doing; absent where something always was
  */
 record PracticeReviewJson(
@@ -24,6 +26,7 @@ record PracticeReviewJson(
         List<TurnJson> turns,
         @Schema(nullable = true) Integer couldStop,
         List<ClaimJson> claims,
+        List<OverlookedJson> overlooked,
         double minutes,
         int hurts,
         int hints,
@@ -44,6 +47,7 @@ record PracticeReviewJson(
             String name,
             double bits,
             boolean worthDoing,
+            boolean read,
             @Schema(nullable = true) BetterJson better,
             List<MoveJson> moves) {}
 
@@ -66,6 +70,10 @@ record PracticeReviewJson(
     /** A chance at the start, one's own at the end, that of the weighing, and whether it is there. */
     @Schema(name = "PracticeClaimJson")
     record ClaimJson(String conditionId, String name, double start, double own, double weighed, boolean present) {}
+
+    /** What is there and no chance was put on, with where the weighing stands. */
+    @Schema(name = "PracticeOverlookedJson")
+    record OverlookedJson(String name, double weighed) {}
 
     /** Mean squared distances from the truth, 0 (best) to 1: of the start, of one's own chances, of the weighing. */
     @Schema(name = "PracticeScoreJson")
@@ -92,9 +100,8 @@ record PracticeReviewJson(
         Map<String, String> flags = catalogue.redFlagsOf(examination.known().region()).stream()
                 .collect(Collectors.toMap(RedFlag::id, RedFlag::sign));
         return new PracticeReviewJson(
-                examination.known().present().stream()
+                catalogue.narrowest(examination.known().present()).stream()
                         .map(condition -> catalogue.condition(condition).name())
-                        .sorted()
                         .toList(),
                 examination.flagged()
                         ? examination.known().tells("red-flags").orElseThrow().values().stream()
@@ -120,6 +127,11 @@ record PracticeReviewJson(
                                 claim.weighed(),
                                 claim.present()))
                         .toList(),
+                review.overlooked().entrySet().stream()
+                        .map(each -> new OverlookedJson(
+                                catalogue.condition(each.getKey()).name(), each.getValue()))
+                        .sorted(Comparator.comparing(OverlookedJson::name))
+                        .toList(),
                 review.seconds() / 60,
                 review.hurts(),
                 review.hints(),
@@ -132,6 +144,7 @@ record PracticeReviewJson(
                 catalogue.test(turn.test()).shortName(),
                 turn.bits(),
                 turn.worthDoing(),
+                turn.read(),
                 turn.better()
                         .map(better -> new BetterJson(
                                 better.test().value(),
