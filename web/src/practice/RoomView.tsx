@@ -180,8 +180,13 @@ function SetCases() {
   );
 }
 
+/** Rows of the list at first. */
+const SHOWN = 8;
+
 function OwnCases() {
   const cache = useQueryClient();
+  const [all, setAll] = useState(false);
+  const [sure, setSure] = useState<string>();
   const cases = useQuery({
     queryKey: keys.practiceCases,
     queryFn: () => dataOf(api.GET("/api/practice/cases")),
@@ -201,29 +206,46 @@ function OwnCases() {
           rows.length === 0 ? (
             <p className="mt-2 text-read text-soft">Nobody yet. Call the first one in.</p>
           ) : (
-            <ul className="mt-2">
-              {rows.map((row) => (
-                <li key={row.id} className="flex items-center gap-3 border-t border-line py-1">
-                  <Link to={`/practice/cases/${row.id}`} className="min-h-12 flex-1 py-1.5 hover:bg-tan">
-                    <span className="block text-read">
-                      {row.title || row.opening}
-                      {!row.ended && <strong> · running</strong>}
-                    </span>
-                    <span className="block text-note text-soft">
-                      {when(row.begunAt)} · {numbered(row.tests, "test")} · {minutes(row.minutes)}
-                    </span>
-                  </Link>
-                  <Button
-                    aria-label={`Remove the patient of ${when(row.begunAt)}`}
-                    onClick={() => {
-                      remove.mutate(row.id);
-                    }}
-                  >
-                    Remove
-                  </Button>
-                </li>
-              ))}
-            </ul>
+            <>
+              <ul className="mt-2">
+                {(all ? rows : rows.slice(0, SHOWN)).map((row) => (
+                  <li key={row.id} className="flex items-center gap-3 border-t border-line py-1">
+                    <Link to={`/practice/cases/${row.id}`} className="min-h-12 flex-1 py-1.5 hover:bg-tan">
+                      <span className="block text-read">
+                        {row.title || row.opening}
+                        {!row.ended && <strong> · running</strong>}
+                      </span>
+                      <span className="block text-note text-soft">
+                        {row.was && `It was ${row.was} · `}
+                        {when(row.begunAt)} · {numbered(row.tests, "test")} · {minutes(row.minutes)}
+                      </span>
+                    </Link>
+                    <Button
+                      aria-label={`${sure === row.id ? "Really remove" : "Remove"} the patient of ${when(row.begunAt)}`}
+                      onClick={() => {
+                        if (sure === row.id) {
+                          remove.mutate(row.id);
+                        } else {
+                          setSure(row.id);
+                        }
+                      }}
+                    >
+                      {sure === row.id ? "Really, and from my progress" : "Remove"}
+                    </Button>
+                  </li>
+                ))}
+              </ul>
+              {rows.length > SHOWN && !all && (
+                <Button
+                  className="mt-2"
+                  onClick={() => {
+                    setAll(true);
+                  }}
+                >
+                  All {rows.length}
+                </Button>
+              )}
+            </>
           )
         }
       </Fetched>

@@ -27,10 +27,6 @@ class ScreenshotTour {
             assertThat(page.getByRole(AriaRole.COMPLEMENTARY)).containsText("Subacromial pain");
             take(page, "bench");
             open(page, "/");
-            page.getByText("SL-0412").click();
-            new Bench(page).settled().stand("Painful arc").settled();
-            take(page, "bench-painful-arc");
-            open(page, "/");
             page.getByText("SL-0424").click();
             new Bench(page).settled();
             page.getByRole(
@@ -118,6 +114,33 @@ class ScreenshotTour {
                 .click();
         assertThat(page.getByText("Testing is suspended").first()).isVisible();
         take(page, "red-flag");
+    }
+
+    @Test
+    void what_a_student_sees() {
+        try (var context = Suite.signedIn(
+                "E. Brook, student",
+                new Browser.NewContextOptions().setViewportSize(1280, 800).setLocale("en-GB"))) {
+            Page page = context.newPage();
+            open(page, "/practice");
+            page.getByLabel("Open a case file").setInputFiles(PracticeJourneyTest.patient("The baker"));
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Ask: safety"))
+                    .click();
+            page.getByLabel("What could it be?").selectOption("Subacromial pain");
+            page.getByLabel("What else?").selectOption("Frozen shoulder");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Flexed int. rotation"))
+                    .first()
+                    .click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Do it, well side first"))
+                    .click();
+            assertThat(page.getByRole(AriaRole.ARTICLE)).isVisible();
+            page.getByRole(AriaRole.SLIDER).first().focus();
+            page.keyboard().press("PageUp");
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Put down and compare"))
+                    .click();
+            assertThat(page.getByText("Ring: mine. Tick: the weighing.")).isVisible();
+            take(page, "practice");
+        }
     }
 
     @Test

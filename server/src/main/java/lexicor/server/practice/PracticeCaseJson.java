@@ -113,7 +113,7 @@ record PracticeCaseJson(
             @Schema(nullable = true) String testId,
             @Schema(nullable = true) String name) {}
 
-    /** A case in a list. */
+    /** A case in a list; {@code was} says what it was, in words, once it is ended. */
     @Schema(name = "PracticeCaseRowJson")
     record RowJson(
             UUID id,
@@ -123,5 +123,6 @@ record PracticeCaseJson(
             Instant begunAt,
             boolean ended,
             int tests,
-            double minutes) {}
+            double minutes,
+            @Schema(nullable = true) String was) {}
 }

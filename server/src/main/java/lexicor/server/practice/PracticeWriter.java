@@ -22,6 +22,7 @@ import lexicor.core.practice.PracticeExamination;
 import lexicor.core.practice.PracticeGround;
 import lexicor.core.practice.PracticeStep;
 import lexicor.core.practice.ResponseWords;
+import lexicor.server.words.Words;
 import org.springframework.stereotype.Component;
 
 /** Writes practice cases as the page shows them. */
@@ -113,7 +114,19 @@ class PracticeWriter {
                 worked.row().begunAt(),
                 worked.row().endedAt().isPresent(),
                 worked.examination().examined().size(),
-                worked.examination().seconds() / 60);
+                worked.examination().seconds() / 60,
+                worked.row().endedAt().isPresent() ? was(worked.examination()) : null);
+    }
+
+    private String was(PracticeExamination examination) {
+        if (examination.flagged()) {
+            return "a red flag";
+        }
+        List<String> names = catalogue.narrowest(examination.known().present()).stream()
+                .map(condition ->
+                        Words.inSentence(catalogue.condition(condition).name()))
+                .toList();
+        return names.isEmpty() ? "nothing that these tests are about" : String.join(" and ", names);
     }
 
     private PracticeCaseJson.QuestionJson question(String id) {

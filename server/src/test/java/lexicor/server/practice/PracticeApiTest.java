@@ -89,6 +89,11 @@ class PracticeApiTest {
         assertThat(review.at("/score/own").asDouble()).isPositive();
         assertThat(student.text(CASES + "/" + id + "/case.yaml")).contains("title: The baker");
         student.post(CASES + "/" + id + "/steps", Map.of("number", 6, "hint", true), 409);
+        assertThat(student.get(CASES, 200)
+                        .valueStream()
+                        .filter(each -> each.get("id").asString().equals(id))
+                        .map(each -> each.get("was").asString()))
+                .containsExactly("subacromial pain");
         JsonNode progress = student.get("/api/practice/progress", 200);
         assertThat(progress.get("cases").asInt()).isPositive();
     }
@@ -111,8 +116,10 @@ class PracticeApiTest {
             assertThat(made.get("region").asString()).isEqualTo(region);
             begun.add(made.get("id").asString());
         }
-        assertThat(student.get(CASES, 200).toString()).contains(begun);
-        student.text(CASES);
+        assertThat(student.get(CASES, 200).toString())
+                .contains(begun)
+                .as("what a running case is stays hidden")
+                .doesNotContain("\"was\":\"nothing");
         for (String id : begun) {
             server.delete()
                     .uri(CASES + "/" + id)
