@@ -101,7 +101,15 @@ function Together({ progress }: { progress: Progress }) {
             How your chances held
           </h2>
           {progress.own ? (
-            <Chances held={progress.own} needed={progress.needed} />
+            <>
+              <Chances held={progress.own} needed={progress.needed} />
+              {progress.weighed && (
+                <p className="mt-3 text-note text-soft">
+                  The weighing on the same: Brier {progress.weighed.brier.toFixed(3)}, log score{" "}
+                  {progress.weighed.logLoss.toFixed(3)}.
+                </p>
+              )}
+            </>
           ) : (
             <p className="mt-1 text-read text-soft">You have put no chances on anything yet.</p>
           )}

@@ -74,6 +74,7 @@ function Beginning() {
             setDraft({ ...draft, kind });
           }}
         />
+        {draft.kind && <p className="-mt-3 text-note text-soft">{KINDS.find(([kind]) => kind === draft.kind)?.[2]}</p>}
         <ChoiceGroup
           id="showing"
           label="The weighing beside mine"

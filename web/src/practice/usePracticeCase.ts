@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { api, dataOf, Refused, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { keepDraft, keptDraft } from "../shared/offline/draft";
@@ -28,14 +28,19 @@ export interface Practising {
   fault: string | undefined;
 }
 
+/** Steps that are on their way, with the number of the first. */
+interface Sent {
+  first: number;
+  steps: Step[];
+}
+
 /** A practice case: every step is kept by the server, and sent until it is. */
 export function usePracticeCase(id: string) {
-  const query = useQuery({
+  return useQuery({
     queryKey: keys.practiceCase(id),
     queryFn: () => dataOf(api.GET("/api/practice/cases/{id}", { params: { path: { id } } })),
     retry: (times, fault) => times < 2 && !(fault instanceof Refused),
   });
-  return query;
 }
 
 /** Works on a case that is there. */
@@ -62,14 +67,13 @@ export function usePractising(known: PracticeCase): Practising {
     keepDraft(name, Object.keys(next).length > 0 ? next : undefined);
   };
   const send = useMutation({
-    mutationFn: async (steps: Step[]) => {
+    mutationFn: async ({ first, steps }: Sent) => {
       let now = known;
-      for (const step of steps) {
-        const number = now.steps;
+      for (const [place, step] of steps.entries()) {
         now = await dataOf(
           api.POST("/api/practice/cases/{id}/steps", {
             params: { path: { id: known.id } },
-            body: { ...step, number },
+            body: { ...step, number: first + place },
           }),
         );
       }
@@ -78,7 +82,7 @@ export function usePractising(known: PracticeCase): Practising {
     retry: (_, fault) => !(fault instanceof Refused),
     retryDelay: AGAIN,
     networkMode: "always",
-    onSuccess: (now, steps) => {
+    onSuccess: (now, { steps }) => {
       cache.setQueryData(keys.practiceCase(known.id), now);
       if (steps.some((step) => step.chances)) {
         change({});
@@ -89,7 +93,23 @@ export function usePractising(known: PracticeCase): Practising {
         void cache.invalidateQueries({ queryKey: keys.practiceClasses });
       }
     },
+    onError: () => cache.invalidateQueries({ queryKey: keys.practiceCase(known.id) }),
+    onSettled: () => {
+      keepDraft(`${name}.step`, undefined);
+    },
   });
+  const { mutate } = send;
+  useEffect(() => {
+    const unsent = keptDraft(`${name}.step`) as Sent | undefined;
+    if (unsent) {
+      mutate(unsent); // the page was loaded anew before it had arrived
+    }
+  }, [name, mutate]);
+  const sendAll = (steps: Step[]) => {
+    const sent = { first: known.steps, steps };
+    keepDraft(`${name}.step`, sent);
+    mutate(sent);
+  };
   return {
     known,
     chances,
@@ -98,10 +118,10 @@ export function usePractising(known: PracticeCase): Practising {
       change({ ...dragged, [condition]: chance ?? null });
     },
     take: (step) => {
-      send.mutate(moved ? [{ chances }, step] : [step]);
+      sendAll(moved ? [{ chances }, step] : [step]);
     },
     putDown: () => {
-      send.mutate([{ chances }]);
+      sendAll([{ chances }]);
     },
     busy: send.isPending,
     waiting: send.isPending && send.failureCount > 0,

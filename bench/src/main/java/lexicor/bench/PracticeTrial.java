@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.stream.IntStream;
 import lexicor.core.assessment.AssessedVisit;
 import lexicor.core.assessment.VisitAssessor;
@@ -209,65 +210,67 @@ public final class PracticeTrial {
                 Map.of());
     }
 
-    /** How somebody works: which tests in which order, and how they are added up. */
-    private interface Strategy {
-        Map<ConditionId, Double> chances(PracticeExamination told, Random random);
+    /** How somebody works: which tests, and how their answers are added up. */
+    private record Strategy(
+            String name,
+            BiFunction<PracticeExamination, Random, PracticeExamination> tests,
+            BiFunction<PracticeExamination, PracticeExamination, Map<ConditionId, Double>> chances) {}
+
+    private List<Strategy> ways() {
+        BiFunction<PracticeExamination, PracticeExamination, Map<ConditionId, Double>> weighed =
+                (told, done) -> weighed(done);
+        return List.of(
+                new Strategy("story alone", (told, random) -> told, weighed),
+                new Strategy("random tests, ratios multiplied", this::randomTests, this::multiplied),
+                new Strategy("random tests, weighed", this::randomTests, weighed),
+                new Strategy(
+                        "best for its time, ratios multiplied", (told, random) -> bestTests(told), this::multiplied),
+                new Strategy("best for its time, weighed", (told, random) -> bestTests(told), weighed));
     }
 
     private void strategies(int cases) {
-        Map<String, Strategy> strategies = new LinkedHashMap<>();
-        strategies.put("story alone", (told, random) -> weighed(told));
-        strategies.put(
-                "random tests, ratios multiplied", (told, random) -> multiplied(told, randomTests(told, random)));
-        strategies.put("random tests, weighed", (told, random) -> weighed(randomTests(told, random)));
-        strategies.put("best for its time, ratios multiplied", (told, random) -> multiplied(told, bestTests(told)));
-        strategies.put("best for its time, weighed", (told, random) -> weighed(bestTests(told)));
         System.out.printf("%n%d cases a region, %d tests each%n", cases, TESTS);
         System.out.printf("%-40s%14s%14s%10s%10s%n", "", "Brier x 1000", "log x 1000", "slope", "minutes");
-        strategies.forEach((name, strategy) -> {
-            List<Calibration.Claim> claims = new ArrayList<>();
-            double minutes = 0;
-            int done = 0;
-            for (String region : catalogue.routines().keySet()) {
-                CaseMaker maker = new CaseMaker(ground);
-                for (long seed = 1; seed <= cases; seed++) {
-                    PracticeCase known = maker.make(region, Optional.empty(), seed, DAY);
-                    PracticeExamination fresh = new PracticeExamination(ground, known, List.of());
-                    PracticeExamination told = with(fresh, fresh.ask(fresh.questions()));
-                    Map<ConditionId, Double> starts = weighed(told);
-                    Map<ConditionId, Double> chances = strategy.chances(told, new Random(seed));
-                    starts.forEach((condition, start) -> {
-                        if (weighing.measured(condition)) {
-                            claims.add(new Calibration.Claim(
-                                    start,
-                                    chances.getOrDefault(condition, start),
-                                    known.present().contains(condition)));
-                        }
-                    });
-                    minutes += (name.startsWith("story")
-                                            ? told
-                                            : name.startsWith("random")
-                                                    ? randomTests(told, new Random(seed))
-                                                    : bestTests(told))
-                                    .seconds()
-                            / 60;
-                    done++;
-                }
+        ways().forEach(way -> strategy(way, cases));
+    }
+
+    private void strategy(Strategy way, int cases) {
+        List<Calibration.Claim> claims = new ArrayList<>();
+        double seconds = 0;
+        int done = 0;
+        for (String region : catalogue.routines().keySet()) {
+            CaseMaker maker = new CaseMaker(ground);
+            for (long seed = 1; seed <= cases; seed++) {
+                PracticeCase known = maker.make(region, Optional.empty(), seed, DAY);
+                PracticeExamination fresh = new PracticeExamination(ground, known, List.of());
+                PracticeExamination told = with(fresh, fresh.ask(fresh.questions()));
+                PracticeExamination end = way.tests().apply(told, new Random(seed));
+                Map<ConditionId, Double> chances = way.chances().apply(told, end);
+                weighed(told).forEach((condition, start) -> {
+                    if (weighing.measured(condition)) {
+                        claims.add(new Calibration.Claim(
+                                start,
+                                chances.getOrDefault(condition, start),
+                                known.present().contains(condition)));
+                    }
+                });
+                seconds += end.seconds();
+                done++;
             }
-            Calibration calibration = new Calibration(claims);
-            System.out.printf(
-                    Locale.UK,
-                    "%-40s%14.1f%14.1f%10s%10.1f%n",
-                    name,
-                    1000 * calibration.brier(),
-                    1000 * calibration.logLoss(),
-                    calibration
-                            .line()
-                            .map(line -> String.format(
-                                    Locale.UK, "%.2f", line.slope().estimate()))
-                            .orElse("-"),
-                    minutes / done);
-        });
+        }
+        Calibration calibration = new Calibration(claims);
+        System.out.printf(
+                Locale.UK,
+                "%-40s%14.1f%14.1f%10s%10.1f%n",
+                way.name(),
+                1000 * calibration.brier(),
+                1000 * calibration.logLoss(),
+                calibration
+                        .line()
+                        .map(line ->
+                                String.format(Locale.UK, "%.2f", line.slope().estimate()))
+                        .orElse("-"),
+                seconds / 60 / done);
     }
 
     private PracticeExamination with(PracticeExamination at, PracticeStep step) {

@@ -138,6 +138,8 @@ class PracticeJourneyTest {
         press(page, "Do it, well side first");
         assertThat(page.getByText("No connection: it will be sent again")).isVisible();
         context.setOffline(false);
+        page.reload();
+        choose("Slow lowering");
         assertThat(answer("Slow lowering")).hasCount(1);
         page.reload();
         choose("Slow lowering");

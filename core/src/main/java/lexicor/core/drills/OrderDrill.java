@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.draws.Draws;
+import lexicor.core.lookup.Phrase;
 import lexicor.core.planning.RoutineCheck;
 import lexicor.core.planning.WorkItems;
 import lexicor.core.planning.WorkOrder;
@@ -60,7 +61,7 @@ final class OrderDrill implements DrillType {
                 item,
                 seed,
                 "In which order?",
-                List.of("The patient begins " + ReadDrill.sentence(begins) + "."),
+                List.of("The patient begins " + Phrase.within(begins) + "."),
                 Optional.empty(),
                 DrillType.shuffled(tests, random).stream()
                         .map(test -> new Drill.Option(

@@ -3,7 +3,6 @@ package lexicor.core.drills;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -19,6 +18,7 @@ import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Part;
 import lexicor.core.examination.Reading;
+import lexicor.core.lookup.Phrase;
 import lexicor.core.practice.PracticeGround;
 import lexicor.core.practice.ResponseWords;
 import lexicor.core.simulation.ResponseBook;
@@ -69,7 +69,7 @@ final class ReadDrill implements DrillType {
         Drill drill = new Drill(
                 item,
                 seed,
-                "What does this say of " + sentence(name) + "?",
+                "What does this say of " + Phrase.within(name) + "?",
                 Stream.concat(
                                 Stream.of(test.name()),
                                 new ResponseWords(ground)
@@ -93,7 +93,7 @@ final class ReadDrill implements DrillType {
                     answer.values().equals(List.of(should)),
                     List.of(should),
                     OptionalDouble.empty(),
-                    List.of(capital(reading.phrase()) + "."));
+                    List.of(Phrase.first(reading.phrase()) + "."));
         });
     }
 
@@ -116,15 +116,5 @@ final class ReadDrill implements DrillType {
         here.add(
                 new Part.Chosen(QUALITY, watch.get(random.nextInt(watch.size())).value(), Part.Context.PLAIN));
         return new ResponseBook.Response(here, response.well(), response.missed());
-    }
-
-    static String sentence(String name) {
-        return name.length() > 1 && Character.isUpperCase(name.charAt(1))
-                ? name
-                : name.substring(0, 1).toLowerCase(Locale.UK) + name.substring(1);
-    }
-
-    static String capital(String words) {
-        return words.isEmpty() ? words : words.substring(0, 1).toUpperCase(Locale.UK) + words.substring(1);
     }
 }

@@ -12,6 +12,7 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.Pattern;
+import lexicor.core.lookup.Phrase;
 import lexicor.core.nexttest.ExpectedInformation;
 import lexicor.core.nexttest.Separation;
 import lexicor.core.practice.PracticeGround;
@@ -80,7 +81,7 @@ final class SeparateDrill implements DrillType {
         Drill drill = new Drill(
                 item,
                 seed,
-                "Which of the two tells " + ReadDrill.sentence(one) + " from " + ReadDrill.sentence(two) + " better?",
+                "Which of the two tells " + Phrase.within(one) + " from " + Phrase.within(two) + " better?",
                 List.of(),
                 Optional.empty(),
                 DrillType.shuffled(List.of(best, other), random).stream()
@@ -99,7 +100,7 @@ final class SeparateDrill implements DrillType {
                                 "%s parts them by %.1f decibans on average, %s by %.1f.",
                                 catalogue.test(best.test()).shortName(),
                                 best.decibans(),
-                                ReadDrill.sentence(catalogue.test(other.test()).shortName()),
+                                Phrase.within(catalogue.test(other.test()).shortName()),
                                 other.decibans()))));
     }
 

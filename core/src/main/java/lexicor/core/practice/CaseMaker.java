@@ -30,6 +30,7 @@ import lexicor.core.intake.LockCheck;
 import lexicor.core.intake.LockFinding;
 import lexicor.core.intake.Person;
 import lexicor.core.lookup.Keyed;
+import lexicor.core.lookup.Phrase;
 import lexicor.core.simulation.SimulatedClinic;
 import lexicor.core.story.HeardStory;
 
@@ -253,9 +254,7 @@ public final class CaseMaker {
                 .map(value -> content.says().getOrDefault("duration:" + value, ""))
                 .findFirst()
                 .orElse("");
-        String place = zone.equalsIgnoreCase(region)
-                ? ""
-                : ", " + zone.substring(0, 1).toLowerCase(Locale.UK) + zone.substring(1);
+        String place = zone.equalsIgnoreCase(region) ? "" : ", " + Phrase.within(zone);
         return ("It is my " + where + place + ". " + since).strip();
     }
 

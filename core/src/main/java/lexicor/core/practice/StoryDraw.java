@@ -241,11 +241,15 @@ final class StoryDraw {
         return weights.length - 1;
     }
 
-    private List<StoryTable.Painted> patterns(String of) {
-        Set<String> here = form.drawings().stream()
+    private Set<String> areasHere() {
+        return form.drawings().stream()
                 .filter(drawing -> drawing.regions().contains(region))
                 .flatMap(drawing -> drawing.areas().keySet().stream())
                 .collect(Collectors.toSet());
+    }
+
+    private List<StoryTable.Painted> patterns(String of) {
+        Set<String> here = areasHere();
         return form.story().painted().stream()
                 .filter(each -> each.of().equals(of)
                         && (each.regions().isEmpty() || each.regions().contains(region))
@@ -291,10 +295,7 @@ final class StoryDraw {
     }
 
     private List<String> areas(StoryTable.Painted pattern) {
-        Set<String> here = form.drawings().stream()
-                .filter(drawing -> drawing.regions().contains(region))
-                .flatMap(drawing -> drawing.areas().keySet().stream())
-                .collect(Collectors.toSet());
+        Set<String> here = areasHere();
         List<String> areas = new ArrayList<>();
         for (Set<String> group : pattern.any()) {
             List<String> drawn = group.stream().filter(here::contains).sorted().toList();

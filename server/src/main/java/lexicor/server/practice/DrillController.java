@@ -16,6 +16,7 @@ import lexicor.core.drills.DrillMaker;
 import lexicor.core.drills.LeitnerBox;
 import lexicor.server.audit.CurrentUser;
 import lexicor.server.problems.BadInput;
+import lexicor.server.problems.KnownRegion;
 import lexicor.server.problems.NotFound;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -47,7 +48,7 @@ class DrillController {
     @GetMapping
     @Transactional(readOnly = true)
     List<DrillJson.DrillStandJson> stand(@RequestParam String region) {
-        requireRegion(region);
+        KnownRegion.require(catalogue, "region", region);
         List<DrillStore.Row> rows = store.of(CurrentUser.isHere());
         return Arrays.stream(Drill.Kind.values())
                 .map(kind -> stand(kind, grounds.now().drills().items(kind, region), rows))
@@ -70,7 +71,7 @@ class DrillController {
     @GetMapping("/next")
     @Transactional(readOnly = true)
     DrillJson next(@RequestParam String region, @RequestParam Drill.Kind kind) {
-        requireRegion(region);
+        KnownRegion.require(catalogue, "region", region);
         DrillMaker drills = grounds.now().drills();
         List<Drill.Item> items = drills.items(kind, region);
         if (items.isEmpty()) {
@@ -96,7 +97,7 @@ class DrillController {
     @PostMapping("/answers")
     @Transactional
     DrillJson.DrillMarkedJson answer(@Valid @RequestBody DrillJson.DrillAnswer request) {
-        requireRegion(request.region());
+        KnownRegion.require(catalogue, "region", request.region());
         Drill.Item item = new Drill.Item(request.kind(), request.region(), request.about());
         Drill.Marked marked;
         try {
@@ -124,15 +125,6 @@ class DrillController {
                         before.asked() + 1,
                         before.missed() + (marked.right() ? 0 : 1)));
         return DrillJson.DrillMarkedJson.of(marked);
-    }
-
-    private void requireRegion(String region) {
-        if (!catalogue.routines().containsKey(region)) {
-            throw new BadInput(
-                    "region",
-                    "'" + region + "' is no region; allowed: "
-                            + String.join(", ", catalogue.routines().keySet()));
-        }
     }
 
     private LocalDate today() {

@@ -19,6 +19,7 @@ import lexicor.server.accounts.AccountService;
 import lexicor.server.audit.CurrentUser;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Conflict;
+import lexicor.server.problems.KnownRegion;
 import lexicor.server.problems.NotFound;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -182,12 +183,7 @@ class PracticeClasses {
                 throw new BadInput(field + ".text", fault.faults().get(0).message());
             }
         }
-        if (wanted.region() == null || !catalogue.routines().containsKey(wanted.region())) {
-            throw new BadInput(
-                    field + ".region",
-                    "'" + wanted.region() + "' is no region; allowed: "
-                            + String.join(", ", catalogue.routines().keySet()));
-        }
+        KnownRegion.require(catalogue, field + ".region", wanted.region());
         return new CaseMaker(ground.patients())
                 .make(
                         wanted.region(),

@@ -8,7 +8,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import lexicor.core.practice.PracticeKind;
+import lexicor.core.practice.PracticeStep;
 
 /** What is asked of the practice room. */
 final class PracticeRequest {
@@ -62,7 +64,30 @@ final class PracticeRequest {
             Map<@Size(max = 60, message = "allowed: at most 60 characters") String, Double> chances,
 
             @Schema(nullable = true) Boolean hint,
-            @Schema(nullable = true) EndStep end) {}
+            @Schema(nullable = true) EndStep end) {
+
+        /** Whether a step that was taken is this one. */
+        boolean is(PracticeStep taken) {
+            if (taken instanceof PracticeStep.Asked each) {
+                return each.questions().equals(ask);
+            }
+            if (taken instanceof PracticeStep.Examined each) {
+                return test != null
+                        && each.test().value().equals(test.testId())
+                        && each.way().equals(test.way())
+                        && each.wellFirst() == test.wellFirst();
+            }
+            if (taken instanceof PracticeStep.Believed each) {
+                return chances != null
+                        && each.chances().entrySet().stream()
+                                .collect(Collectors.toMap(one -> one.getKey().value(), Map.Entry::getValue))
+                                .equals(chances);
+            }
+            return taken instanceof PracticeStep.Hinted
+                    ? hint != null
+                    : end != null && ((PracticeStep.Ended) taken).referred() == end.referred();
+        }
+    }
 
     /** A test to be done. */
     @Schema(name = "PracticeTestStep")

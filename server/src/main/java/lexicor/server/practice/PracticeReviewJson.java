@@ -8,6 +8,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.RedFlag;
+import lexicor.core.intake.IntakeFolder;
 import lexicor.core.practice.PracticeExamination;
 import lexicor.core.practice.PracticeReview;
 
@@ -104,7 +105,7 @@ record PracticeReviewJson(
                         .map(condition -> catalogue.condition(condition).name())
                         .toList(),
                 examination.flagged()
-                        ? examination.known().tells("red-flags").orElseThrow().values().stream()
+                        ? examination.known().tells(IntakeFolder.RED_FLAGS).orElseThrow().values().stream()
                                 .map(flags::get)
                                 .findFirst()
                                 .orElse(null)

@@ -30,6 +30,7 @@ import lexicor.core.source.SourceException;
 import lexicor.server.audit.CurrentUser;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Conflict;
+import lexicor.server.problems.KnownRegion;
 import lexicor.server.problems.NotFound;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -67,12 +68,7 @@ class PracticeService {
     /** Begins a case that is drawn. */
     @Transactional
     Worked begin(PracticeRequest.Begin request) {
-        if (!catalogue.routines().containsKey(request.region())) {
-            throw new BadInput(
-                    "region",
-                    "'" + request.region() + "' is no region; allowed: "
-                            + String.join(", ", catalogue.routines().keySet()));
-        }
+        KnownRegion.require(catalogue, "region", request.region());
         PracticeGroundKeeper.Ground ground = grounds.now();
         PracticeCase made = new CaseMaker(ground.patients())
                 .make(request.region(), Optional.ofNullable(request.kind()), seeds.nextInt(), today());
@@ -158,13 +154,19 @@ class PracticeService {
         return new Worked(row, ground, new PracticeExamination(ground.patients(), known, steps));
     }
 
-    /** Takes a step. One that was taken already, as its number says, is not taken again. */
+    /**
+     * Takes a step. One that was taken already is not taken again; another one under its number was taken in another
+     * window, and is refused.
+     */
     @Transactional
     Worked step(UUID id, PracticeRequest.Step request) {
         Worked now = mine(id);
         int steps = now.examination().steps().size();
         if (request.number() < steps) {
-            return now;
+            if (request.is(now.examination().steps().get(request.number()))) {
+                return now;
+            }
+            throw new Conflict("This patient went on in another window. Look again, then go on.");
         }
         if (request.number() > steps) {
             throw new BadInput("number", "is " + request.number() + "; allowed: " + steps + ", the steps so far");

@@ -10,6 +10,7 @@ import lexicor.core.planning.ReadyRoutines;
 import lexicor.core.planning.WorkRoutine;
 import lexicor.server.examinations.planning.TestLaps;
 import lexicor.server.problems.BadInput;
+import lexicor.server.problems.KnownRegion;
 import lexicor.server.settings.ClinicSettings;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -38,7 +39,7 @@ class RoutineController {
     /** The clinic's own routines of a region, then those that ship. */
     @GetMapping
     List<RoutineJson> routines(@RequestParam String region) {
-        requireRegion(region);
+        KnownRegion.require(catalogue, "region", region);
         Map<TestId, Double> learnt = laps.learnt();
         return Stream.concat(
                         of(region, settings.now().routines())
@@ -50,7 +51,7 @@ class RoutineController {
     /** What a routine would take, and what speaks against it. */
     @PostMapping("/check")
     RoutineJson check(@Valid @RequestBody RoutineJson.RoutineDraftJson draft) {
-        requireRegion(draft.region());
+        KnownRegion.require(catalogue, "region", draft.region());
         try {
             return RoutineJson.of(
                     WorkRoutine.read("draft", draft.region(), draft.text()), true, laps.learnt(), catalogue);
@@ -61,14 +62,5 @@ class RoutineController {
 
     private static Stream<WorkRoutine> of(String region, List<WorkRoutine> routines) {
         return routines.stream().filter(routine -> routine.region().equals(region));
-    }
-
-    private void requireRegion(String region) {
-        if (!catalogue.routines().containsKey(region)) {
-            throw new BadInput(
-                    "region",
-                    "'" + region + "' is no region; allowed: "
-                            + String.join(", ", catalogue.routines().keySet()));
-        }
     }
 }

@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.TemporalAccessor;
 import java.util.Locale;
+import lexicor.core.lookup.Phrase;
 
 /** How days and phrases stand in a sentence. */
 public final class Words {
@@ -25,8 +26,6 @@ public final class Words {
 
     /** A phrase as it stands within a sentence. */
     public static String inSentence(String says) {
-        return says.length() > 1 && Character.isUpperCase(says.charAt(1))
-                ? says
-                : says.substring(0, 1).toLowerCase(Locale.UK) + says.substring(1);
+        return Phrase.within(says);
     }
 }

@@ -106,6 +106,20 @@ class PracticeApiTest {
         assertThat(again.get("tests")).isEqualTo(first.get("tests"));
         assertThat(student.get(CASES + "/" + id, 200).get("steps").asInt()).isEqualTo(1);
         student.post(CASES + "/" + id + "/steps", Map.of("number", 5, "hint", true), 400);
+        assertThat(student.post(CASES + "/" + id + "/steps", Map.of("number", 0, "hint", true), 409)
+                        .get("detail")
+                        .asString())
+                .as("another step under its number")
+                .contains("another window");
+        step(id, 1, "chances", Map.of("acj", 0.25));
+        step(id, 1, "chances", Map.of("acj", 0.25));
+        student.post(CASES + "/" + id + "/steps", Map.of("number", 1, "chances", Map.of("acj", 0.5)), 409);
+        step(id, 2, "ask", List.of("onset"));
+        step(id, 2, "ask", List.of("onset"));
+        step(id, 3, "hint", true);
+        step(id, 3, "hint", true);
+        step(id, 4, "end", Map.of("referred", false));
+        step(id, 4, "end", Map.of("referred", false));
     }
 
     @Test
