@@ -43,6 +43,16 @@ export function usePracticeCase(id: string) {
   });
 }
 
+/** What was dragged after chances were put down; null stands for a condition that is followed no longer. */
+export function draggedSince(
+  dragged: Record<string, number | null>,
+  put: Record<string, number>,
+): Record<string, number | null> {
+  return Object.fromEntries(
+    Object.entries(dragged).filter(([condition, chance]) => (put[condition] ?? null) !== chance),
+  );
+}
+
 /** Works on a case that is there. */
 export function usePractising(known: PracticeCase): Practising {
   const cache = useQueryClient();
@@ -84,8 +94,9 @@ export function usePractising(known: PracticeCase): Practising {
     networkMode: "always",
     onSuccess: (now, { steps }) => {
       cache.setQueryData(keys.practiceCase(known.id), now);
-      if (steps.some((step) => step.chances)) {
-        change({});
+      const put = steps.find((step) => step.chances)?.chances;
+      if (put) {
+        change(draggedSince(dragged, put));
       }
       if (now.ended) {
         void cache.invalidateQueries({ queryKey: keys.practiceCases });

@@ -17,6 +17,7 @@ import ca.uhn.fhir.rest.server.IResourceProvider;
 import ca.uhn.fhir.rest.server.SimpleBundleProvider;
 import ca.uhn.fhir.rest.server.exceptions.ResourceNotFoundException;
 import ca.uhn.fhir.rest.server.exceptions.UnclassifiedServerFailureException;
+import java.time.ZoneId;
 import java.util.Date;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -154,7 +155,10 @@ final class RecordProviders {
                 @Description(shortDefinition = "Id of the patient") @RequiredParam(name = "patient")
                         ReferenceParam patient,
                 @Description(shortDefinition = "When it was") @OptionalParam(name = "date") DateRangeParam days) {
-            return bundle(ofPatient(patient).filter(each -> days == null || within(days, when(each))));
+            SearchedDays searched =
+                    new SearchedDays(days == null ? new DateRangeParam() : days, ZoneId.systemDefault());
+            return bundle(ofPatient(patient)
+                    .filter(each -> searched.include(when(each).toInstant())));
         }
 
         private static Date when(Resource resource) {
@@ -167,12 +171,6 @@ final class RecordProviders {
             return resource instanceof RiskAssessment ranking
                     ? ranking.getOccurrenceDateTimeType().getValue()
                     : ((ClinicalImpression) resource).getDate();
-        }
-
-        private static boolean within(DateRangeParam days, Date when) {
-            Date from = days.getLowerBoundAsInstant();
-            Date to = days.getUpperBoundAsInstant();
-            return (from == null || !when.before(from)) && (to == null || !when.after(to));
         }
     }
 
