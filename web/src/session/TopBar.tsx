@@ -31,7 +31,7 @@ function Part({ to, name }: { to: string; name: string }) {
       to={to}
       end={to === "/"}
       className={({ isActive }) =>
-        `flex min-h-12 items-center border-b-4 px-3 text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`
+        `flex min-h-12 items-center border-b-4 px-1.5 text-note sm:px-3 sm:text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`
       }
     >
       {name}
