@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Schemas } from "../shared/api/client";
 import { inHundred } from "../shared/format";
-import { logit, MARKS, oddsScale } from "../shared/oddsScale";
+import { chanceAt, logit, MARKS, oddsScale } from "../shared/oddsScale";
 import { Chip } from "./QuestionBlock";
 import { options, type Intake } from "./useIntake";
 
@@ -11,10 +11,6 @@ const WIDTH = 340;
 const INSET = 12;
 const STEP = 0.05;
 const scale = oddsScale(WIDTH, INSET);
-
-function chanceAt(logOdds: number): number {
-  return Math.min(0.99, Math.max(0.01, 1 / (1 + Math.exp(-logOdds))));
-}
 
 /** Where every condition starts: the clinic's estimate, each clue's step, and the therapist's own hand. */
 export function StartRail({ starts, intake }: { starts: Start[]; intake: Intake }) {

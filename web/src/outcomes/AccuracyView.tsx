@@ -5,7 +5,7 @@ import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { countedInHundred, inHundred, settingWords } from "../shared/format";
 import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
-import { Fetched } from "./Fetched";
+import { Fetched } from "../shared/ui/Fetched";
 import { ShareBar } from "./ShareBar";
 
 type Accuracy = Schemas["OwnAccuracyJson"];

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { countedInHundred, inHundred } from "../shared/format";
-import { Fetched } from "./Fetched";
+import { Fetched } from "../shared/ui/Fetched";
 import { scoreWords, slopeWords } from "./words";
 
 type Held = Schemas["HeldClaimsJson"];

@@ -1,5 +1,6 @@
-import { Navigate, NavLink, Outlet, Route, Routes } from "react-router";
+import { Navigate, Outlet, Route, Routes } from "react-router";
 import { TopBar, usePerson } from "../session";
+import { PartsNav } from "../shared/ui/PartsNav";
 import { NoSuchPage } from "../shared/ui/NoSuchPage";
 import { AccuracyView } from "./AccuracyView";
 import { AgreementView } from "./AgreementView";
@@ -26,27 +27,15 @@ export default function OutcomesRoutes() {
 
 function OutcomesFrame({ therapist }: { therapist: boolean }) {
   const places: [string, string][] = [
-    ...(therapist ? [["waiting", "Waiting for an answer"] as [string, string]] : []),
-    ["accuracy", "Our own accuracy"],
-    ["calibration", "How chances held"],
-    ["agreement", "Two examiners"],
+    ...(therapist ? [["/outcomes/waiting", "Waiting for an answer"] as [string, string]] : []),
+    ["/outcomes/accuracy", "Our own accuracy"],
+    ["/outcomes/calibration", "How chances held"],
+    ["/outcomes/agreement", "Two examiners"],
   ];
   return (
     <div className="mx-auto max-w-6xl px-5 pb-12">
       <TopBar />
-      <nav aria-label="Parts of the outcomes" className="no-print mt-3 flex flex-wrap">
-        {places.map(([to, name]) => (
-          <NavLink
-            key={to}
-            to={`/outcomes/${to}`}
-            className={({ isActive }) =>
-              `flex min-h-11 items-center border-b-4 px-3 text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`
-            }
-          >
-            {name}
-          </NavLink>
-        ))}
-      </nav>
+      <PartsNav label="Parts of the outcomes" places={places} />
       <main className="mt-4">
         <Outlet />
       </main>

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital, complaintWords, onDay } from "../shared/format";
-import { Fetched } from "./Fetched";
+import { Fetched } from "../shared/ui/Fetched";
 
 type Waits = Schemas["WaitingComplaintJson"];
 

@@ -1,3 +1,2 @@
 export { WhatTurnedOut } from "./WhatTurnedOut";
 export { Chances } from "./CalibrationView";
-export { Fetched } from "./Fetched";

@@ -1,14 +1,10 @@
 import { inHundred } from "../shared/format";
-import { logit, MARKS, oddsScale } from "../shared/oddsScale";
+import { chanceAt, logit, MARKS, oddsScale } from "../shared/oddsScale";
 
 const WIDTH = 300;
 const INSET = 14;
 const STEP = 0.05;
 const scale = oddsScale(WIDTH, INSET);
-
-export function chanceAt(logOdds: number): number {
-  return Math.min(0.99, Math.max(0.01, 1 / (1 + Math.exp(-logOdds))));
-}
 
 interface BeliefRailProps {
   name: string;

@@ -4,6 +4,7 @@ import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital, REGIONS } from "../shared/format";
 import { AddTest } from "../shared/tests/AddTest";
+import { useRegion } from "../shared/tests/useRegion";
 import { Button } from "../shared/ui/Button";
 import { ChoiceGroup } from "../shared/ui/ChoiceGroup";
 import { Waiting } from "../shared/ui/Message";
@@ -23,11 +24,7 @@ export function CaseWriter({ onWritten }: { onWritten: (title: string, text: str
       dataOf(api.GET("/api/library/regions/{region}/intake", { params: { path: { region: draft.region } } })),
     staleTime: Infinity,
   });
-  const region = useQuery({
-    queryKey: keys.region(draft.region),
-    queryFn: () => dataOf(api.GET("/api/library/regions/{region}", { params: { path: { region: draft.region } } })),
-    staleTime: Infinity,
-  });
+  const region = useRegion(draft.region);
   const change = (part: Partial<CaseDraft>) => {
     setDraft({ ...draft, ...part });
   };

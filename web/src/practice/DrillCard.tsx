@@ -1,10 +1,9 @@
-import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
-import { api, dataOf, type Schemas } from "../shared/api/client";
-import { keys } from "../shared/api/keys";
+import type { Schemas } from "../shared/api/client";
 import { HandFigure } from "../shared/drawings/HandFigure";
 import { PoseFigure } from "../shared/drawings/PoseFigure";
 import { inHundred } from "../shared/format";
+import { useRegion } from "../shared/tests/useRegion";
 import { Button } from "../shared/ui/Button";
 import { BeliefRail } from "./BeliefRail";
 
@@ -22,11 +21,7 @@ interface DrillCardProps {
 
 /** One exercise: question, answer, why. */
 export function DrillCard({ drill, marked, busy, onAnswer, onNext }: DrillCardProps) {
-  const region = useQuery({
-    queryKey: keys.region(drill.region),
-    queryFn: () => dataOf(api.GET("/api/library/regions/{region}", { params: { path: { region: drill.region } } })),
-    staleTime: Infinity,
-  });
+  const region = useRegion(drill.region);
   const tests = new Map(region.data?.tests.map((test) => [test.id, test]));
   const [head, ...lines] = drill.given;
   const next = useRef<HTMLDivElement>(null);

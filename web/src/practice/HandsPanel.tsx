@@ -1,9 +1,8 @@
-import { useQuery } from "@tanstack/react-query";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { CueCard, WayRow } from "../bench";
-import { api, dataOf, type Schemas } from "../shared/api/client";
-import { keys } from "../shared/api/keys";
+import type { Schemas } from "../shared/api/client";
 import { AddTest } from "../shared/tests/AddTest";
+import { useRegion } from "../shared/tests/useRegion";
 import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";
 import type { Practising } from "./usePracticeCase";
@@ -15,11 +14,7 @@ const USUAL = "usual";
 /** Tests: one is chosen, done on both sides or one, and answered by the patient. */
 export function HandsPanel({ practising }: { practising: Practising }) {
   const { known } = practising;
-  const region = useQuery({
-    queryKey: keys.region(known.region),
-    queryFn: () => dataOf(api.GET("/api/library/regions/{region}", { params: { path: { region: known.region } } })),
-    staleTime: Infinity,
-  });
+  const region = useRegion(known.region);
   const [chosen, setChosen] = useState(known.tests.at(-1)?.testId);
   const tests = useMemo(() => new Map(region.data?.tests.map((test) => [test.id, test])), [region.data]);
   if (!region.data) {

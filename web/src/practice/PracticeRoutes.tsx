@@ -1,5 +1,6 @@
-import { NavLink, Outlet, Route, Routes } from "react-router";
+import { Outlet, Route, Routes } from "react-router";
 import { TopBar } from "../session";
+import { PartsNav } from "../shared/ui/PartsNav";
 import { NoSuchPage } from "../shared/ui/NoSuchPage";
 import { CaseView } from "./CaseView";
 import { ClassesView } from "./ClassesView";
@@ -35,23 +36,11 @@ function PracticeFrame() {
   return (
     <div className="mx-auto max-w-6xl px-5 pb-12">
       <TopBar />
-      <nav aria-label="Parts of the practice room" className="no-print mt-3 flex flex-wrap items-center">
-        {PLACES.map(([to, name]) => (
-          <NavLink
-            key={to}
-            to={to}
-            end
-            className={({ isActive }) =>
-              `flex min-h-11 items-center border-b-4 px-3 text-read ${isActive ? "border-ink font-semibold" : "border-transparent text-soft hover:border-line"}`
-            }
-          >
-            {name}
-          </NavLink>
-        ))}
+      <PartsNav label="Parts of the practice room" places={PLACES}>
         <span className="ml-auto">
           <PracticeMark />
         </span>
-      </nav>
+      </PartsNav>
       <main className="mt-4">
         <Outlet />
       </main>

@@ -1,6 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { Chances, Fetched } from "../outcomes";
+import { Chances } from "../outcomes";
+import { Fetched } from "../shared/ui/Fetched";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital, countedInHundred, numbered } from "../shared/format";

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
-import { Fetched } from "../outcomes";
+import { Fetched } from "../shared/ui/Fetched";
 import { TopBar } from "../session";
 import { api, dataOf } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
@@ -107,7 +107,7 @@ function Turns({ review }: { review: Review }) {
               {turn.worthDoing ? "Worth doing." : "It promised next to nothing new."}
               {!turn.read && " Its answer could not be read."}
               {turn.better &&
-                ` ${turn.better.name} promised ${turn.better.times > 20 ? "far more" : `${turn.better.times.toFixed(1)} times as much`} a minute.`}
+                ` ${turn.better.name} promised ${turn.better.times == null || turn.better.times > 20 ? "far more" : `${turn.better.times.toFixed(1)} times as much`} a minute.`}
             </p>
             {turn.moves.length > 0 && (
               <ul className="mt-0.5">

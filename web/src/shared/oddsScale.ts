@@ -5,6 +5,11 @@ export function logit(chance: number): number {
   return Math.log(chance / (1 - chance));
 }
 
+/** The chance at a place on that scale, kept from 1 to 99 in 100. */
+export function chanceAt(logOdds: number): number {
+  return Math.min(0.99, Math.max(0.01, 1 / (1 + Math.exp(-logOdds))));
+}
+
 /** Chances that are marked on the scale. */
 export const MARKS = [0.02, 0.1, 0.25, 0.5, 0.75, 0.9, 0.98];
 

@@ -7,6 +7,12 @@ import java.util.OptionalDouble;
 /** What one part of a response can hold: a choice out of a closed list, or a measure within a range. */
 public sealed interface PartDefinition {
 
+    /** Key of the part that says how a test went: what voids an answer, or that it was left out. */
+    String QUALITY = "quality";
+
+    /** What {@link #QUALITY} says of a patient who guarded. */
+    String GUARDED = "guarded";
+
     String key();
 
     String label();

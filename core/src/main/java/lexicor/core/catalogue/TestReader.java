@@ -15,7 +15,7 @@ import lexicor.core.source.SourceNode;
 /** Reads one test. Ticks for compensation, guarding and "not done" are added to every test in the same way. */
 final class TestReader {
 
-    private static final Gate GUARDED = quality("guarded", "the patient guarded");
+    private static final Gate GUARDED = quality(PartDefinition.GUARDED, "the patient guarded");
     private static final Gate COULD_NOT = quality("could-not", "the position or movement could not be reached");
     private static final Gate OFF_ANGLE =
             quality("off-angle", "the joint was outside the angle that the test asks for");
@@ -86,7 +86,7 @@ final class TestReader {
         }
         card.watch()
                 .forEach(watch -> gates.add(new Gate(
-                        new Rule.In(Answers.Asked.THIS, "quality", Set.of(watch.value())),
+                        new Rule.In(Answers.Asked.THIS, PartDefinition.QUALITY, Set.of(watch.value())),
                         watch.voids(),
                         watch.because())));
         node.list("gates").forEach(gate -> gates.add(rules.gate(gate)));
@@ -152,7 +152,8 @@ final class TestReader {
     }
 
     private static Gate quality(String value, String because) {
-        return new Gate(new Rule.In(Answers.Asked.THIS, "quality", Set.of(value)), Gate.Voids.EVERYTHING, because);
+        return new Gate(
+                new Rule.In(Answers.Asked.THIS, PartDefinition.QUALITY, Set.of(value)), Gate.Voids.EVERYTHING, because);
     }
 
     private static CueCard card(SourceNode node) {
@@ -178,10 +179,11 @@ final class TestReader {
         if (hasWindow) {
             options.add(new PartDefinition.Option("off-angle", "Off angle"));
         }
-        options.add(new PartDefinition.Option("guarded", "Guarded"));
+        options.add(new PartDefinition.Option(PartDefinition.GUARDED, "Guarded"));
         options.add(new PartDefinition.Option("could-not", "Not reached"));
         options.add(new PartDefinition.Option("skipped", "Left out"));
-        return new PartDefinition.Choice("quality", "How it went", true, options, PartDefinition.Taken.ONCE);
+        return new PartDefinition.Choice(
+                PartDefinition.QUALITY, "How it went", true, options, PartDefinition.Taken.ONCE);
     }
 
     private static List<String> wellSide(SourceNode node, List<PartDefinition> parts) {

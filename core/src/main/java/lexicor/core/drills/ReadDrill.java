@@ -15,6 +15,7 @@ import lexicor.core.catalogue.ConditionReading;
 import lexicor.core.catalogue.CriterionId;
 import lexicor.core.catalogue.CueCard;
 import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Part;
 import lexicor.core.examination.Reading;
@@ -26,7 +27,6 @@ import lexicor.core.simulation.ResponseBook;
 /** Read a response. */
 final class ReadDrill implements DrillType {
 
-    private static final String QUALITY = "quality";
     private static final Map<String, Reading.Result> RESULTS = results();
 
     private final PracticeGround ground;
@@ -113,8 +113,8 @@ final class ReadDrill implements DrillType {
             return response;
         }
         List<Part> here = new ArrayList<>(response.here());
-        here.add(
-                new Part.Chosen(QUALITY, watch.get(random.nextInt(watch.size())).value(), Part.Context.PLAIN));
+        here.add(new Part.Chosen(
+                PartDefinition.QUALITY, watch.get(random.nextInt(watch.size())).value(), Part.Context.PLAIN));
         return new ResponseBook.Response(here, response.well(), response.missed());
     }
 }

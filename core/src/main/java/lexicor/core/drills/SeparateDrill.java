@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.random.RandomGenerator;
 import lexicor.core.catalogue.Catalogue;
@@ -36,11 +37,12 @@ final class SeparateDrill implements DrillType {
     @Override
     public List<String> about(String region) {
         List<String> pairs = new ArrayList<>();
+        Set<ConditionId> ranked = ground.everything(region).starts().keySet();
         for (Condition condition : catalogue.conditionsOf(region)) {
             Pattern pattern = catalogue.patterns().get(condition.id());
             if (pattern != null) {
                 pattern.rivals().stream()
-                        .filter(rival -> ground.everything(region).starts().containsKey(rival.condition())
+                        .filter(rival -> ranked.contains(rival.condition())
                                 && !catalogue.related(condition.id(), rival.condition()))
                         .map(rival -> condition.id() + ":" + rival.condition())
                         .filter(pair -> !choices(pair, region).isEmpty())

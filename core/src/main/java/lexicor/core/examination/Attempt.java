@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.TestId;
 
 /**
@@ -36,6 +37,6 @@ public record Attempt(
 
     /** Whether the test was left out. */
     public boolean leftOut() {
-        return choices("quality").contains("skipped");
+        return choices(PartDefinition.QUALITY).contains("skipped");
     }
 }

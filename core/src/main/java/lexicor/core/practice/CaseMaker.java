@@ -1,6 +1,5 @@
 package lexicor.core.practice;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -20,9 +19,7 @@ import lexicor.core.catalogue.RedFlag;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.draws.Draws;
 import lexicor.core.examination.Answer;
-import lexicor.core.examination.History;
 import lexicor.core.examination.Side;
-import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeFolder;
 import lexicor.core.intake.IntakeForm;
 import lexicor.core.intake.IntakeState;
@@ -50,7 +47,6 @@ public final class CaseMaker {
     private final Catalogue catalogue;
     private final IntakeForm form;
     private final PatientContent content;
-    private final IntakeFolder folder;
     private final LockCheck locks;
 
     public CaseMaker(PracticeGround ground) {
@@ -58,7 +54,6 @@ public final class CaseMaker {
         this.catalogue = ground.catalogue();
         this.form = ground.form();
         this.content = ground.content();
-        this.folder = new IntakeFolder(catalogue, form);
         this.locks = new LockCheck(catalogue);
     }
 
@@ -178,26 +173,16 @@ public final class CaseMaker {
 
     /** Ages come as readily as the story makes the conditions likelier at that age. */
     private int age(Set<ConditionId> present, Person.Sex sex, RandomGenerator random) {
-        int years = content.oldest() - content.youngest() + 1;
-        double[] weights = new double[years];
-        double sum = 0;
+        double[] weights = new double[content.oldest() - content.youngest() + 1];
         Map<String, Boolean> known = Map.of(sex == Person.Sex.WOMAN ? "person:woman" : "person:man", true);
-        for (int year = 0; year < years; year++) {
+        for (int year = 0; year < weights.length; year++) {
             int age = content.youngest() + year;
             weights[year] = StoryDraw.weight(
                     form.story(),
                     present,
                     new HeardStory(known, Optional.of(new Pattern.Ages(age - 1, age)), Optional.empty()));
-            sum += weights[year];
         }
-        double at = random.nextDouble() * sum;
-        for (int year = 0; year < years; year++) {
-            at -= weights[year];
-            if (at < 0) {
-                return content.youngest() + year;
-            }
-        }
-        return content.oldest();
+        return content.youngest() + StoryDraw.pick(weights, random);
     }
 
     /** Red flags and what locks tests; empty where nothing of the kind wanted can be said of this patient. */
@@ -263,13 +248,7 @@ public final class CaseMaker {
      * it, and no two answers contradict each other.
      */
     Optional<CaseFault> fault(PracticeCase made) {
-        IntakeState told = folder.fold(
-                made.region(),
-                IntakeAnswers.of(made.tells().stream()
-                        .map(answer -> new History.Heard(answer, "", Instant.EPOCH))
-                        .toList()),
-                made.person(),
-                made.day());
+        IntakeState told = ground.told(made);
         if (!told.faults().isEmpty()) {
             IntakeState.Fault first = told.faults().get(0);
             return Optional.of(new CaseFault(first.question(), first.message()));

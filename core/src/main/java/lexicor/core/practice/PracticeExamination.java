@@ -24,7 +24,6 @@ import lexicor.core.examination.Reading;
 import lexicor.core.examination.ResponseReader;
 import lexicor.core.examination.StopRules;
 import lexicor.core.findings.Assumptions;
-import lexicor.core.intake.IntakeAnswers;
 import lexicor.core.intake.IntakeFolder;
 import lexicor.core.intake.IntakeForm;
 
@@ -160,12 +159,13 @@ public final class PracticeExamination {
                 + (int) examined().stream()
                         .filter(each -> each.test().equals(id))
                         .count();
-        PracticePatient.Answered answered = patient.answer(id, new PracticePatient.How(way, wellFirst, go, pain()));
-        return new PracticeStep.Examined(id, way, wellFirst, answered.here(), answered.well(), hurt(test));
+        double pain = pain();
+        PracticePatient.Answered answered = patient.answer(id, new PracticePatient.How(way, wellFirst, go, pain));
+        return new PracticeStep.Examined(id, way, wellFirst, answered.here(), answered.well(), hurt(test, pain));
     }
 
     /** Why doing a test now hurts for nothing; empty where it does not. */
-    private Optional<PatientContent.Hurt> hurt(ExaminationTest test) {
+    private Optional<PatientContent.Hurt> hurt(ExaminationTest test, double pain) {
         if (test.provocation() < 1) {
             return Optional.empty();
         }
@@ -181,7 +181,7 @@ public final class PracticeExamination {
         if (stopped().containsKey(test.id())) {
             return Optional.of(PatientContent.Hurt.CLOSED);
         }
-        return test.provocation() >= PROVOKES && pain() >= FAR_TOO_SORE
+        return test.provocation() >= PROVOKES && pain >= FAR_TOO_SORE
                 ? Optional.of(PatientContent.Hurt.SORE)
                 : Optional.empty();
     }
@@ -195,16 +195,7 @@ public final class PracticeExamination {
 
     /** Tests that must not be done in this patient, asked or not. */
     public Set<TestId> locked() {
-        return new IntakeFolder(catalogue, ground.form())
-                .fold(
-                        known.region(),
-                        IntakeAnswers.of(known.tells().stream()
-                                .map(answer -> new History.Heard(answer, "", Instant.EPOCH))
-                                .toList()),
-                        known.person(),
-                        known.day())
-                .locked()
-                .keySet();
+        return ground.told(known).locked().keySet();
     }
 
     /** Tests that an answer has closed. */
@@ -217,12 +208,11 @@ public final class PracticeExamination {
         double pain = known.tells("pain-now")
                 .flatMap(answer -> answer.number().stream().boxed().findFirst())
                 .orElse(0.0);
-        History so = History.of(List.of());
         for (PracticeStep.Examined each : examined()) {
             ExaminationTest test = catalogue.test(each.test());
-            so = History.of(List.of(recorded(each, 1, 1)));
+            History alone = History.of(List.of(recorded(each, 1, 1)));
             boolean positive = new ResponseReader(test, catalogue.usualSchools())
-                    .read(so, known.side()).readings().stream()
+                    .read(alone, known.side()).readings().stream()
                             .anyMatch(reading -> reading.result() == Reading.Result.POSITIVE);
             pain += positive ? ground.content().painRises() * test.provocation() : 0;
         }

@@ -1,5 +1,6 @@
 package lexicor.core.practice;
 
+import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -8,10 +9,14 @@ import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Condition;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.History;
 import lexicor.core.findings.Assumptions;
 import lexicor.core.findings.Visit;
 import lexicor.core.findings.WeighingSettings;
+import lexicor.core.intake.IntakeAnswers;
+import lexicor.core.intake.IntakeFolder;
 import lexicor.core.intake.IntakeForm;
+import lexicor.core.intake.IntakeState;
 import lexicor.core.lookup.Keyed;
 import lexicor.core.simulation.Departure;
 import lexicor.core.simulation.ResponseBook;
@@ -24,6 +29,7 @@ public final class PracticeGround {
     private final Weighing weighing;
     private final IntakeForm form;
     private final PatientContent content;
+    private final IntakeFolder folder;
     private final Map<Place, SimulatedClinic> clinics = new ConcurrentHashMap<>();
     private final Map<TestId, ResponseBook> books = new ConcurrentHashMap<>();
 
@@ -32,6 +38,7 @@ public final class PracticeGround {
         this.weighing = weighing.withoutRanges();
         this.form = form;
         this.content = content;
+        this.folder = new IntakeFolder(weighing.catalogue(), form);
     }
 
     private record Place(String region, CareSetting setting) {}
@@ -50,6 +57,17 @@ public final class PracticeGround {
 
     public PatientContent content() {
         return content;
+    }
+
+    /** What follows from everything that a patient could tell, asked or not. */
+    IntakeState told(PracticeCase known) {
+        return folder.fold(
+                known.region(),
+                IntakeAnswers.of(known.tells().stream()
+                        .map(answer -> new History.Heard(answer, "", Instant.EPOCH))
+                        .toList()),
+                known.person(),
+                known.day());
     }
 
     /** The patients of a region: every condition of it at its working estimate, whatever it needs of a story. */

@@ -32,8 +32,6 @@ import lexicor.core.simulation.SimulatedPatient;
  */
 final class PracticePatient {
 
-    private static final String QUALITY = "quality";
-    private static final String GUARDED = "guarded";
     private static final int MOST_STEPS_OFF = 1;
 
     private final PracticeGround ground;
@@ -63,12 +61,13 @@ final class PracticePatient {
         RandomGenerator random = new SplittableRandom(Draws.seed(known.seed(), id + " go " + how.go()));
         List<Part> well = wellSide(test, how);
         if (guards(test, how, random)) {
-            return new Answered(List.of(new Part.Chosen(QUALITY, GUARDED, Part.Context.PLAIN)), well);
+            return new Answered(
+                    List.of(new Part.Chosen(PartDefinition.QUALITY, PartDefinition.GUARDED, Part.Context.PLAIN)), well);
         }
         List<Part> here = new ArrayList<>(response(test, how));
         for (CueCard.Watch watch : test.card().watch()) {
             if (random.nextDouble() < ground.content().compensating()) {
-                here.add(new Part.Chosen(QUALITY, watch.value(), Part.Context.PLAIN));
+                here.add(new Part.Chosen(PartDefinition.QUALITY, watch.value(), Part.Context.PLAIN));
             }
         }
         return new Answered(here, well);

@@ -10,6 +10,7 @@ import lexicor.core.assessment.AssessedVisit;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.ExaminationTest;
+import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.catalogue.Way;
 import lexicor.core.examination.Part;
@@ -49,9 +50,6 @@ public record PracticeReview(
 
     /** Weight of an answer, in decibans, from which one's own move is compared with it. */
     private static final double TELLS = 1;
-
-    private static final String QUALITY = "quality";
-    private static final String GUARDED = "guarded";
 
     public PracticeReview {
         missed = List.copyOf(missed);
@@ -127,6 +125,11 @@ public record PracticeReview(
         public double weighed() {
             return decibans(weighedBefore, weighedAfter);
         }
+
+        /** Whether the answer weighs enough for one's own move to be compared with it. */
+        public boolean telling() {
+            return Math.abs(weighed()) >= TELLS;
+        }
     }
 
     /** A chance at the start, one's own at the end, that of the weighing, and whether it is there. */
@@ -142,26 +145,20 @@ public record PracticeReview(
         return new Looking(examination, ground).review();
     }
 
-    /** All moves of answers that weigh something: how far one goes for each deciban that one should. */
-    public List<Move> tellingMoves() {
-        return turns.stream()
-                .flatMap(turn -> turn.moves().stream())
-                .filter(move -> Math.abs(move.weighed()) >= TELLS)
-                .toList();
-    }
-
     /** The work of looking back once. */
     private static final class Looking {
         private final PracticeExamination examination;
         private final PracticeGround ground;
         private final Catalogue catalogue;
         private final NextTests next;
+        private final AssessedVisit end;
 
         Looking(PracticeExamination examination, PracticeGround ground) {
             this.examination = examination;
             this.ground = ground;
             this.catalogue = ground.catalogue();
             this.next = new NextTests(ground);
+            this.end = next.assess(examination);
         }
 
         PracticeReview review() {
@@ -182,15 +179,15 @@ public record PracticeReview(
                     turns.add(turn(s, examined, before, visit, open, own));
                 }
             }
+            Map<ConditionId, Double> weighed = chances(end);
             return new PracticeReview(
                     missed(),
                     turns,
-                    couldStop.or(() -> next.open(examination, next.assess(examination)).stream()
-                                    .noneMatch(TestValue::worthDoing)
+                    couldStop.or(() -> next.open(examination, end).stream().noneMatch(TestValue::worthDoing)
                             ? Optional.of(turns.size())
                             : Optional.empty()),
-                    claims(),
-                    overlooked(),
+                    claims(weighed),
+                    overlooked(weighed),
                     examination.seconds(),
                     (int) examination.examined().stream()
                             .filter(each -> each.hurt().isPresent())
@@ -272,11 +269,8 @@ public record PracticeReview(
             return moves;
         }
 
-        private List<Claim> claims() {
-            AssessedVisit end = next.assess(examination);
-            AssessedVisit told = next.assess(onlyTold());
-            Map<ConditionId, Double> starts = chances(told);
-            Map<ConditionId, Double> weighed = chances(end);
+        private List<Claim> claims(Map<ConditionId, Double> weighed) {
+            Map<ConditionId, Double> starts = chances(next.assess(onlyTold()));
             List<Claim> claims = new ArrayList<>();
             examination.believed().entrySet().stream()
                     .sorted(Comparator.comparing(each -> each.getKey().value()))
@@ -290,8 +284,7 @@ public record PracticeReview(
             return claims;
         }
 
-        private Map<ConditionId, Double> overlooked() {
-            Map<ConditionId, Double> weighed = chances(next.assess(examination));
+        private Map<ConditionId, Double> overlooked(Map<ConditionId, Double> weighed) {
             Map<ConditionId, Double> overlooked = new LinkedHashMap<>();
             catalogue.narrowest(examination.known().present()).stream()
                     .filter(condition -> !examination.believed().containsKey(condition))
@@ -406,8 +399,8 @@ public record PracticeReview(
         private static boolean guarded(List<Part> parts) {
             return parts.stream()
                     .anyMatch(part -> part instanceof Part.Chosen chosen
-                            && chosen.key().equals(QUALITY)
-                            && chosen.choice().equals(GUARDED));
+                            && chosen.key().equals(PartDefinition.QUALITY)
+                            && chosen.choice().equals(PartDefinition.GUARDED));
         }
 
         private boolean notStudied(PracticeStep.Examined each) {

@@ -13,6 +13,7 @@ import org.hipparchus.distribution.continuous.TDistribution;
  * @param minutes on average, by the patients' clocks; 0 without a case
  * @param hurt share of cases in which it hurt for nothing, with limits; empty without a case
  * @param worthDoing share of tests that promised enough to be worth doing, with limits; empty without a test
+ * @param moves own moves of answers that weigh enough to be compared
  * @param reaction how far one goes for each deciban that one should; empty below the moves needed
  * @param own one's own chances at the end, with the truth
  * @param weighed those of the weighing on the same conditions
@@ -22,6 +23,7 @@ public record Progress(
         double minutes,
         Optional<Estimate> hurt,
         Optional<Estimate> worthDoing,
+        int moves,
         Optional<Estimate> reaction,
         List<Calibration.Claim> own,
         List<Calibration.Claim> weighed) {
@@ -41,7 +43,7 @@ public record Progress(
      *
      * @param hurts how often it hurt for nothing
      * @param worthDoing for each test, whether it promised enough
-     * @param moves one's own moves of telling answers, beside what these weigh
+     * @param moves one's own moves, beside what the answers weigh
      */
     public record Case(
             double minutes,
@@ -60,6 +62,10 @@ public record Progress(
     public static Progress of(List<Case> cases) {
         List<Boolean> tests =
                 cases.stream().flatMap(each -> each.worthDoing().stream()).toList();
+        List<PracticeReview.Move> moves = cases.stream()
+                .flatMap(each -> each.moves().stream())
+                .filter(PracticeReview.Move::telling)
+                .toList();
         List<PracticeReview.Claim> claims =
                 cases.stream().flatMap(each -> each.claims().stream()).toList();
         return new Progress(
@@ -67,7 +73,8 @@ public record Progress(
                 cases.stream().mapToDouble(Case::minutes).average().orElse(0),
                 share(cases.stream().filter(each -> each.hurts() > 0).count(), cases.size()),
                 share(tests.stream().filter(each -> each).count(), tests.size()),
-                reaction(cases.stream().flatMap(each -> each.moves().stream()).toList()),
+                moves.size(),
+                reaction(moves),
                 claims.stream()
                         .map(claim -> new Calibration.Claim(claim.start(), claim.own(), claim.present()))
                         .toList(),

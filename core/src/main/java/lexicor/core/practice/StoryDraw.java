@@ -164,7 +164,7 @@ final class StoryDraw {
                 .mapToDouble(option ->
                         weight(with(question, option), option.weeks().or(() -> weeks)) * need(question, option))
                 .toArray();
-        IntakeForm.Option chosen = options.get(pick(weights));
+        IntakeForm.Option chosen = options.get(pick(weights, random));
         question.options(region).forEach(option -> clues.put(question.id() + ":" + option.value(), false));
         hold(question, chosen);
         answers.add(Answer.of(question.id(), chosen.value()));
@@ -226,7 +226,8 @@ final class StoryDraw {
         return rulesOut ? RULES_OUT : 1;
     }
 
-    private int pick(double[] weights) {
+    /** A place drawn as readily as its weight says. */
+    static int pick(double[] weights, RandomGenerator random) {
         double sum = 0;
         for (double weight : weights) {
             sum += weight;
@@ -289,7 +290,7 @@ final class StoryDraw {
         double[] weights = patterns.stream()
                 .mapToDouble(pattern -> ratio(pattern) * (usual(pattern) ? 1 : content.elsewhere()))
                 .toArray();
-        StoryTable.Painted chosen = patterns.get(pick(weights));
+        StoryTable.Painted chosen = patterns.get(pick(weights, random));
         clues.put(chosen.clue(), true);
         return Optional.of(areas(chosen));
     }
@@ -316,7 +317,7 @@ final class StoryDraw {
         for (int p = 0; p < patterns.size(); p++) {
             weights[p] = content.tingling() / patterns.size() * ratio(patterns.get(p));
         }
-        int chosen = pick(weights);
+        int chosen = pick(weights, random);
         if (chosen == patterns.size()) {
             clues.put(NO_TINGLING, true);
             return List.of(IntakeForm.NONE);

@@ -128,7 +128,7 @@ public final class ResponseBook {
         Set<String> read = new LinkedHashSet<>();
         rules().forEach(rule -> read.addAll(rule.parts()));
         test.parts().stream()
-                .filter(part -> read.contains(part.key()) && !part.key().equals("quality"))
+                .filter(part -> read.contains(part.key()) && !part.key().equals(PartDefinition.QUALITY))
                 .forEach(part -> changes.addAll(changesOf(part)));
     }
 

@@ -26,19 +26,7 @@ class PracticeExaminationTest {
     private static final TestId APPREHENSION = TestId.of("sh-apprehension");
 
     private static PracticeCase written(String truth, String more) {
-        return new CaseFile(GROUND).read("case.yaml", """
-                lexicor-practice: 1
-                region: shoulder
-                setting: specialist
-                side: right
-                seed: 7
-                age: 50
-                sex: man
-                occupation: Baker
-                opening: It is my right shoulder.
-                truth: [%s]
-                story: {zone: shoulder, onset: injury, pain-now: 2%s}
-                """.formatted(truth, more), DAY);
+        return PracticeGrounds.shoulder(50, truth, "onset: injury, pain-now: 2" + more, "seed: 7\n");
     }
 
     private static PracticeExamination done(PracticeCase known, Object... what) {
@@ -163,18 +151,11 @@ class PracticeExaminationTest {
 
     @Test
     void what_an_answer_has_closed_hurts_when_it_is_done_all_the_same() {
-        PracticeCase known = new CaseFile(GROUND).read("case.yaml", """
-                lexicor-practice: 1
-                region: shoulder
-                setting: specialist
-                side: right
-                age: 22
-                sex: man
-                truth: [anterior-instability]
-                story: {zone: shoulder, onset: injury, pain-now: 2, instability: dislocated}
-                answers:
-                  sh-apprehension: {apprehension: yes, pain: none}
-                """, DAY);
+        PracticeCase known = PracticeGrounds.shoulder(
+                22, "anterior-instability", "onset: injury, pain-now: 2, instability: dislocated", """
+                        answers:
+                          sh-apprehension: {apprehension: yes, pain: none}
+                        """);
         PracticeExamination after = done(known, APPREHENSION);
         TestId closed = after.stopped().keySet().stream()
                 .min((one, other) -> one.value().compareTo(other.value()))
@@ -185,18 +166,10 @@ class PracticeExaminationTest {
 
     @Test
     void pain_grows_with_what_is_provoked_and_never_beyond_the_scale() {
-        PracticeCase known = new CaseFile(GROUND).read("case.yaml", """
-                lexicor-practice: 1
-                region: shoulder
-                setting: specialist
-                side: right
-                age: 50
-                sex: man
-                truth: [subacromial-pain]
-                story: {zone: shoulder, pain-now: 9}
-                answers:
-                  sh-hawkins: {pain: familiar}
-                """, DAY);
+        PracticeCase known = PracticeGrounds.shoulder(50, "subacromial-pain", "pain-now: 9", """
+                        answers:
+                          sh-hawkins: {pain: familiar}
+                        """);
         assertThat(done(known).pain()).isEqualTo(9);
         PracticeExamination once = done(known, HAWKINS);
         assertThat(once.pain())
@@ -235,19 +208,11 @@ class PracticeExaminationTest {
 
     @Test
     void what_is_said_is_told_from_what_is_seen() {
-        PracticeCase known = new CaseFile(GROUND).read("case.yaml", """
-                lexicor-practice: 1
-                region: shoulder
-                setting: specialist
-                side: right
-                age: 50
-                sex: man
-                truth: [subacromial-pain]
-                story: {zone: shoulder, pain-now: 1}
-                answers:
-                  sh-hawkins: {pain: familiar, site: outer-arm}
-                  sh-rom: {flexion: full, abduction: 90}
-                """, DAY);
+        PracticeCase known = PracticeGrounds.shoulder(50, "subacromial-pain", "pain-now: 1", """
+                        answers:
+                          sh-hawkins: {pain: familiar, site: outer-arm}
+                          sh-rom: {flexion: full, abduction: 90}
+                        """);
         ResponseWords words = new ResponseWords(GROUND);
         assertThat(words.lines(CATALOGUE.test(HAWKINS), known.fixed().get(HAWKINS)))
                 .containsExactly(

@@ -3,7 +3,6 @@ package lexicor.core.practice;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -23,20 +22,12 @@ class PracticeReviewTest {
     private static final TestId ARC = TestId.of("sh-arc");
 
     private static PracticeCase known(String more) {
-        return new CaseFile(GROUND).read("case.yaml", """
-                lexicor-practice: 1
-                region: shoulder
-                setting: specialist
-                side: right
-                age: 50
-                sex: man
-                truth: [subacromial-pain]
-                story: {zone: shoulder, onset: slowly, pain-now: 2%s}
+        return PracticeGrounds.shoulder(50, "subacromial-pain", "onset: slowly, pain-now: 2" + more, """
                 answers:
                   sh-hawkins: {pain: familiar, site: outer-arm}
                   sh-arc: {pain: none}
                   sh-neer: {quality: guarded}
-                """.formatted(more), LocalDate.of(2026, 3, 2));
+                """);
     }
 
     /** Questions as text, tests to be done well side first, chances as maps, and ends. */
@@ -81,7 +72,7 @@ class PracticeReviewTest {
                 .orElseThrow();
         assertThat(move.own()).isCloseTo(10 * Math.log10(9), within(1e-9));
         assertThat(move.weighed()).isPositive().isLessThan(move.own());
-        assertThat(review.tellingMoves()).contains(move);
+        assertThat(move.telling()).isTrue();
         PracticeReview.Claim claim = review.claims().stream()
                 .filter(each -> each.condition().equals(SUBACROMIAL))
                 .findFirst()

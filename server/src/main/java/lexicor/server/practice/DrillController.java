@@ -4,7 +4,6 @@ import jakarta.validation.Valid;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -128,6 +127,6 @@ class DrillController {
     }
 
     private LocalDate today() {
-        return LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+        return LocalDate.now(clock);
     }
 }

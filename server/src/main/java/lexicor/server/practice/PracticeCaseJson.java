@@ -103,9 +103,9 @@ record PracticeCaseJson(
     @Schema(name = "PracticeChanceJson")
     record ChanceJson(String conditionId, double chance) {}
 
-    /** Where the weighing stands on a condition, at the start of the hands and now. */
+    /** Where the weighing stands on a condition. */
     @Schema(name = "PracticeShownJson")
-    record ShownJson(String conditionId, double before, double now) {}
+    record ShownJson(String conditionId, double now) {}
 
     /** What to do next; {@code testId} is absent where nothing is worth doing. */
     @Schema(name = "PracticeHintJson")

@@ -3,7 +3,6 @@ package lexicor.server.practice;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -71,6 +70,7 @@ class PracticeClasses {
 
     private ProgressJson.ClassJson shown(ClassStore.ClassRow row) {
         boolean teaches = row.teacher().equals(CurrentUser.isHere());
+        List<PracticeRow> own = cases.of(CurrentUser.isHere());
         return new ProgressJson.ClassJson(
                 row.id(),
                 row.name(),
@@ -78,7 +78,9 @@ class PracticeClasses {
                 names.displayName(row.teacher()),
                 teaches,
                 teaches ? members(row.id()) : List.of(),
-                classes.series(row.id()).stream().map(this::series).toList());
+                classes.series(row.id()).stream()
+                        .map(series -> series(series, own))
+                        .toList());
     }
 
     private List<ProgressJson.MemberJson> members(UUID id) {
@@ -92,8 +94,8 @@ class PracticeClasses {
                 .toList();
     }
 
-    private ProgressJson.SeriesJson series(ClassStore.SeriesRow row) {
-        List<PracticeRow> begun = cases.of(CurrentUser.isHere()).stream()
+    private ProgressJson.SeriesJson series(ClassStore.SeriesRow row, List<PracticeRow> all) {
+        List<PracticeRow> begun = all.stream()
                 .filter(each -> each.series().filter(row.id()::equals).isPresent())
                 .toList();
         return new ProgressJson.SeriesJson(
@@ -189,7 +191,7 @@ class PracticeClasses {
                         wanted.region(),
                         Optional.ofNullable(wanted.kind()),
                         random.nextInt(),
-                        LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()));
+                        LocalDate.now(clock));
     }
 
     @Transactional

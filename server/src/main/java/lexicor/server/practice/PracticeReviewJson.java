@@ -52,9 +52,12 @@ record PracticeReviewJson(
             @Schema(nullable = true) BetterJson better,
             List<MoveJson> moves) {}
 
-    /** Another test with how many times as much a minute it promised. */
+    /** Another test; {@code times} as much a minute it promised, absent where this one promised nothing. */
     @Schema(name = "PracticeBetterJson")
-    record BetterJson(String testId, String name, double times) {}
+    record BetterJson(
+            String testId,
+            String name,
+            @Schema(nullable = true) Double times) {}
 
     /** A condition before and after one answer. */
     @Schema(name = "PracticeMoveJson")
@@ -151,7 +154,7 @@ record PracticeReviewJson(
                                 better.test().value(),
                                 catalogue.test(better.test()).shortName(),
                                 turn.bits() <= 0
-                                        ? Double.MAX_VALUE
+                                        ? null
                                         : better.bits() / better.seconds() / (turn.bits() / turn.seconds())))
                         .orElse(null),
                 turn.moves().stream()

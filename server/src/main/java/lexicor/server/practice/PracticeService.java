@@ -4,7 +4,6 @@ import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -293,6 +292,6 @@ class PracticeService {
     record Ended(String owner, String region, Instant at, PracticeReviewJson review) {}
 
     private LocalDate today() {
-        return LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+        return LocalDate.now(clock);
     }
 }

@@ -277,12 +277,11 @@ class PracticeWriter {
         AssessedVisit visit =
                 assessor.assess(examination.facts(), ground.weighing().evidence());
         Map<ConditionId, Double> now = ground.weighing().chances(visit.visit(), visit.readings());
-        Map<ConditionId, Double> before = ground.weighing().chances(visit.visit(), List.of());
         return examination.believed().keySet().stream()
                 .filter(now::containsKey)
                 .sorted((one, other) -> one.value().compareTo(other.value()))
                 .map(condition ->
-                        new PracticeCaseJson.ShownJson(condition.value(), before.get(condition), now.get(condition)))
+                        new PracticeCaseJson.ShownJson(condition.value(), now.get(condition)))
                 .toList();
     }
 

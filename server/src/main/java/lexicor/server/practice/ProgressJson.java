@@ -34,8 +34,6 @@ record ProgressJson(
         int needed,
         List<RegionProgressJson> regions) {
 
-    private static final double TELLS = 1;
-
     /** The same of one region, in short. Distances are mean squared ones from the truth. */
     record RegionProgressJson(
             String region,
@@ -52,7 +50,7 @@ record ProgressJson(
                 all.hurt().map(EstimateJson::of).orElse(null),
                 all.worthDoing().map(EstimateJson::of).orElse(null),
                 all.reaction().map(EstimateJson::of).orElse(null),
-                ended.stream().mapToInt(each -> moves(each.review()).size()).sum(),
+                all.moves(),
                 Progress.NEEDED,
                 HeldClaimsJson.of(all.own()),
                 HeldClaimsJson.of(all.weighed()),
@@ -102,7 +100,6 @@ record ProgressJson(
     private static List<PracticeReview.Move> moves(PracticeReviewJson review) {
         return review.turns().stream()
                 .flatMap(turn -> turn.moves().stream())
-                .filter(move -> Math.abs(move.weighed()) >= TELLS)
                 .map(move -> new PracticeReview.Move(
                         ConditionId.of(move.conditionId()),
                         move.ownBefore(),

@@ -77,15 +77,8 @@ public class Assessments {
     }
 
     private Assessment made(Figures figures, Recorded recorded, History history) {
-        return of(figures, intake.facts(recorded, history), recorded.row().seed());
-    }
-
-    /**
-     * The assessment of a visit that need not be on record.
-     *
-     * @param seed of the draws
-     */
-    public Assessment of(Figures figures, VisitFacts facts, long seed) {
+        VisitFacts facts = intake.facts(recorded, history);
+        long seed = recorded.row().seed();
         AssessedVisit assessed = assessor.assess(facts, figures.evidence());
         Visit visit = assessed.visit();
         List<TestReading> readings = assessed.readings();

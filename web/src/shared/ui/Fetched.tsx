@@ -1,7 +1,7 @@
 import type { UseQueryResult } from "@tanstack/react-query";
 import type { ReactNode } from "react";
-import { Refused } from "../shared/api/client";
-import { Message, Waiting } from "../shared/ui/Message";
+import { Refused } from "../api/client";
+import { Message, Waiting } from "./Message";
 
 /** What a query gave, or that it is on its way, or why it is not there. */
 export function Fetched<T>({
