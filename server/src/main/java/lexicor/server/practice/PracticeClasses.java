@@ -187,11 +187,7 @@ class PracticeClasses {
         }
         KnownRegion.require(catalogue, field + ".region", wanted.region());
         return new CaseMaker(ground.patients())
-                .make(
-                        wanted.region(),
-                        Optional.ofNullable(wanted.kind()),
-                        random.nextInt(),
-                        LocalDate.now(clock));
+                .make(wanted.region(), Optional.ofNullable(wanted.kind()), random.nextInt(), LocalDate.now(clock));
     }
 
     @Transactional

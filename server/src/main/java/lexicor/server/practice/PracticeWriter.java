@@ -280,8 +280,7 @@ class PracticeWriter {
         return examination.believed().keySet().stream()
                 .filter(now::containsKey)
                 .sorted((one, other) -> one.value().compareTo(other.value()))
-                .map(condition ->
-                        new PracticeCaseJson.ShownJson(condition.value(), now.get(condition)))
+                .map(condition -> new PracticeCaseJson.ShownJson(condition.value(), now.get(condition)))
                 .toList();
     }
 
