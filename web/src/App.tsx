@@ -20,6 +20,9 @@ const CourseView = lazy(() => import("./course/CourseView"));
 const LibraryRoutes = lazy(() => import("./library/LibraryRoutes"));
 const OutcomesRoutes = lazy(() => import("./outcomes/OutcomesRoutes"));
 const PracticeRoutes = lazy(() => import("./practice/PracticeRoutes"));
+const TwoPlansView = lazy(() => import("./plan/TwoPlansView"));
+const HelpView = lazy(() => import("./help/HelpView"));
+const SpecimensView = import.meta.env.DEV ? lazy(() => import("./specimens/SpecimensView")) : undefined;
 const SetupRoutes = lazy(() => import("./setup/SetupRoutes"));
 
 /** Every view has an address of its own. */
@@ -54,6 +57,14 @@ function Views() {
               <Route index element={<BenchView />} />
               <Route path="intake" element={<IntakeView />} />
               <Route path="plan" element={<PlanView />} />
+              <Route
+                path="two-stories"
+                element={
+                  <Suspense fallback={<Waiting page what="the plans" />}>
+                    <TwoPlansView />
+                  </Suspense>
+                }
+              />
               <Route path="weighing" element={<WeighingView />} />
               <Route path="conclude" element={<ConcludeView />} />
               <Route path="note" element={<NoteView />} />
@@ -96,6 +107,24 @@ function Views() {
             </Suspense>
           }
         />
+        <Route
+          path="/help"
+          element={
+            <Suspense fallback={<Waiting page what="the help" />}>
+              <HelpView />
+            </Suspense>
+          }
+        />
+        {SpecimensView && (
+          <Route
+            path="/specimens"
+            element={
+              <Suspense fallback={<Waiting page what="the specimens" />}>
+                <SpecimensView />
+              </Suspense>
+            }
+          />
+        )}
         <Route path="*" element={<NoSuchPage />} />
       </Routes>
     </Safe>

@@ -3,6 +3,7 @@ import { effectWords } from "./words";
 
 const WHY: readonly [Schemas["PlanOutJson"]["why"], string][] = [
   ["NO_TIME", "No time for, though they would tell something"],
+  ["NOT_IN", "Would tell something too"],
   ["SCREEN_FIRST", "Only if the screen finds something"],
   ["FRIGHTENS", "May hurt, for something unlikely"],
   ["TELLS_LITTLE", "Would tell little beside the plan"],

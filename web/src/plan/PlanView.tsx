@@ -7,26 +7,20 @@ import { keys } from "../shared/api/keys";
 import { affected, alsoCalled } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
+import { QUIET_LINK } from "../shared/ui/quietLink";
 import { BudgetCurve } from "./BudgetCurve";
+import { Budgets } from "./Budgets";
 import { Comparison } from "./Comparison";
 import { inOrderOf, placeOf } from "./ordering";
 import { PlanLimits } from "./PlanLimits";
 import { PlanOut } from "./PlanOut";
 import { PlanSteps } from "./PlanSteps";
+import { PlanStrip } from "./PlanStrip";
 import { PocketCard } from "./PocketCard";
 import { useMyHands } from "../shared/useMyHands";
 import { usePlan } from "./usePlan";
 import { PLAN_ANSWERS } from "./useReplan";
 import { forgoneWords, minuteWords, share, summary } from "./words";
-
-/** Minutes that can be chosen; undefined for as many tests as are worth doing. */
-const BUDGETS: readonly [number | undefined, string][] = [
-  [5, "5 min"],
-  [10, "10 min"],
-  [15, "15 min"],
-  [20, "20 min"],
-  [undefined, "As needed"],
-];
 
 /** The tests to do in the time there is, in the order that spares the patient, each with why; to be changed at will. */
 export function PlanView() {
@@ -109,20 +103,7 @@ export function PlanView() {
       <div className="no-print">
         <div className="flex flex-wrap items-center justify-between gap-3">
           <h1 className="font-serif text-head font-semibold">Plan</h1>
-          <div role="group" aria-label="Time there is" className="flex flex-wrap gap-1.5">
-            {BUDGETS.map(([value, name]) => (
-              <Button
-                key={name}
-                look="choice"
-                chosen={desk.minutes === value}
-                onClick={() => {
-                  desk.setMinutes(value);
-                }}
-              >
-                {name}
-              </Button>
-            ))}
-          </div>
+          <Budgets minutes={desk.minutes} onChoose={desk.setMinutes} />
         </div>
         <p role="status" className="mt-2 min-h-7 text-read">
           {busy ? (
@@ -186,13 +167,16 @@ export function PlanView() {
                 </Link>
               </p>
             ) : (
-              <PlanSteps
-                steps={plan.steps}
-                byHand={draft?.byHand ?? []}
-                onMove={change.onMove}
-                onLeaveOut={desk.leaveOut}
-                called={called}
-              />
+              <>
+                <PlanStrip steps={plan.steps} />
+                <PlanSteps
+                  steps={plan.steps}
+                  byHand={draft?.byHand ?? []}
+                  onMove={change.onMove}
+                  onLeaveOut={desk.leaveOut}
+                  called={called}
+                />
+              </>
             )}
             <PlanOut
               out={plan.out}
@@ -220,6 +204,9 @@ export function PlanView() {
             )}
             {mine && <Comparison own={mine.plan} proposed={proposed.data} most={most} />}
             <PlanLimits plan={plan} />
+            <Link to="../two-stories" relative="path" className={QUIET_LINK}>
+              Beside another patient’s plan
+            </Link>
           </aside>
         </div>
       </div>

@@ -41,6 +41,7 @@ export const keys = {
   conclusion: (id: string, number: number) => ["conclusion", id, number] as const,
   note: (id: string, number: number, length: string, version: number) => ["note", id, number, length, version] as const,
   plan: (id: string, number: number, minutes: number) => ["plan", id, number, minutes] as const,
+  storyPlan: (id: string, minutes: number) => ["plan", id, "story", minutes] as const,
   planCurve: (id: string, number: number) => ["plan-curve", id, number] as const,
   ownPlan: (id: string, number: number, tests: string) => ["own-plan", id, number, tests] as const,
   /** Beginnings of all that is planned of an examination. */

@@ -184,7 +184,7 @@ public final class CatalogueReader {
     }
 
     private void condition(SourceNode node) {
-        node.allowing("id", "name", "short", "region", "scope", "start", "only-if", "within", "serious");
+        node.allowing("id", "name", "short", "everyday", "region", "scope", "start", "only-if", "within", "serious");
         Map<CareSetting, Double> start = new LinkedHashMap<>();
         SourceNode starts = node.child("start").allowing("first-contact", "specialist");
         start.put(CareSetting.FIRST_CONTACT, starts.number("first-contact", 0.001, 0.999));
@@ -193,6 +193,7 @@ public final class CatalogueReader {
                 Known.named(node, "id", ConditionId::of),
                 node.text("name"),
                 node.text("short", node.text("name")),
+                node.text("everyday"),
                 node.text("region"),
                 node.text("scope", ""),
                 start,

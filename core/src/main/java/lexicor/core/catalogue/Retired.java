@@ -86,6 +86,7 @@ public record Retired(Map<TestId, ExaminationTest> tests, Map<ConditionId, Condi
                 + successor
                         .map(now -> " (no longer in the library; now: " + now + ")")
                         .orElse(MARK);
-        return new Condition(id, marked, marked, "", "", Map.of(), List.of(), Optional.empty(), Optional.empty());
+        return new Condition(
+                id, marked, marked, marked, "", "", Map.of(), List.of(), Optional.empty(), Optional.empty());
     }
 }

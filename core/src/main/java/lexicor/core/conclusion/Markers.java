@@ -1,6 +1,9 @@
 package lexicor.core.conclusion;
 
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lexicor.core.catalogue.TestId;
 import lexicor.core.examination.Attempt;
 import lexicor.core.examination.History;
@@ -21,8 +24,20 @@ public final class Markers {
                 .toList();
     }
 
+    /** Keys of what was measured in the last try of a test on a side; none where it was not done. */
+    public static Set<String> measured(History history, TestId test, Side side) {
+        return history.last(test, side).stream()
+                .flatMap(attempt -> measures(attempt))
+                .map(Part::key)
+                .collect(Collectors.toSet());
+    }
+
     private static boolean measured(Attempt attempt) {
+        return measures(attempt).findAny().isPresent();
+    }
+
+    private static Stream<Part> measures(Attempt attempt) {
         return attempt.parts().stream()
-                .anyMatch(part -> part instanceof Part.Measured && !part.key().equals("held-for"));
+                .filter(part -> part instanceof Part.Measured && !part.key().equals("held-for"));
     }
 }

@@ -1,6 +1,7 @@
 package lexicor.core.planning;
 
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -11,8 +12,8 @@ import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.PartDefinition;
 
 /**
- * Of a table of ranges, the movements from which a condition in play is read. The others can be measured too, and tell
- * nothing that is weighed here.
+ * Of a table of ranges, the movements from which a condition in play is read, and those whose course is followed. The
+ * others can be measured too, and tell nothing that is weighed here.
  *
  * @param asked in the order of the table; at least one
  * @param others those of the table that are left; at least one
@@ -31,6 +32,16 @@ public record Movements(List<PartDefinition> asked, List<PartDefinition> others)
 
     /** Empty where a test has no table, or all of its movements matter, or none of them. */
     public static Optional<Movements> of(ExaminationTest test, Collection<ConditionId> inPlay) {
+        return of(test, inPlay, Set.of());
+    }
+
+    /**
+     * The same at a visit that follows another one.
+     *
+     * @param followed keys of what was measured at the visit before
+     */
+    public static Optional<Movements> of(
+            ExaminationTest test, Collection<ConditionId> inPlay, Collection<String> followed) {
         List<PartDefinition> table = test.parts().stream()
                 .filter(part -> part instanceof PartDefinition.Measure measure
                         && measure.unit().equals(DEGREES)
@@ -46,7 +57,8 @@ public record Movements(List<PartDefinition> asked, List<PartDefinition> others)
                         .filter(criterion -> criterion.id().equals(id)))
                 .flatMap(criterion ->
                         Stream.concat(criterion.positive().parts().stream(), criterion.negative().parts().stream()))
-                .collect(Collectors.toSet());
+                .collect(Collectors.toCollection(HashSet::new));
+        read.addAll(followed);
         Movements movements = new Movements(
                 table.stream().filter(part -> read.contains(part.key())).toList(),
                 table.stream().filter(part -> !read.contains(part.key())).toList());

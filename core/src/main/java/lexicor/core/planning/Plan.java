@@ -46,6 +46,8 @@ public record Plan(List<Step> steps, List<Out> out, double seconds, int moves, d
     public enum WhyNot {
         /** It would tell something that nothing in the plan tells, and there is no time for it. */
         NO_TIME,
+        /** It would tell something that nothing in the plan tells; it is not time that kept it out. */
+        NOT_IN,
         /** It is about what a screen in the plan asks for first. */
         SCREEN_FIRST,
         /** It is likely to hurt or frighten, and no condition that it speaks of is likely enough for that. */

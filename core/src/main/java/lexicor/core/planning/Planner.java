@@ -86,7 +86,9 @@ public final class Planner {
      * @param byHand those that may not be done now are left out
      */
     public Plan plan(double seconds, Collection<TestId> byHand) {
-        return plan(Math.min(seconds, mostSpared().orElse(Double.POSITIVE_INFINITY)), byHand, !situation.sparing());
+        double most = mostSpared().orElse(Double.POSITIVE_INFINITY);
+        Plan.WhyNot otherwise = seconds < most ? Plan.WhyNot.NO_TIME : Plan.WhyNot.NOT_IN;
+        return plan(Math.min(seconds, most), byHand, !situation.sparing(), otherwise);
     }
 
     /**
@@ -100,7 +102,7 @@ public final class Planner {
         return curve().knee().map(knee -> OptionalDouble.of(knee.seconds())).orElse(OptionalDouble.empty());
     }
 
-    private Plan plan(double seconds, Collection<TestId> byHand, boolean provoking) {
+    private Plan plan(double seconds, Collection<TestId> byHand, boolean provoking, Plan.WhyNot otherwise) {
         Choice choice = new Choice(seconds);
         byHand.stream()
                 .filter(situation.doable()::contains)
@@ -123,7 +125,7 @@ public final class Planner {
                 && choice.dropLast()) { // hard rules can cost a move more than the positions alone
             order = choice.order();
         }
-        return plan(order, choice.reasons);
+        return plan(order, choice.reasons, otherwise);
     }
 
     /** What a plan of this situation may leave open, the likeliest to stay open first. */
@@ -133,8 +135,8 @@ public final class Planner {
 
     /** Expected information against time, with the knee. */
     public BudgetCurve curve() {
-        return curve.updateAndGet(
-                known -> known == null ? BudgetCurve.of(seconds -> plan(seconds, List.of(), true)) : known);
+        return curve.updateAndGet(known ->
+                known == null ? BudgetCurve.of(seconds -> plan(seconds, List.of(), true, Plan.WhyNot.NO_TIME)) : known);
     }
 
     /** An order of one's own: what it takes and tells, and what speaks against it. */
@@ -142,7 +144,7 @@ public final class Planner {
         List<WorkItem> items = WorkItems.of(catalogue, situation.visit().region(), own, situation.practice());
         WorkOrder order = WorkOrder.asGiven(items, position);
         return new OwnOrder(
-                plan(order, purposes.all()),
+                plan(order, purposes.all(), Plan.WhyNot.NOT_IN),
                 OrderFault.of(catalogue, situation.visit().region(), items, situation.done()));
     }
 
@@ -221,7 +223,8 @@ public final class Planner {
                 * Movements.of(test, inPlay).map(Movements::share).orElse(1.0);
     }
 
-    private Plan plan(WorkOrder order, Map<TestId, Reason> reasons) {
+    /** @param otherwise why a test is not in that would tell something and that nothing else keeps out */
+    private Plan plan(WorkOrder order, Map<TestId, Reason> reasons, Plan.WhyNot otherwise) {
         Set<TestId> chosen =
                 Set.copyOf(order.steps().stream().map(WorkOrder.Step::test).toList());
         JointInformation all =
@@ -243,13 +246,13 @@ public final class Planner {
                 .toList();
         List<Plan.Out> out = situation.doable().stream()
                 .filter(test -> !chosen.contains(test))
-                .map(test -> out(test, all))
+                .map(test -> out(test, all, otherwise))
                 .sorted(Comparator.comparingDouble(Plan.Out::bits).reversed())
                 .toList();
         return new Plan(steps, out, seconds(order), order.moves(), all.bits());
     }
 
-    private Plan.Out out(TestId test, JointInformation whole) {
+    private Plan.Out out(TestId test, JointInformation whole, Plan.WhyNot otherwise) {
         if (situation.practice().notMine().contains(test)) {
             return new Plan.Out(test, Plan.WhyNot.NOT_MINE, Math.max(0, whole.gain(test)));
         }
@@ -257,17 +260,17 @@ public final class Planner {
             return new Plan.Out(test, Plan.WhyNot.NO_FIGURES, 0);
         }
         double gain = Math.max(0, whole.gain(test));
-        return new Plan.Out(test, whyNot(test, gain), gain);
+        return new Plan.Out(test, whyNot(test, gain, otherwise), gain);
     }
 
-    private Plan.WhyNot whyNot(TestId test, double gain) {
+    private Plan.WhyNot whyNot(TestId test, double gain, Plan.WhyNot otherwise) {
         if (gain * candidate(test).custom() < catalogue.effort().leastBits()) {
             return Plan.WhyNot.TELLS_LITTLE;
         }
         if (purposes.waitsForScreen(test)) {
             return Plan.WhyNot.SCREEN_FIRST;
         }
-        return frightensForLittle(test) ? Plan.WhyNot.FRIGHTENS : Plan.WhyNot.NO_TIME;
+        return frightensForLittle(test) ? Plan.WhyNot.FRIGHTENS : otherwise;
     }
 
     /** Tests that come together, the reason that weighs most first. */

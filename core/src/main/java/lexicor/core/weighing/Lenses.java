@@ -177,11 +177,12 @@ final class Lenses {
         List<Decided> own = decided.stream()
                 .filter(each -> each.condition().equals(condition))
                 .toList();
-        return (own.isEmpty() ? decided : own)
+        String sets = (own.isEmpty() ? decided : own)
                 .stream()
                         .map(each -> each.count().cluster().name() + ": "
                                 + each.level().phrase())
                         .collect(Collectors.joining("; "));
+        return own.isEmpty() ? "by its family, " + sets : sets;
     }
 
     /**

@@ -156,4 +156,18 @@ class CatalogueReaderTest {
         assertThat(Truth.UNKNOWN.or(Truth.NO)).isEqualTo(Truth.UNKNOWN);
         assertThat(Truth.UNKNOWN.not()).isEqualTo(Truth.UNKNOWN);
     }
+
+    @Test
+    void every_condition_has_everyday_words_that_stand_within_a_sentence() {
+        assertThat(CatalogueReader.shipped().conditions().values())
+                .allSatisfy(condition -> assertThat(condition.everyday())
+                        .as(condition.name())
+                        .matches("(a|an|the|too|pain|tissue|nerves|irritated|worn|tendons|bones) .*[a-z]")
+                        .hasSizeLessThan(90));
+        assertThat(CatalogueReader.shipped().conditions().values().stream()
+                        .map(Condition::everyday)
+                        .distinct())
+                .as("no two are called the same")
+                .hasSameSizeAs(CatalogueReader.shipped().conditions().values());
+    }
 }

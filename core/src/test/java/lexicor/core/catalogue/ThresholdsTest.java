@@ -31,6 +31,7 @@ class ThresholdsTest {
                 ConditionId.of("any"),
                 "Any",
                 "Any",
+                "anything",
                 "shoulder",
                 "",
                 Map.of(),

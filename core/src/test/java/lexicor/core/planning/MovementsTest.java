@@ -43,6 +43,19 @@ class MovementsTest {
     }
 
     @Test
+    void what_was_measured_at_the_visit_before_is_measured_again() {
+        Movements again = Movements.of(
+                        SHOULDER, Set.of(ConditionId.of("cuff-tear-full")), Set.of("abduction", "held-for"))
+                .orElseThrow();
+        assertThat(keys(again.asked())).containsExactly("flexion", "flexion-passive", "abduction");
+        assertThat(keys(Movements.of(SHOULDER, Set.of(), Set.of("extension"))
+                        .orElseThrow()
+                        .asked()))
+                .as("where nothing else calls for the table")
+                .containsExactly("extension");
+    }
+
+    @Test
     void without_a_condition_that_is_read_from_it_and_without_a_table_it_is_asked_whole() {
         assertThat(Movements.of(SHOULDER, Set.of(ConditionId.of("acj")))).isEmpty();
         assertThat(Movements.of(SHOULDER, Set.of())).isEmpty();

@@ -232,7 +232,7 @@ class PlanTest {
     @ValueSource(strings = {"shoulder", "elbow", "wrist", "hand"})
     void with_all_the_time_in_the_world_nothing_is_out_for_want_of_time(String region) {
         Plan plan = planner(region, doable(region)).plan(Double.POSITIVE_INFINITY);
-        assertThat(plan.out()).extracting(Plan.Out::why).doesNotContain(Plan.WhyNot.NO_TIME);
+        assertThat(plan.out()).extracting(Plan.Out::why).doesNotContain(Plan.WhyNot.NO_TIME, Plan.WhyNot.NOT_IN);
     }
 
     @Test
@@ -366,6 +366,11 @@ class PlanTest {
                 .isEqualTo(4);
         assertThat(shuffled.faults())
                 .containsExactly(new OrderFault(OrderFault.Kind.TOO_EARLY, id("sh-apprehension"), id("sh-look")));
+        assertThat(shuffled.plan().out())
+                .as("an order of one's own has no limit of time")
+                .extracting(Plan.Out::why)
+                .contains(Plan.WhyNot.NOT_IN)
+                .doesNotContain(Plan.WhyNot.NO_TIME);
     }
 
     @Test

@@ -165,7 +165,11 @@ class LensesTest {
                 answered("sh-arc", true),
                 answered("sh-empty-can", false),
                 answered("sh-er-resist", false));
-        assertThat(by(WEIGHING.weigh(visit, both, 1), SUBACROMIAL)).startsWith(name + ": ");
+        Ranking ranking = WEIGHING.weigh(visit, both, 1);
+        assertThat(by(ranking, SUBACROMIAL)).startsWith(name + ": ");
+        assertThat(by(ranking, ConditionId.of("cuff-tear-full")))
+                .as("a condition without a set that speaks says whose set it is")
+                .startsWith("by its family, " + name + ": ");
     }
 
     @Test

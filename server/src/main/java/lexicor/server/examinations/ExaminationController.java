@@ -61,6 +61,7 @@ class ExaminationController {
     private final Results results;
     private final RetestCalendar calendar;
     private final PlanService plans;
+    private final StoryPlans stories;
     private final ReportPrinter printer;
 
     ExaminationController(
@@ -72,8 +73,10 @@ class ExaminationController {
             Results results,
             RetestCalendar calendar,
             PlanService plans,
+            StoryPlans stories,
             ReportPrinter printer) {
         this.plans = plans;
+        this.stories = stories;
         this.recorder = recorder;
         this.takeover = takeover;
         this.people = people;
@@ -113,6 +116,7 @@ class ExaminationController {
         return results.intake(service.examination(id));
     }
 
+    /** Where all conditions stand, in brief; a closer look at one has all of it. */
     @GetMapping("/weighing")
     @InTurn(InTurn.Kind.WEIGHING)
     @Traced(action = Action.SAW, subject = "examination")
@@ -164,7 +168,28 @@ class ExaminationController {
                     Integer minutes,
             @RequestParam(defaultValue = "") @Size(max = WorkRoutine.MOST_TESTS, message = "allowed: at most 60 tests")
                     List<String> with) {
-        return plans.plan(service.examination(id), minutes == null ? Double.POSITIVE_INFINITY : 60.0 * minutes, with);
+        return plans.plan(service.examination(id), seconds(minutes), with);
+    }
+
+    private static double seconds(Integer minutes) {
+        return minutes == null ? Double.POSITIVE_INFINITY : 60.0 * minutes;
+    }
+
+    /**
+     * What the story alone calls for, as if nothing had been tested yet.
+     *
+     * @param minutes absent for as many tests as are worth doing
+     */
+    @GetMapping("/plan/story")
+    @InTurn(InTurn.Kind.WEIGHING)
+    @Traced(action = Action.SAW, subject = "examination")
+    public StoryPlanJson storyPlan(
+            @PathVariable UUID id,
+            @RequestParam(required = false)
+                    @Min(value = 0, message = "allowed: 0 to 240 minutes")
+                    @Max(value = 240, message = "allowed: 0 to 240 minutes")
+                    Integer minutes) {
+        return stories.of(service.examination(id), seconds(minutes));
     }
 
     /** What plans tell against the time that they take. */
@@ -219,7 +244,7 @@ class ExaminationController {
             @RequestParam(required = false) Integer version) {
         NoteLength wanted = NoteLength.of(length)
                 .orElseThrow(
-                        () -> new BadInput("length", "'" + length + "' is not a length; allowed: short, full, letter"));
+                        () -> new BadInput("length", "'" + length + "' is not a length; allowed: " + NoteLength.ids()));
         return results.note(service.examination(id), wanted, Optional.ofNullable(version));
     }
 

@@ -38,9 +38,20 @@ public enum NoteBlock {
             "conclusion",
             "The therapist's conclusion, line by line",
             "- Working diagnosis: first condition, likely (60 in 100 by the therapist)\n- Advice: keep it moving"),
+    EVERYDAY(
+            "everyday",
+            "The conclusion in words that a patient knows",
+            "It is likely a tear in a tendon. It could also be a worn joint."),
+    NEXT("next", "What was decided to do next, line by line", "- Ultrasound (soon)"),
+    ADVICE("advice", "The advice given", "Keep it moving"),
+    SEEN_AGAIN("seen-again", "The day of the next visit; nothing where none is set", "4 June 2026"),
+    EVERYDAY_CAUTION(
+            "everyday-caution",
+            "What the conclusion is worth, in words that a patient knows",
+            "Tests with the hands can be wrong."),
     CAUTION(
             "caution",
-            "What the figures are worth; every note has it",
+            "What the figures are worth; every note has it, or what the conclusion is worth in everyday words",
             "Decision support: the conclusion is the therapist's."),
     SIGNED(
             "signed",

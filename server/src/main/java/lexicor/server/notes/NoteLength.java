@@ -3,6 +3,7 @@ package lexicor.server.notes;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** How much of an examination is written down. */
 public enum NoteLength {
@@ -11,7 +12,9 @@ public enum NoteLength {
     /** All of it, in the order of the work. */
     FULL("Full"),
     /** To a colleague who takes over. */
-    LETTER("Letter");
+    LETTER("Letter"),
+    /** Half a page in everyday words, to take home. */
+    PATIENT("For the patient");
 
     private final String label;
 
@@ -26,6 +29,11 @@ public enum NoteLength {
     /** As it is named in addresses and settings. */
     public String id() {
         return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** All names, as they are told to whoever gives another one. */
+    public static String ids() {
+        return Arrays.stream(values()).map(NoteLength::id).collect(Collectors.joining(", "));
     }
 
     /** Empty where no length has the name. */

@@ -60,10 +60,11 @@ public final class NoteTemplate {
             return Optional.of("line " + line(text, unknown.get()) + ": '" + unknown.get() + "' is no name; allowed: "
                     + Arrays.stream(NoteBlock.values()).map(NoteBlock::id).collect(Collectors.joining(", ")));
         }
-        return names(compiled, false).contains(NoteBlock.CAUTION.id())
+        Set<String> always = names(compiled, false);
+        return always.contains(NoteBlock.CAUTION.id()) || always.contains(NoteBlock.EVERYDAY_CAUTION.id())
                 ? Optional.empty()
                 : Optional.of(
-                        "{{caution}} is missing; allowed: a note that says what its figures are worth, outside every passage that may be left out");
+                        "{{caution}} is missing; allowed: a note that says what its figures are worth, by {{caution}} or {{everyday-caution}}, outside every passage that may be left out");
     }
 
     private static int line(String text, String name) {

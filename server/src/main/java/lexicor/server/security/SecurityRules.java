@@ -68,6 +68,9 @@ class SecurityRules {
         "/assets/**",
         "/index.html",
         "/favicon.svg",
+        "/manifest.webmanifest",
+        "/icon-192.png",
+        "/icon-512.png",
         "/sw.js"
     };
 

@@ -122,6 +122,31 @@ class ConclusionApiTest extends AtTheBench {
     }
 
     @Test
+    void a_patient_takes_home_the_conclusion_in_everyday_words() {
+        String address = "/api/examinations/" + id + "/note?length=patient";
+        assertThat(therapist.text(address))
+                .startsWith("Your right shoulder, examined on ")
+                .doesNotContain("What it is thought to be", "What comes next", "You are seen again");
+        send(
+                id,
+                visit.tell(
+                        Answer.of("working", "cuff-tear-full"),
+                        Answer.of("rivals", "gh-oa"),
+                        Answer.number("confidence", 0.6),
+                        Answer.because("own-steps", "Write to the surgeon"),
+                        Answer.because("advice", "Sleep on the other side")));
+        assertThat(therapist.text(address))
+                .contains(
+                        "It is likely a tendon of the shoulder torn through. It could also be a worn shoulder joint.",
+                        "- Write to the surgeon",
+                        "What you can do\nSleep on the other side",
+                        "Such tests can be wrong")
+                .doesNotContain("in 100", "Full-thickness", "Case ");
+        send(id, visit.tell(Answer.of("working", "open")));
+        assertThat(therapist.text(address)).contains("It is still open what it is.");
+    }
+
+    @Test
     void the_note_comes_in_three_lengths() {
         send(
                 id,
@@ -144,7 +169,7 @@ class ConclusionApiTest extends AtTheBench {
                         .get("/api/examinations/" + id + "/note?length=long", 400)
                         .get("detail")
                         .asString())
-                .isEqualTo("length: 'long' is not a length; allowed: short, full, letter");
+                .isEqualTo("length: 'long' is not a length; allowed: short, full, letter, patient");
     }
 
     @Test

@@ -51,6 +51,23 @@ class CourseApiTest extends AtTheBench {
     }
 
     @Test
+    void a_range_that_was_measured_before_is_asked_again() {
+        assertThat(movements(first)).isNotEmpty().doesNotContain("extension");
+        send(first, visit.record("sh-rom", "extension=40°"));
+        assertThat(movements(again())).contains("extension").containsAll(movements(first));
+    }
+
+    private List<String> movements(String id) {
+        return weighing(id)
+                .get("tests")
+                .valueStream()
+                .filter(test -> test.get("testId").asString().equals("sh-rom"))
+                .flatMap(test -> test.get("movements").valueStream())
+                .map(JsonNode::asString)
+                .toList();
+    }
+
+    @Test
     void what_was_positive_before_is_offered_as_it_was_and_followed() {
         send(
                 first,

@@ -109,12 +109,18 @@ class ExaminationApiTest {
                 .satisfies(any -> assertThat(any.get("now").asDouble())
                         .as("a part of it never stands above it")
                         .isLessThan(standing.get("now").asDouble()));
-        assertThat(standing.at("/lenses/1/lens").asString()).isEqualTo("CLUSTER");
-        assertThat(standing.at("/lenses/1/chance").asDouble())
+        JsonNode closer = get(id, "/weighing/subacromial-pain").get("standing");
+        assertThat(closer.get("now")).isEqualTo(standing.get("now"));
+        assertThat(standing.get("lenses"))
+                .as("left to the closer look, so that a tap is small")
+                .isEmpty();
+        assertThat(standing.at("/loads/0").has("source")).isFalse();
+        assertThat(closer.at("/lenses/1/lens").asString()).isEqualTo("CLUSTER");
+        assertThat(closer.at("/lenses/1/chance").asDouble())
                 .as("the set as its derivers are believed, less what the age says of a tear")
                 .isCloseTo(0.7198800790605, Offset.offset(1e-9));
         assertThat(standing.at("/groups/0/origin").asString()).isEqualTo("LEARNT");
-        assertThat(standing.at("/loads/0/source/reviewState").asString()).isEqualTo("unreviewed");
+        assertThat(closer.at("/loads/0/source/reviewState").asString()).isEqualTo("unreviewed");
         JsonNode cluster = weighing.at("/clusters/0");
         assertThat(cluster.get("decided").asBoolean()).isTrue();
         assertThat(cluster.get("level").asString()).isEqualTo("3 or more");

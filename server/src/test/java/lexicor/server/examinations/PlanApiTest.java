@@ -2,6 +2,7 @@ package lexicor.server.examinations;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -96,6 +97,23 @@ class PlanApiTest extends AtTheBench {
         assertThat(limits.valueStream().filter(limit -> limit.has("settles")))
                 .anySatisfy(limit -> assertThat(limit.get("settles").asString()).isNotBlank());
         assertThat(plan("?minutes=5", 200).get("act").asDouble()).isEqualTo(0.75);
+    }
+
+    @Test
+    void the_plan_by_the_story_stays_what_it_was_before_anything_was_tested() {
+        send(id, visit.tell(Answer.of("onset", "slowly")));
+        JsonNode before = plan("/story?minutes=10", 200);
+        assertThat(tests(before.get("plan"))).isEqualTo(tests(plan("?minutes=10", 200)));
+        assertThat(before.get("told").valueStream().map(JsonNode::asString))
+                .containsExactly("How did it begin: Slowly");
+        assertThat(before.get("likely")
+                        .valueStream()
+                        .map(each -> each.get("chance").asDouble()))
+                .hasSize(5)
+                .isSortedAccordingTo(Comparator.reverseOrder());
+        send(id, visit.record("sh-drop-arm", "lowering=drops", "pain=none"));
+        assertThat(plan("/story?minutes=10", 200)).isEqualTo(before);
+        assertThat(plan("/story?minutes=-1", 400).get("field").asString()).isEqualTo("minutes");
     }
 
     @Test

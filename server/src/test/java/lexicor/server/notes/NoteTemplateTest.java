@@ -12,13 +12,26 @@ import org.junit.jupiter.params.provider.EnumSource;
 class NoteTemplateTest {
 
     @ParameterizedTest
-    @EnumSource(NoteLength.class)
+    @EnumSource(value = NoteLength.class, mode = EnumSource.Mode.EXCLUDE, names = "PATIENT")
     void what_ships_is_a_layout_with_the_caution_and_the_conclusion(NoteLength length) {
         String example = NoteTemplate.of(NoteTemplates.shipped(length)).example();
         assertThat(example)
                 .contains(NoteBlock.CAUTION.example(), NoteBlock.CONCLUSION.example(), NoteBlock.CASE.example())
                 .doesNotContain("{{")
                 .doesNotContain("\n\n\n")
+                .endsWith("\n");
+    }
+
+    @Test
+    void what_a_patient_takes_home_is_in_everyday_words() {
+        assertThat(NoteTemplate.of(NoteTemplates.shipped(NoteLength.PATIENT)).example())
+                .contains(
+                        NoteBlock.EVERYDAY.example(),
+                        NoteBlock.EVERYDAY_CAUTION.example(),
+                        NoteBlock.NEXT.example(),
+                        NoteBlock.ADVICE.example(),
+                        "You are seen again on 4 June 2026.")
+                .doesNotContain("in 100", "{{", "\n\n\n")
                 .endsWith("\n");
     }
 

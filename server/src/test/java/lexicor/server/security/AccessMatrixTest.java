@@ -128,6 +128,7 @@ class AccessMatrixTest {
                 "GET /api/examinations/{id}/plan",
                 "GET /api/examinations/{id}/plan/curve",
                 "GET /api/examinations/{id}/plan/own",
+                "GET /api/examinations/{id}/plan/story",
                 "GET /api/examinations/{id}/plan/again",
                 "GET /api/examinations/{id}/report",
                 "GET /api/examinations/{id}/report.pdf",

@@ -22,7 +22,8 @@ import lexicor.core.weighing.Standing;
 import lexicor.core.weighing.Tally;
 
 /**
- * Where a condition stands. Chances are 0..1, weights in decibans: above 0 for, below against.
+ * Where a condition stands. Chances are 0..1, weights in decibans: above 0 for, below against. In the answer to a tap
+ * ({@link #brief}) some of it is left out, and stands in the closer look alone.
  *
  * @param within the nearest wider condition that is ranked; absent where none is
  * @param previous where it stood without the test recorded last
@@ -135,6 +136,43 @@ public record StandingJson(
                 PatternJson.of(standing.pattern(), catalogue));
     }
 
+    /**
+     * Without what only a closer look at the condition shows: where each weight comes from and what it means in people,
+     * what findings about others have moved, why findings are not weighed, and the other ways of adding up, with
+     * whether they disagree. It is sent at every tap.
+     */
+    public StandingJson brief() {
+        return new StandingJson(
+                conditionId,
+                name,
+                shortName,
+                scope,
+                within,
+                shelf,
+                informed,
+                before,
+                previous,
+                now,
+                lower,
+                upper,
+                leads,
+                zone,
+                lens,
+                likelihoodRatio,
+                groups,
+                loads.stream().map(LoadJson::brief).toList(),
+                List.of(),
+                link,
+                held.stream().map(LoadJson::brief).toList(),
+                unweighed.stream().map(UnweighedJson::brief).toList(),
+                List.of(),
+                false,
+                tally,
+                serious,
+                refer,
+                pattern);
+    }
+
     private static Shelf shelf(Standing standing) {
         if (standing.pattern().unlikely()) {
             return Shelf.UNLIKELY;
@@ -205,6 +243,23 @@ public record StandingJson(
                     load.frequencies().map(PeopleJson::of).orElse(null),
                     load.record().map(SourceJson::of).orElse(null));
         }
+
+        LoadJson brief() {
+            return new LoadJson(
+                    testIds,
+                    positive,
+                    phrase,
+                    likelihoodRatio,
+                    decibans,
+                    part,
+                    group,
+                    worthless,
+                    estimate,
+                    borrowed,
+                    caution,
+                    null,
+                    null);
+        }
     }
 
     /** What a finding about another condition has moved, in decibans. */
@@ -259,6 +314,10 @@ public record StandingJson(
     public record UnweighedJson(String testId, Reading.Result result, String phrase, String because) {
         public static UnweighedJson of(Unweighed finding) {
             return new UnweighedJson(finding.test().value(), finding.result(), finding.phrase(), finding.because());
+        }
+
+        UnweighedJson brief() {
+            return new UnweighedJson(testId, result, "", "");
         }
     }
 

@@ -24,7 +24,7 @@ import org.springframework.stereotype.Component;
 
 /** The part of a note that comes before the findings: story, safety, locks and decisions against them. */
 @Component
-class IntakeNote {
+public class IntakeNote {
 
     private final Catalogue catalogue;
     private final IntakeForm form;
@@ -40,12 +40,13 @@ class IntakeNote {
 
     /** What was told, in lines of plain text; none where nothing was. */
     List<String> story(Recorded recorded) {
-        return story(recorded.row().region(), recorded.told()).stream()
-                .map(line -> "- " + line)
-                .toList();
+        return told(recorded).stream().map(line -> "- " + line).toList();
     }
 
-    private List<String> story(String region, IntakeAnswers told) {
+    /** What was told of where, how and since when, a line for each question that was answered. */
+    public List<String> told(Recorded recorded) {
+        String region = recorded.row().region();
+        IntakeAnswers told = recorded.told();
         List<String> story = new ArrayList<>();
         List<String> zones = form.zonesOf(region).stream()
                 .filter(zone -> told.values("zone").contains(zone.id()))

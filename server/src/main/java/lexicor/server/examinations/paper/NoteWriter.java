@@ -13,6 +13,7 @@ import java.util.stream.Stream;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Thresholds;
+import lexicor.core.conclusion.Conclusion;
 import lexicor.core.conclusion.TellingNegatives;
 import lexicor.core.examination.Side;
 import lexicor.core.examination.TestReading;
@@ -57,6 +58,7 @@ public class NoteWriter {
     private final PathwayGuide pathways;
     private final Conclusions conclusions;
     private final ShortNote shortly;
+    private final PatientWords patient;
     private final IntakeNote intakeNote;
     private final Retests retests;
     private final ClinicSettings settings;
@@ -69,10 +71,12 @@ public class NoteWriter {
             PathwayGuide pathways,
             Conclusions conclusions,
             ShortNote shortly,
+            PatientWords patient,
             Retests retests,
             ClinicSettings settings,
             People people) {
         this.shortly = shortly;
+        this.patient = patient;
         this.conclusions = conclusions;
         this.pathways = pathways;
         this.intakeNote = intakeNote;
@@ -115,6 +119,12 @@ public class NoteWriter {
                 NoteBlock.AGAIN,
                 retests.of(recorded).map(again -> lines(Retests.lines(again))).orElse(""));
         blocks.put(NoteBlock.CONCLUSION, lines(conclusions.lines(recorded, ranking, thresholds)));
+        Conclusion conclusion = Conclusions.concluded(recorded);
+        blocks.put(NoteBlock.EVERYDAY, patient.thought(conclusion));
+        blocks.put(NoteBlock.NEXT, PatientWords.next(conclusions.next(conclusion)));
+        blocks.put(NoteBlock.ADVICE, Typed.oneLine(conclusion.advice()));
+        blocks.put(NoteBlock.SEEN_AGAIN, PatientWords.seenAgain(conclusion));
+        blocks.put(NoteBlock.EVERYDAY_CAUTION, PatientWords.CAUTION);
         blocks.put(NoteBlock.CAUTION, CAUTION);
         blocks.put(NoteBlock.SIGNED, signature.map(Signature::words).orElse(""));
         return blocks;

@@ -37,6 +37,15 @@ public record Recorded(
                 takeovers);
     }
 
+    /** The examination as it was before anything was tested: what had been told by then. */
+    public Recorded beforeTesting() {
+        return commands.stream()
+                .filter(command -> command.kind() == CommandKind.RECORD)
+                .findFirst()
+                .map(first -> upTo(first.number() - 1))
+                .orElse(this);
+    }
+
     /** The examination as it was when it was signed. */
     public Recorded asSigned(SignatureRow signature) {
         Recorded then = upTo(signature.lastNumber());

@@ -76,7 +76,7 @@ public class Results {
     }
 
     public WeighingJson weighing(Recorded recorded) {
-        return signed(recorded).map(Snapshot.Outputs::weighing).orElseGet(() -> appraisal.weigh(recorded));
+        return signed(recorded).map(outputs -> outputs.weighing().brief()).orElseGet(() -> appraisal.brief(recorded));
     }
 
     public IntakeJson intake(Recorded recorded) {
@@ -115,7 +115,7 @@ public class Results {
                 .orElseGet(() -> reports.of(
                         recorded,
                         Optional.empty(),
-                        appraisal.weigh(recorded),
+                        appraisal.whole(recorded),
                         notes.blocks(recorded, Optional.empty()),
                         retests.of(recorded)));
     }
@@ -185,7 +185,7 @@ public class Results {
     }
 
     private Snapshot.Outputs outputs(Recorded recorded, Signature signature, Map<String, String> templates) {
-        WeighingJson weighing = appraisal.weigh(recorded);
+        WeighingJson weighing = appraisal.whole(recorded);
         Map<NoteBlock, String> blocks = notes.blocks(recorded, Optional.of(signature));
         Map<String, String> written = new LinkedHashMap<>();
         templates.forEach((length, template) ->

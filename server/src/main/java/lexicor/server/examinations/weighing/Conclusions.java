@@ -94,15 +94,9 @@ public class Conclusions {
                 .ifPresent(first -> lines.add("- The ranking puts "
                         + first.condition().name() + " first (" + Percent.of(first.now()) + " in 100)"
                         + (conclusion.why().isEmpty() ? "" : "; why otherwise: " + Typed.oneLine(conclusion.why()))));
-        Stream<String> steps = conclusion.steps().stream()
-                .flatMap(step -> settles(step).stream()
-                        .map(settles -> settles.by() + " ("
-                                + catalogue.condition(step).shortName() + ", " + settles.soon() + ")"));
-        String next = Stream.concat(
-                        steps, Stream.of(Typed.oneLine(conclusion.ownSteps())).filter(own -> !own.isEmpty()))
-                .collect(Collectors.joining("; "));
+        List<String> next = next(conclusion);
         if (!next.isEmpty()) {
-            lines.add("- Next: " + next);
+            lines.add("- Next: " + String.join("; ", next));
         }
         if (!conclusion.advice().isEmpty()) {
             lines.add("- Advice: " + Typed.oneLine(conclusion.advice()));
@@ -120,6 +114,17 @@ public class Conclusions {
         return lines;
     }
 
+    /** The steps that the therapist takes up, each with what it settles and how soon, then those in own words. */
+    public List<String> next(Conclusion conclusion) {
+        Stream<String> steps = conclusion.steps().stream()
+                .flatMap(step -> settles(step).stream()
+                        .map(settles -> settles.by() + " ("
+                                + catalogue.condition(step).shortName() + ", " + settles.soon() + ")"));
+        return Stream.concat(
+                        steps, Stream.of(Typed.oneLine(conclusion.ownSteps())).filter(own -> !own.isEmpty()))
+                .toList();
+    }
+
     private String diagnosis(Conclusion conclusion) {
         String words = Typed.oneLine(conclusion.inWords());
         return conclusion
@@ -133,7 +138,8 @@ public class Conclusions {
         return SigningBlocker.of(assessments.of(recorded).told(), recorded.history(), concluded(recorded), catalogue);
     }
 
-    private static Conclusion concluded(Recorded recorded) {
+    /** What the record says of the conclusion so far. */
+    public static Conclusion concluded(Recorded recorded) {
         return Conclusion.of(recorded.told());
     }
 

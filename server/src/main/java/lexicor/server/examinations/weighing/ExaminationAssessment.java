@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.Catalogue;
@@ -15,11 +16,13 @@ import lexicor.core.catalogue.TestId;
 import lexicor.core.evidence.ClusterLevels;
 import lexicor.core.evidence.Evidence;
 import lexicor.core.evidence.RecordId;
+import lexicor.core.examination.History;
 import lexicor.core.examination.TestReading;
 import lexicor.core.findings.ClusterCount;
 import lexicor.core.nexttest.ExpectedInformation;
 import lexicor.core.nexttest.TestValue;
 import lexicor.core.weighing.LeadingPair;
+import lexicor.core.weighing.LensResult;
 import lexicor.core.weighing.Ranking;
 import lexicor.core.weighing.Weighing;
 import lexicor.server.cases.VisitState;
@@ -30,6 +33,7 @@ import lexicor.server.examinations.assessment.OpenTests;
 import lexicor.server.examinations.assessment.SafetyJson;
 import lexicor.server.examinations.assessment.StandingJson;
 import lexicor.server.examinations.planning.PlanService;
+import lexicor.server.examinations.record.ExaminationRecords;
 import lexicor.server.examinations.record.ExaminationRow;
 import lexicor.server.examinations.record.Recorded;
 import org.springframework.stereotype.Component;
@@ -44,6 +48,7 @@ public class ExaminationAssessment {
     /** Provocation that is likely to hurt or frighten. */
     private static final int FRIGHTENS = 3;
 
+    private final ExaminationRecords records;
     private final Catalogue catalogue;
     private final TestStates states;
     private final Assessments assessments;
@@ -51,7 +56,13 @@ public class ExaminationAssessment {
     private final Cache<Assessment, WeighingJson> weighed =
             Caffeine.newBuilder().weakKeys().build();
 
-    ExaminationAssessment(Catalogue catalogue, TestStates states, Assessments assessments, PathwayGuide pathways) {
+    ExaminationAssessment(
+            ExaminationRecords records,
+            Catalogue catalogue,
+            TestStates states,
+            Assessments assessments,
+            PathwayGuide pathways) {
+        this.records = records;
         this.pathways = pathways;
         this.assessments = assessments;
         this.catalogue = catalogue;
@@ -86,12 +97,23 @@ public class ExaminationAssessment {
                 touched && done == total && state == VisitState.TESTING ? VisitState.DONE : state, done, total);
     }
 
-    /** The whole of it for the page; worked out once for as long as nothing is added. */
-    public WeighingJson weigh(Recorded recorded) {
-        return weighed.get(assessments.of(recorded), here -> weigh(recorded, here));
+    /**
+     * What the page is told at every tap, standings in brief; worked out once for as long as nothing is added. The
+     * other ways of adding up are not worked out for it.
+     */
+    public WeighingJson brief(Recorded recorded) {
+        return weighed.get(
+                assessments.of(recorded),
+                here -> weigh(recorded, here, condition -> List.of()).brief());
     }
 
-    private WeighingJson weigh(Recorded recorded, Assessment here) {
+    /** The whole of it, to be kept with a signature. */
+    public WeighingJson whole(Recorded recorded) {
+        Assessment here = assessments.of(recorded);
+        return weigh(recorded, here, here.ranking().byLens());
+    }
+
+    private WeighingJson weigh(Recorded recorded, Assessment here, Function<ConditionId, List<LensResult>> byLens) {
         ExaminationRow row = recorded.row();
         Ranking ranking = here.ranking();
         Optional<TestId> last = recorded.history().lastTest();
@@ -113,7 +135,7 @@ public class ExaminationAssessment {
                 ranking.standings().stream()
                         .map(standing -> StandingJson.of(
                                 standing,
-                                ranking.byLens().apply(standing.condition().id()),
+                                byLens.apply(standing.condition().id()),
                                 previous.getOrDefault(standing.condition().id(), standing.now()),
                                 here,
                                 catalogue))
@@ -149,11 +171,14 @@ public class ExaminationAssessment {
      */
     private List<WeighingJson.TestState> states(Recorded recorded, Assessment here) {
         Set<TestId> known = here.readings().stream().map(TestReading::test).collect(Collectors.toSet());
+        Optional<History> before =
+                recorded.row().follows().map(records::examination).map(Recorded::history);
         Stream<WeighingJson.TestState> beyond = catalogue.tests().keySet().stream()
                 .filter(test -> !known.contains(test))
-                .map(test -> states.of(new TestReading(test, false, List.of()), recorded, here))
+                .map(test -> states.of(new TestReading(test, false, List.of()), recorded, here, before))
                 .filter(state -> state.waits() != null || state.lock() != null || state.variant() != null);
-        return Stream.concat(here.readings().stream().map(reading -> states.of(reading, recorded, here)), beyond)
+        return Stream.concat(
+                        here.readings().stream().map(reading -> states.of(reading, recorded, here, before)), beyond)
                 .toList();
     }
 

@@ -3,12 +3,14 @@ package lexicor.server.examinations.weighing;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Conduct;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.catalogue.Schools;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.conclusion.Markers;
 import lexicor.core.examination.Attempt;
 import lexicor.core.examination.ForceTries;
 import lexicor.core.examination.History;
@@ -36,7 +38,9 @@ public class TestStates {
         this.catalogue = catalogue;
     }
 
-    public WeighingJson.TestState of(TestReading reading, Recorded recorded, Assessment here) {
+    /** @param before what happened at the visit that this one follows; empty where it follows none */
+    public WeighingJson.TestState of(
+            TestReading reading, Recorded recorded, Assessment here, Optional<History> before) {
         OpenTests open = here.open();
         Schools schools = here.schools();
         ExaminationRow row = recorded.row();
@@ -57,11 +61,15 @@ public class TestStates {
                         .toList(),
                 catalogue.test(test).variant(schools).map(TestStates::way).orElse(null),
                 force(catalogue.test(test), history, row.side(), schools),
-                movements(catalogue.test(test), here));
+                movements(
+                        catalogue.test(test),
+                        here,
+                        before.map(then -> Markers.measured(then, test, row.side()))
+                                .orElse(Set.of())));
     }
 
-    private static List<String> movements(ExaminationTest test, Assessment here) {
-        return Movements.of(test, here.inPlay())
+    private static List<String> movements(ExaminationTest test, Assessment here, Set<String> followed) {
+        return Movements.of(test, here.inPlay(), followed)
                 .map(movements ->
                         movements.asked().stream().map(PartDefinition::key).toList())
                 .orElse(List.of());

@@ -45,6 +45,23 @@ public record WeighingJson(
         List<TogetherJson> together,
         boolean worthGoingOn) {
 
+    /** What the bench shows of it: every standing in brief. */
+    public WeighingJson brief() {
+        return new WeighingJson(
+                knows,
+                lastTest,
+                tests,
+                safety,
+                standings.stream().map(StandingJson::brief).toList(),
+                clusters,
+                ahead,
+                pathways,
+                contest,
+                order,
+                together,
+                worthGoingOn);
+    }
+
     /** Two conditions and the chance that both are there, 0..1. */
     @Schema(name = "BothAtOnceJson")
     public record TogetherJson(String one, String other, double both) {
