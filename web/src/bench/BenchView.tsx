@@ -1,5 +1,5 @@
 import { useMemo, useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { choices, remarkOf, withChoice, withRemark } from "../record";
 import { AgainList } from "../tracking";
 import { ReplanNote, ReplanQuestion } from "../plan";
@@ -8,6 +8,7 @@ import { LockNotice } from "../intake";
 import { settingOf, useSettings } from "../shared/useSettings";
 import { listed, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { QUIET_LINK } from "../shared/ui/quietLink";
 import { ChoiceRow } from "./ChoiceRow";
 import { CueCard } from "./CueCard";
 import { Effect } from "./Effect";
@@ -18,7 +19,7 @@ import { OrderRail } from "./OrderRail";
 import { plannedMinutes, unplaced } from "./order";
 import { PathwayOffers, PathwayStrip } from "./pathways/PathwayStrip";
 import { PositionBeat } from "./PositionBeat";
-import { RankingPanel } from "./RankingPanel";
+import { RankingLine, RankingPanel } from "./RankingPanel";
 import { ReadingStrip } from "./ReadingStrip";
 import { Recorder } from "./Recorder";
 import { Remark } from "./Remark";
@@ -44,6 +45,7 @@ export function BenchView() {
   const [long, setLong] = useState(false);
   const [gauge, setGauge] = useState<string>();
   const [single, setSingle] = useSingleKeys();
+  const [ranking, setRanking] = useState(false);
   const elapsed = useMinutes(live);
   const reachLeft = settingOf(useSettings(), "side-of-reach") === "left";
   const { region, state, weighing } = live;
@@ -167,7 +169,16 @@ export function BenchView() {
           />
         )}
         {weighing && <SafetyStrip safety={weighing.safety} onTell={bench.sayBefore} />}
-        {beat ? (
+        {weighing?.safety.state === "SUSPENDED" ? (
+          <p className="mt-2 flex flex-wrap gap-2">
+            <Link to="conclude" className={QUIET_LINK}>
+              Conclude what is to be done
+            </Link>
+            <Link to="note" className={QUIET_LINK}>
+              Note
+            </Link>
+          </p>
+        ) : beat ? (
           <PositionBeat
             to={beat}
             left={leftOpen}
@@ -275,6 +286,12 @@ export function BenchView() {
             <ReplanNote {...bench.replan} />
             <div className="bottom-0 [@media(min-height:600px)]:sticky bg-paper pb-1">
               <ReplanQuestion {...bench.replan} />
+              <RankingLine
+                weighing={weighing}
+                onOut={() => {
+                  setRanking(true);
+                }}
+              />
               {isLeaving ? (
                 <LeaveOut
                   onReason={bench.leaveOut}
@@ -353,7 +370,14 @@ export function BenchView() {
         ordered={ordered}
         proposed={bench.replan.better[0]?.testId}
         testName={(id) => names.get(id)?.shortName ?? id}
-        onGo={bench.go}
+        onGo={(id) => {
+          setRanking(false);
+          bench.go(id);
+        }}
+        out={ranking}
+        onIn={() => {
+          setRanking(false);
+        }}
       />
       <KeysSheet open={keysOpen} onOpenChange={setKeysOpen} keys={keys} single={single} onSingle={setSingle} />
     </main>

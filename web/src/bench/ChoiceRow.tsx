@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
+import { Strip } from "../shared/ui/Strip";
 
 interface ChoiceRowProps {
   label: string;
@@ -31,7 +32,7 @@ export function ChoiceRow({
   children,
 }: ChoiceRowProps) {
   return (
-    <div role="group" aria-label={label} className="flex flex-wrap items-center gap-1">
+    <div role="group" aria-label={label} className="flex flex-wrap items-center gap-x-1 gap-y-0.5 sm:flex-nowrap">
       {heading ??
         (bare ? null : (
           <span
@@ -41,20 +42,24 @@ export function ChoiceRow({
             {label}
           </span>
         ))}
-      {options.map((option, index) => (
-        <Button
-          key={option.value}
-          look="choice"
-          chosen={chosen.includes(option.value)}
-          keycap={keycaps[index]}
-          className={tight ? "px-1.5" : undefined}
-          onClick={() => {
-            onChoose(option.value);
-          }}
-        >
-          {option.label}
-        </Button>
-      ))}
+      {options.length > 0 && (
+        <Strip className="min-w-0">
+          {options.map((option, index) => (
+            <Button
+              key={option.value}
+              look="choice"
+              chosen={chosen.includes(option.value)}
+              keycap={keycaps[index]}
+              className={tight ? "px-1.5" : undefined}
+              onClick={() => {
+                onChoose(option.value);
+              }}
+            >
+              {option.label}
+            </Button>
+          ))}
+        </Strip>
+      )}
       {children}
     </div>
   );

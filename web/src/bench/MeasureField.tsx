@@ -1,6 +1,6 @@
 import { useRef, useState, type PointerEvent } from "react";
 import type { Schemas } from "../shared/api/client";
-import { Button } from "../shared/ui/Button";
+import { StepButton } from "./StepButton";
 
 interface MeasureFieldProps {
   part: Schemas["PartDefinitionJson"];
@@ -25,7 +25,7 @@ interface MeasureFieldProps {
 const DRAG = 9;
 
 /**
- * A measure: typed, stepped, or dragged across the value. What is out of range is named and stays as it was typed until it
+ * A measure: typed, stepped, held for many steps, or dragged across the value. What is out of range is named and stays as it was typed until it
  * is mended.
  */
 export function MeasureField({
@@ -88,15 +88,17 @@ export function MeasureField({
       )}
       <span className="flex items-center gap-1">
         {!plain && (
-          <Button
-            aria-label={`${name}: less`}
-            className="justify-center"
-            onClick={() => {
+          <StepButton
+            label={`${name}: less`}
+            sign="−"
+            onStep={() => {
               by(-1);
             }}
-          >
-            −
-          </Button>
+            onMore={() => {
+              setTyped(String(within((number ?? value ?? begin ?? least) + -1 * step)));
+            }}
+            onDone={keep}
+          />
         )}
         <input
           aria-label={`${name}, in ${part.unit ?? ""}`}
@@ -123,15 +125,17 @@ export function MeasureField({
           className={`min-h-12 touch-pan-y rounded border border-edge bg-white px-1 text-center text-read placeholder:text-soft aria-invalid:border-2 aria-invalid:border-for ${narrow || short ? "w-12" : "w-18"}`}
         />
         {!plain && (
-          <Button
-            aria-label={`${name}: more`}
-            className="justify-center"
-            onClick={() => {
+          <StepButton
+            label={`${name}: more`}
+            sign="+"
+            onStep={() => {
               by(1);
             }}
-          >
-            +
-          </Button>
+            onMore={() => {
+              setTyped(String(within((number ?? value ?? begin ?? least) + 1 * step)));
+            }}
+            onDone={keep}
+          />
         )}
         {!narrow && !plain && !short && <span className="text-note">{part.unit}</span>}
       </span>

@@ -14,6 +14,7 @@ import {
 import type { Schemas } from "../shared/api/client";
 import { capital, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { Strip } from "../shared/ui/Strip";
 import { ArcPart, ArcWay } from "./ArcPart";
 import { answerKeys, USUAL_KEYS } from "./benchKeys";
 import { ChoiceRow } from "./ChoiceRow";
@@ -101,7 +102,7 @@ export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
       <h2 className="mb-2 flex items-baseline justify-between text-read font-semibold">
         {capital(sideWord(side))} <span className="text-note font-normal text-soft">uninvolved</span>
       </h2>
-      <div className="flex gap-1.5 md:flex-col">
+      <Strip className="w-full md:flex-col">
         {answers.map((answer, index) => (
           <Button
             key={answer.label}
@@ -116,7 +117,7 @@ export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
             {answer.label}
           </Button>
         ))}
-      </div>
+      </Strip>
       {measures.map((part) => (
         <div key={part.key} className="mt-1.5">
           <MeasureField
@@ -201,28 +202,30 @@ export function InvolvedPanel({
     >
       <div className="flex flex-col gap-1">
         {headed && (
-          <div role="group" aria-label="At once" className="flex flex-wrap items-center gap-1">
+          <div role="group" aria-label="At once" className="flex flex-wrap items-center gap-1 sm:flex-nowrap">
             <InvolvedHeading side={side} />
-            {asBefore && (
-              <Button look="choice" keycap="=" onClick={asBefore.act}>
-                As before: {asBefore.phrase}
-              </Button>
-            )}
-            {test.usual.map((answer, index) =>
-              asBefore && holds(asBefore.parts, answer) ? null : (
-                <Button
-                  key={answer.label}
-                  look="choice"
-                  chosen={holds(parts, answer)}
-                  keycap={USUAL_KEYS[index]}
-                  onClick={() => {
-                    onWhole(answer.parts);
-                  }}
-                >
-                  {lowerAfterFirst(answer.label)}
+            <Strip className="min-w-0">
+              {asBefore && (
+                <Button look="choice" keycap="=" onClick={asBefore.act}>
+                  As before: {asBefore.phrase}
                 </Button>
-              ),
-            )}
+              )}
+              {test.usual.map((answer, index) =>
+                asBefore && holds(asBefore.parts, answer) ? null : (
+                  <Button
+                    key={answer.label}
+                    look="choice"
+                    chosen={holds(parts, answer)}
+                    keycap={USUAL_KEYS[index]}
+                    onClick={() => {
+                      onWhole(answer.parts);
+                    }}
+                  >
+                    {lowerAfterFirst(answer.label)}
+                  </Button>
+                ),
+              )}
+            </Strip>
             {arc.some((part) => part.andBack) && <ArcWay down={down} onDown={setDown} />}
           </div>
         )}

@@ -1,5 +1,6 @@
 import type { Test } from "../record";
 import { Button } from "../shared/ui/Button";
+import { Strip } from "../shared/ui/Strip";
 
 interface WayRowProps {
   test: Test;
@@ -23,20 +24,22 @@ export function WayRow({ test, way, onChoose }: WayRowProps) {
         <span aria-hidden="true" className="w-9 shrink-0 text-note leading-tight font-semibold text-soft">
           Done
         </span>
-        {test.ways.map((each) => (
-          <Button
-            key={each.value}
-            look="choice"
-            chosen={each === chosen}
-            className="shrink-0 px-1.5 whitespace-nowrap"
-            title={each.differs}
-            onClick={() => {
-              onChoose(each.value);
-            }}
-          >
-            {each.label}
-          </Button>
-        ))}
+        <Strip className="w-auto max-w-none shrink-0 flex-nowrap">
+          {test.ways.map((each) => (
+            <Button
+              key={each.value}
+              look="choice"
+              chosen={each === chosen}
+              className="shrink-0 px-1.5 whitespace-nowrap"
+              title={each.differs}
+              onClick={() => {
+                onChoose(each.value);
+              }}
+            >
+              {each.label}
+            </Button>
+          ))}
+        </Strip>
       </div>
       {chosen !== test.ways[0] && (
         <p className="text-note leading-tight text-soft">

@@ -1,16 +1,18 @@
 import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useDeferredValue, useEffect, useState, useSyncExternalStore } from "react";
 import { Link, useNavigate } from "react-router";
+import { FirstTour } from "../help";
 import { onQueues, waitingCount } from "../record";
 import { TopBar } from "../session";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { onMoved } from "../shared/live/moved";
-import { affected, capital, inHundred, REGIONS, when, whoIs } from "../shared/format";
+import { affected, capital, inHundred, numbered, REGIONS, when, whoIs } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { Message, Waiting } from "../shared/ui/Message";
+import { Strip } from "../shared/ui/Strip";
 import { useAddress } from "../shared/useAddress";
-import { STATES, stateWord } from "./states";
+import { byDay, handsOn, STATES, stateWord } from "./states";
 import { StateMark } from "./StateMark";
 
 type Line = Schemas["CaseLine"];
@@ -98,6 +100,8 @@ export function CasesView() {
           </p>
         )}
         <CopyWarning />
+        {!searching && page === 0 && <Due />}
+        <FirstTour />
         {list.isError && (
           <Message
             title="The list could not be fetched"
@@ -128,11 +132,16 @@ export function CasesView() {
                 {searching && " found"}
                 {list.data.more && ". Type more to narrow it down."}
               </p>
-              <ul className="mt-1 border-t border-line">
-                {list.data.lines.map((line) => (
-                  <CaseRow key={line.person.id} line={line} />
-                ))}
-              </ul>
+              {byDay(list.data.lines, new Date()).map((part) => (
+                <section key={part.name} aria-label={part.name} className="mt-2">
+                  <h2 className="text-read font-semibold">{part.name}</h2>
+                  <ul className="mt-1 border-t border-line">
+                    {part.lines.map((line) => (
+                      <CaseRow key={line.person.id} line={line} />
+                    ))}
+                  </ul>
+                </section>
+              ))}
               <Pages
                 page={page}
                 pages={Math.ceil(list.data.total / list.data.size)}
@@ -162,6 +171,28 @@ function CopyWarning() {
       and should have been since. Please tell whoever looks after the server.
     </p>
   ) : null;
+}
+
+/** How many complaints were to be looked at again by now, and how many wait for an answer of imaging or the like; nothing where none is. */
+function Due() {
+  const waiting = useQuery({
+    queryKey: keys.waitingComplaints,
+    queryFn: () => dataOf(api.GET("/api/outcomes/waiting")),
+    staleTime: 60_000,
+  });
+  const due = waiting.data?.waiting.filter((each) => each.overdue).length ?? 0;
+  const asked = waiting.data?.waiting.filter((each) => each.askedFor.length > 0).length ?? 0;
+  const words = [
+    due === 0 ? "" : `${numbered(due, "re-test")} due`,
+    asked === 0 ? "" : `${numbered(asked, "complaint")} waiting for an answer`,
+  ].filter(Boolean);
+  return words.length === 0 ? null : (
+    <p className="mb-1 text-read">
+      <Link to="/outcomes" className="inline-flex min-h-11 items-center underline decoration-edge underline-offset-4">
+        {words.join(", ")}
+      </Link>
+    </p>
+  );
 }
 
 function StartLink() {
@@ -201,19 +232,21 @@ function Filter({
   return (
     <div role="group" aria-label={label} className="flex flex-wrap items-center gap-1.5">
       <span className="mr-1 text-note text-soft">{label}</span>
-      {options.map(([id = "", words]) => (
-        <button
-          key={id}
-          type="button"
-          aria-pressed={value === id}
-          onClick={() => {
-            onChange(value === id ? "" : id);
-          }}
-          className={`min-h-10 rounded border px-2.5 text-note ${value === id ? "border-ink bg-ink text-white" : "border-edge bg-sheet hover:bg-tan"}`}
-        >
-          {words}
-        </button>
-      ))}
+      <Strip>
+        {options.map(([id = "", words]) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={value === id}
+            onClick={() => {
+              onChange(value === id ? "" : id);
+            }}
+            className={`min-h-10 rounded border px-2.5 text-note ${value === id ? "border-ink bg-ink text-white" : "border-edge bg-sheet hover:bg-tan"}`}
+          >
+            {words}
+          </button>
+        ))}
+      </Strip>
     </div>
   );
 }
@@ -236,16 +269,16 @@ function CaseRow({ line }: { line: Line }) {
             {capital(affected(line.side, line.otherSideInvolved, line.region))} · {when(line.lastAt)}
           </span>
         </span>
-        <StateMark state={line.state} done={line.done} total={line.total} />
+        <StateMark state={line.state} done={line.done} total={line.total} waits />
         <span className="text-read">
-          {line.leader && line.chance != null ? (
+          {line.leader && line.chance != null && handsOn(line.state) ? (
             <>
               {line.leader} <strong>{inHundred(line.chance)}</strong>
               <br />
               <span className="text-note text-soft">in 100, highest of those weighed</span>
             </>
           ) : (
-            <span className="text-soft">Nothing stands out yet</span>
+            <span className="text-soft">{handsOn(line.state) ? "Nothing stands out yet" : ""}</span>
           )}
         </span>
       </Link>

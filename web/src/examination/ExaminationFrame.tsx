@@ -35,16 +35,20 @@ function Frame({ id }: { id: string }) {
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh lg:min-h-0 print:block print:h-auto print:min-h-0">
       <header className="no-print">
-        <div className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line px-5 py-1">
+        <div className="flex flex-wrap items-center gap-x-2 border-b border-line px-3 sm:gap-x-5 sm:gap-y-1 sm:px-5 sm:py-1">
           <Wordmark />
-          <p className="min-w-0 flex-1 basis-64 text-read">
+          <p className="min-w-0 flex-1 text-note leading-tight sm:basis-64 sm:text-read">
             <Link to={`/cases/${person.id}`} className="font-semibold underline">
               {person.code}
             </Link>
-            {person.name && ` ${person.name}`} · {whoIs(person) && `${whoIs(person)} · `}
+            {person.name && ` ${person.name}`} ·{" "}
+            {whoIs(person) && <span className="hidden sm:inline">{whoIs(person)} · </span>}
             <strong>{what}</strong>
           </p>
-          <nav aria-label="Views of this examination" className="flex">
+          <nav
+            aria-label="Views of this examination"
+            className="order-last flex basis-full justify-between overflow-x-auto sm:order-none sm:basis-auto"
+          >
             <Tab to="intake" name="Intake" />
             <Tab to="plan" name="Plan" />
             <Tab to="." name="Bench" />

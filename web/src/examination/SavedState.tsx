@@ -33,7 +33,7 @@ export function SavedState({ live }: { live: LiveExamination }) {
     );
   }
   return (
-    <p role="status" className="w-16 text-right text-note text-soft">
+    <p role="status" className="min-w-13 text-right text-note text-soft sm:w-16">
       {status === "saved" ? "Saved" : "Saving"}
     </p>
   );

@@ -1,5 +1,6 @@
 import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
+import { Strip } from "../shared/ui/Strip";
 import { TextField } from "../shared/ui/TextField";
 import { Chip } from "./QuestionBlock";
 import { options, type Intake } from "./useIntake";
@@ -22,7 +23,7 @@ export function FactList({ intake }: { intake: Intake }) {
       <h2 id="facts" className="font-serif text-2xl font-semibold">
         What locks tests
       </h2>
-      <div className="mt-1 flex flex-wrap gap-1.5">
+      <Strip className="mt-1">
         {locks
           .flatMap((lock) => lock.facts)
           .map((fact) => (
@@ -36,7 +37,7 @@ export function FactList({ intake }: { intake: Intake }) {
               {fact.label}
             </Chip>
           ))}
-      </div>
+      </Strip>
       {locks
         .filter((lock) => lock.facts.some((fact) => holding.includes(fact.id)))
         .map((lock) => (

@@ -5,6 +5,7 @@ import { useLive } from "../examination";
 import type { Schemas } from "../shared/api/client";
 import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";
+import { Strip } from "../shared/ui/Strip";
 import { FactList } from "./FactList";
 import { LockedList } from "./LockedList";
 import { needsWidth, PaintFigures } from "./PaintFigures";
@@ -23,6 +24,7 @@ export function IntakeView() {
   if (!form) {
     return <Waiting page what="the questions" />;
   }
+  const suspended = state?.safety.state === "SUSPENDED";
   const tingling = intake.values("zone").includes("hand-tingling");
   return (
     <main className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[minmax(0,1fr)_24rem]">
@@ -75,22 +77,26 @@ export function IntakeView() {
           )}
         </fieldset>
         <div className="no-print sticky bottom-0 mt-auto flex flex-wrap items-center gap-3 border-t border-line bg-paper px-5 py-2">
-          <Link
-            to=".."
-            relative="path"
-            className="flex min-h-12 items-center rounded border-2 border-ink bg-tan px-6 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line"
-          >
-            To the bench
-          </Link>
-          <Link
-            to="../plan"
-            relative="path"
-            className="flex min-h-12 items-center rounded border border-edge bg-sheet px-4 text-read hover:bg-tan"
-          >
-            Plan
-          </Link>
+          {!suspended && (
+            <>
+              <Link
+                to=".."
+                relative="path"
+                className="flex min-h-12 items-center rounded border-2 border-ink bg-tan px-6 text-read font-semibold shadow-[inset_0_0_0_2px_var(--color-sheet)] hover:bg-line"
+              >
+                To the bench
+              </Link>
+              <Link
+                to="../plan"
+                relative="path"
+                className="flex min-h-12 items-center rounded border border-edge bg-sheet px-4 text-read hover:bg-tan"
+              >
+                Plan
+              </Link>
+            </>
+          )}
           <span role="status" className="text-read">
-            {state?.safety.state === "SUSPENDED" ? (
+            {suspended ? (
               <a href="#red-flags" className="inline-flex min-h-12 items-center font-semibold underline">
                 Testing is suspended
               </a>
@@ -156,19 +162,21 @@ function Zones({ intake }: { intake: Intake }) {
         Where exactly?
       </p>
       <div className="mt-1 flex flex-wrap gap-1.5">
-        {zones
-          .filter((zone) => !zone.byStory)
-          .map((zone) => (
-            <Chip
-              key={zone.id}
-              chosen={values.includes(zone.id)}
-              onClick={() => {
-                toggle(zone.id);
-              }}
-            >
-              {zone.label}
-            </Chip>
-          ))}
+        <Strip>
+          {zones
+            .filter((zone) => !zone.byStory)
+            .map((zone) => (
+              <Chip
+                key={zone.id}
+                chosen={values.includes(zone.id)}
+                onClick={() => {
+                  toggle(zone.id);
+                }}
+              >
+                {zone.label}
+              </Chip>
+            ))}
+        </Strip>
         {zones
           .filter((zone) => zone.byStory && intake.state?.zones.includes(zone.id))
           .map((zone) => (

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Schemas } from "../shared/api/client";
+import { Strip } from "../shared/ui/Strip";
 import { options, type Intake } from "./useIntake";
 
 type Question = Schemas["QuestionJson"];
@@ -34,7 +35,7 @@ export function QuestionBlock({ question, intake }: { question: Question; intake
       ) : question.from != null && question.to != null ? (
         <Scale question={question} intake={intake} from={question.from} to={question.to} />
       ) : (
-        <div className="mt-1 flex flex-wrap gap-1.5">
+        <Strip className="mt-1">
           {answers.map(([value, label]) => (
             <Chip
               key={value}
@@ -47,7 +48,7 @@ export function QuestionBlock({ question, intake }: { question: Question; intake
               {label}
             </Chip>
           ))}
-        </div>
+        </Strip>
       )}
       {answers.some(([value]) => assumed(value)) && (
         <p className="mt-1 text-note text-soft">Dashed: taken from the occupation until you tap.</p>
@@ -140,7 +141,7 @@ export function Chip({
       type="button"
       aria-pressed={chosen}
       onClick={onClick}
-      className={`min-h-12 rounded border px-3 text-left text-read leading-tight ${chosen ? "border-ink bg-ink text-white" : assumed ? "border-2 border-dashed border-ink bg-tan" : "border-edge bg-sheet hover:bg-tan"}`}
+      className={`min-h-12 rounded border px-3 text-left text-read leading-tight ${chosen ? "border-ink bg-ink text-white" : assumed ? "border-edge bg-tan outline-2 -outline-offset-4 outline-dashed" : "border-edge bg-sheet hover:bg-tan"}`}
     >
       {children}
     </button>

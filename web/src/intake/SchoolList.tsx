@@ -1,5 +1,6 @@
 import { useSettings } from "../shared/useSettings";
 import { Chip } from "./QuestionBlock";
+import { Strip } from "../shared/ui/Strip";
 import { options, type Intake } from "./useIntake";
 
 /** Where practitioners differ: this examination may choose otherwise than the clinic. */
@@ -24,7 +25,7 @@ export function SchoolList({ intake }: { intake: Intake }) {
               <p id={question} className="text-read font-semibold">
                 {school.question}
               </p>
-              <div role="group" aria-labelledby={question} className="mt-1 flex flex-wrap gap-1.5">
+              <Strip labelledBy={question} className="mt-1">
                 {school.choices.map((each) => (
                   <Chip
                     key={each.value}
@@ -36,7 +37,7 @@ export function SchoolList({ intake }: { intake: Intake }) {
                     {each.value === school.choice ? `${each.label} (clinic)` : each.label}
                   </Chip>
                 ))}
-              </div>
+              </Strip>
             </li>
           );
         })}

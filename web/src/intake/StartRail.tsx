@@ -3,6 +3,7 @@ import type { Schemas } from "../shared/api/client";
 import { inHundred } from "../shared/format";
 import { chanceAt, logit, MARKS, oddsScale } from "../shared/oddsScale";
 import { Chip } from "./QuestionBlock";
+import { Strip } from "../shared/ui/Strip";
 import { options, type Intake } from "./useIntake";
 
 type Start = Schemas["StartJson"];
@@ -28,17 +29,19 @@ export function StartRail({ starts, intake }: { starts: Start[]; intake: Intake 
       </p>
       <div role="group" aria-label="How sure the starts are" className="mt-2 flex items-center gap-1.5">
         <span className="text-note text-soft">How sure</span>
-        {["firm", "usual", "vague"].map((width) => (
-          <Chip
-            key={width}
-            chosen={(intake.values("width")[0] ?? "usual") === width}
-            onClick={() => {
-              intake.tell(options("width", [width]));
-            }}
-          >
-            {width}
-          </Chip>
-        ))}
+        <Strip>
+          {["firm", "usual", "vague"].map((width) => (
+            <Chip
+              key={width}
+              chosen={(intake.values("width")[0] ?? "usual") === width}
+              onClick={() => {
+                intake.tell(options("width", [width]));
+              }}
+            >
+              {width}
+            </Chip>
+          ))}
+        </Strip>
       </div>
       <Scale />
       <ul>

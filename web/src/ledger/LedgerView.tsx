@@ -6,6 +6,7 @@ import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital, decimal } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { Strip } from "../shared/ui/Strip";
 import { Message, Waiting } from "../shared/ui/Message";
 import { useAddress } from "../shared/useAddress";
 import { FunnelPlot } from "./FunnelPlot";
@@ -126,7 +127,7 @@ export function LedgerView() {
             className="mt-1 block min-h-12 w-full rounded border border-edge bg-sheet px-3 text-read placeholder:text-soft"
           />
         </label>
-        <div role="group" aria-label="Use" className="flex flex-wrap gap-1.5">
+        <Strip label="Use">
           <Button
             look="choice"
             chosen={use === ""}
@@ -160,7 +161,7 @@ export function LedgerView() {
               {words}
             </Button>
           ))}
-        </div>
+        </Strip>
       </div>
       {ledger.isPending && <Waiting what="the ledger" />}
       {ledger.isError && (

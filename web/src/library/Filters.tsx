@@ -1,6 +1,7 @@
 import type { Schemas } from "../shared/api/client";
 import { capital } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { Strip } from "../shared/ui/Strip";
 import type { Hit } from "./librarySearch";
 
 /** What the list is narrowed to; an empty word lets everything through. */
@@ -55,7 +56,7 @@ export function Filters({ filter, library, onChange }: FiltersProps) {
         event.preventDefault();
       }}
     >
-      <div role="group" aria-label="Show" className="flex flex-wrap gap-1.5">
+      <Strip label="Show">
         {[
           ["", "All"],
           ["test", "Tests"],
@@ -73,7 +74,7 @@ export function Filters({ filter, library, onChange }: FiltersProps) {
             {label}
           </Button>
         ))}
-      </div>
+      </Strip>
       <Choice
         name="region"
         title="Region"

@@ -8,7 +8,7 @@ import { Message, Waiting } from "../shared/ui/Message";
 
 interface NoteTextProps {
   live: LiveExamination;
-  length: "short" | "full" | "letter";
+  length: "short" | "full" | "letter" | "patient";
   /** A signed version; absent for the last, or the draft. */
   version: number | undefined;
   forms: ReactNode;

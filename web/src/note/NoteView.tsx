@@ -2,15 +2,17 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { useLive } from "../examination";
 import { Button } from "../shared/ui/Button";
+import { Strip } from "../shared/ui/Strip";
 import { NoteText } from "./NoteText";
 import { ReportPages } from "./ReportPages";
 
-type Form = "short" | "full" | "letter" | "report";
+type Form = "short" | "full" | "letter" | "patient" | "report";
 
 const FORMS: readonly [Form, string][] = [
   ["short", "Short"],
   ["full", "Full"],
   ["letter", "Letter"],
+  ["patient", "For the patient"],
   ["report", "Report"],
 ];
 /** Where the form chosen last is kept in this browser. */
@@ -32,7 +34,7 @@ export function NoteView() {
     setForm(value);
   };
   const forms = (
-    <div role="group" aria-label="Form" className="flex gap-1.5">
+    <Strip label="Form">
       {FORMS.map(([value, name]) => (
         <Button
           key={value}
@@ -45,7 +47,7 @@ export function NoteView() {
           {name}
         </Button>
       ))}
-    </div>
+    </Strip>
   );
   return (
     <main className="mx-auto flex w-full max-w-4xl flex-1 flex-col px-5 py-6 lg:overflow-y-auto">

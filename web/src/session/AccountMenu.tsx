@@ -5,6 +5,7 @@ import { useChooseForMe, useSettings } from "../shared/useSettings";
 import { chooseTheme, theme, THEMES } from "../shared/theme";
 import { Button } from "../shared/ui/Button";
 import { ListedAnswers } from "../shared/ui/ListedAnswers";
+import { Strip } from "../shared/ui/Strip";
 import { leave } from "./leaving";
 import { usePerson } from "./session";
 
@@ -27,7 +28,10 @@ export function AccountMenu() {
         popoverTarget={id}
         className="flex min-h-12 items-center gap-1.5 rounded px-2 text-read hover:bg-tan"
       >
-        {person.displayName}{" "}
+        <span className="sr-only sm:not-sr-only">{person.displayName}</span>
+        <span aria-hidden="true" className="sm:hidden">
+          {initials(person.displayName)}
+        </span>{" "}
         <span aria-hidden="true" className="text-note">
           ▾
         </span>
@@ -38,26 +42,31 @@ export function AccountMenu() {
         popover="auto"
         className="fixed inset-auto top-14 right-4 min-w-52 border border-ink bg-sheet py-1 text-ink"
       >
+        <Link to="/help" className={ITEM} onClick={close}>
+          Help
+        </Link>
         <Link to="/setup/password" className={ITEM} onClick={close}>
           My sign-in
         </Link>
         <Link to="/setup/schools" className={ITEM} onClick={close}>
           Setup
         </Link>
-        <div role="group" aria-label="Theme" className="flex flex-wrap gap-1 border-t border-line px-3 py-2">
-          {THEMES.map((each) => (
-            <Button
-              key={each.value}
-              look="choice"
-              chosen={chosen === each.value}
-              onClick={() => {
-                chooseTheme(each.value);
-                setChosen(each.value);
-              }}
-            >
-              {each.label}
-            </Button>
-          ))}
+        <div className="border-t border-line px-3 py-2">
+          <Strip label="Theme">
+            {THEMES.map((each) => (
+              <Button
+                key={each.value}
+                look="choice"
+                chosen={chosen === each.value}
+                onClick={() => {
+                  chooseTheme(each.value);
+                  setChosen(each.value);
+                }}
+              >
+                {each.label}
+              </Button>
+            ))}
+          </Strip>
         </div>
         {settings?.listed
           .filter((listed) => listed.personal)
@@ -71,7 +80,7 @@ export function AccountMenu() {
               <p aria-hidden="true" className="pb-1 text-note text-soft">
                 {listed.label}
               </p>
-              <div className="flex flex-wrap gap-1">
+              <Strip>
                 <ListedAnswers
                   listed={listed}
                   value={listed.own ?? listed.value}
@@ -79,7 +88,7 @@ export function AccountMenu() {
                     chooseForMe.mutate({ name: listed.name, ...(value === listed.value ? {} : { value }) });
                   }}
                 />
-              </div>
+              </Strip>
             </div>
           ))}
         {waiting > 0 && (
@@ -100,4 +109,12 @@ export function AccountMenu() {
       </div>
     </>
   );
+}
+
+/** "R. Tarn" as "RT". */
+function initials(name: string): string {
+  return name
+    .split(/\s+/)
+    .map((word) => word.charAt(0))
+    .join("");
 }

@@ -8,9 +8,12 @@ import { usePerson } from "./session";
 export function TopBar({ children }: { children?: ReactNode }) {
   const { roles } = usePerson();
   return (
-    <header className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line py-1">
+    <header className="no-print flex flex-wrap items-center gap-x-4 border-b sm:gap-y-1 border-line py-1">
       <Wordmark />
-      <nav aria-label="Parts of Lexicor" className="flex">
+      <nav
+        aria-label="Parts of Lexicor"
+        className="order-last flex basis-full overflow-x-auto sm:order-none sm:basis-auto"
+      >
         {roles.includes("THERAPIST") && <Part to="/" name="Cases" />}
         {(roles.includes("THERAPIST") || roles.includes("STEWARD")) && <Part to="/outcomes" name="Outcomes" />}
         <Part to="/library" name="Library" />

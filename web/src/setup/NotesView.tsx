@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import { api, dataOf, type Schemas } from "../shared/api/client";
 import { faultsOf } from "../shared/api/faults";
 import { Button } from "../shared/ui/Button";
+import { Strip } from "../shared/ui/Strip";
 import { Waiting } from "../shared/ui/Message";
 import { SetupPart } from "./SetupPart";
 import { useChoose, useMayChange } from "./useChoose";
@@ -24,7 +25,7 @@ export function NotesView() {
       title="Notes"
       about="How the three notes are laid out. A name in double braces is filled in; a passage from {{#name}} to {{/name}} is left out where there is nothing to say."
     >
-      <div role="group" aria-label="Which note" className="flex gap-1.5">
+      <Strip label="Which note">
         {settings.notes.map((each) => (
           <Button
             key={each.name}
@@ -37,7 +38,7 @@ export function NotesView() {
             {each.label}
           </Button>
         ))}
-      </div>
+      </Strip>
       {note && <Template key={note.name + note.value} note={note} names={settings.noteNames} />}
     </SetupPart>
   );

@@ -4,6 +4,7 @@ import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { capital, REGIONS } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { Strip } from "../shared/ui/Strip";
 import { Message, Waiting } from "../shared/ui/Message";
 import { minuteWords } from "../plan";
 import { RoutineEditor } from "./RoutineEditor";
@@ -32,7 +33,7 @@ export function RoutinesView() {
       title="Routines"
       about="Orders of work to start a plan from. Copy one that ships and make it yours, or change your own."
     >
-      <div role="group" aria-label="Region" className="flex flex-wrap gap-1.5">
+      <Strip label="Region">
         {REGIONS.map((each) => (
           <Button
             key={each}
@@ -46,7 +47,7 @@ export function RoutinesView() {
             {capital(each)}
           </Button>
         ))}
-      </div>
+      </Strip>
       {routines.isError || tests.isError ? (
         <Message
           title="The routines could not be read"

@@ -1,5 +1,6 @@
 import { Waiting } from "../shared/ui/Message";
 import { Button } from "../shared/ui/Button";
+import { Strip } from "../shared/ui/Strip";
 import { SetupPart } from "./SetupPart";
 import { useChoose, useMayChange } from "./useChoose";
 import { useSettings } from "../shared/useSettings";
@@ -29,7 +30,7 @@ export function SchoolsView() {
               <p id={school.name} className="text-read font-semibold">
                 {school.question}
               </p>
-              <div className="mt-1 flex flex-wrap gap-2">
+              <Strip className="mt-1">
                 {school.choices.map((each) => (
                   <Button
                     key={each.value}
@@ -47,7 +48,7 @@ export function SchoolsView() {
                     {each.value === school.usual && " (usual)"}
                   </Button>
                 ))}
-              </div>
+              </Strip>
             </div>
           </li>
         ))}

@@ -1,4 +1,5 @@
 import { ListedAnswers } from "../shared/ui/ListedAnswers";
+import { Strip } from "../shared/ui/Strip";
 import { Waiting } from "../shared/ui/Message";
 import { SetupPart } from "./SetupPart";
 import { useChoose, useMayChange } from "./useChoose";
@@ -21,7 +22,7 @@ export function ScreenView() {
             <p id={listed.name} className="text-read font-semibold">
               {listed.label}
             </p>
-            <div className="mt-1 flex flex-wrap gap-2">
+            <Strip className="mt-1">
               <ListedAnswers
                 listed={listed}
                 value={listed.value}
@@ -30,7 +31,7 @@ export function ScreenView() {
                   choose.mutate(value === listed.shipped ? { name: listed.name } : { name: listed.name, value });
                 }}
               />
-            </div>
+            </Strip>
           </div>
         ))}
     </SetupPart>

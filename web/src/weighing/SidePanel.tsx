@@ -49,10 +49,10 @@ export function SidePanel({ standing, clusters }: { standing: Standing; clusters
           </p>
         )}
       </section>
-      <Lenses standing={standing} />
       {clusters.map((cluster) => (
         <SetLevels key={cluster.id} cluster={cluster} />
       ))}
+      <Lenses standing={standing} />
     </aside>
   );
 }

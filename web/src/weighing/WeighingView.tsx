@@ -4,12 +4,15 @@ import { NewerLedger, useLive } from "../examination";
 import type { Schemas } from "../shared/api/client";
 import { inHundred, rangeInHundred, sentence, settingWords } from "../shared/format";
 import { Button } from "../shared/ui/Button";
+import { Explain } from "../shared/ui/Explain";
 import { Waiting } from "../shared/ui/Message";
+import { Strip } from "../shared/ui/Strip";
 import { Beam } from "./Beam";
 import { Closer } from "./Closer";
 import { GroupDials } from "./GroupDials";
 import { LoadList } from "./LoadList";
 import { OnTheTable } from "./OnTheTable";
+import { Showing } from "./Showing";
 import { SidePanel } from "./SidePanel";
 import { useInsight, type Dials } from "./useInsight";
 
@@ -47,9 +50,10 @@ interface LookProps {
 function Look({ weighing, standing: recorded, onChoose }: LookProps) {
   const live = useLive();
   const [dials, setDials] = useState<Dials>({});
+  const [showing, setShowing] = useState(false);
   const { insight, busy } = useInsight(live.examination.id, recorded.conditionId, weighing.knows, dials);
   const supposed = Object.keys(dials).length > 0;
-  const standing = supposed && insight ? insight.standing : recorded;
+  const standing = insight?.standing ?? recorded;
   const names = new Map(live.region.tests.map((test) => [test.id, test.name]));
   const testName = (id: string) => names.get(id) ?? id;
   const clusters = weighing.clusters.filter((each) => each.conditionId === standing.conditionId);
@@ -84,10 +88,41 @@ function Look({ weighing, standing: recorded, onChoose }: LookProps) {
           upToDate={live.upToDate}
         />
         <Beam standing={standing} />
-        <LoadList standing={standing} testName={testName} clusters={clusters} />
-        <OnTheTable unweighed={standing.unweighed} testName={testName} />
-        {insight && <GroupDials dials={insight.dials} chosen={dials} onChoose={setDials} />}
-        {insight ? <Closer insight={insight} testName={testName} /> : <Waiting what="a closer look" />}
+        <div className="no-print flex items-start justify-between gap-4">
+          <Explain what="the beam">
+            The triangle is where {sentence(standing.name)} began: {inHundred(standing.before)} in 100. Each weight is
+            one finding, to the right for it, to the left against it, as long as it moves the odds beside all the
+            others. The disc below is where they leave it, {inHundred(standing.now)}; the band,{" "}
+            {rangeInHundred(standing.lower, standing.upper)}, is where it could be, since studies are few and clinics
+            differ.
+          </Explain>
+          <Button
+            onClick={() => {
+              setShowing(true);
+            }}
+          >
+            Show it large
+          </Button>
+        </div>
+        {showing && (
+          <Showing
+            standing={standing}
+            testName={testName}
+            onClose={() => {
+              setShowing(false);
+            }}
+          />
+        )}
+        {insight ? (
+          <>
+            <LoadList standing={standing} testName={testName} clusters={clusters} />
+            <OnTheTable unweighed={standing.unweighed} testName={testName} />
+            <GroupDials dials={insight.dials} chosen={dials} onChoose={setDials} />
+            <Closer insight={insight} testName={testName} />
+          </>
+        ) : (
+          <Waiting what="a closer look" />
+        )}
       </div>
       <SidePanel standing={standing} clusters={clusters} />
     </main>
@@ -158,18 +193,20 @@ function ConditionChoice({
   const others = standings.filter((each) => !each.informed);
   return (
     <div role="group" aria-label="Conditions" className="no-print mb-4 flex flex-wrap items-center gap-1.5">
-      {tapped.map((each) => (
-        <Button
-          key={each.conditionId}
-          look="choice"
-          chosen={each === chosen}
-          onClick={() => {
-            onChoose(each.conditionId);
-          }}
-        >
-          {each.shortName} <strong>{inHundred(each.now)}</strong>
-        </Button>
-      ))}
+      <Strip>
+        {tapped.map((each) => (
+          <Button
+            key={each.conditionId}
+            look="choice"
+            chosen={each === chosen}
+            onClick={() => {
+              onChoose(each.conditionId);
+            }}
+          >
+            {each.shortName} <strong>{inHundred(each.now)}</strong>
+          </Button>
+        ))}
+      </Strip>
       {others.length > 0 && (
         <select
           aria-label="A condition that nothing has moved yet"

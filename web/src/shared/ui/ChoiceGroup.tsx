@@ -1,4 +1,5 @@
 import { Button } from "./Button";
+import { Strip } from "./Strip";
 
 interface ChoiceGroupProps {
   id: string;
@@ -18,7 +19,7 @@ export function ChoiceGroup({ id, label, hint, fault, value, options, onChoose }
         {label}
       </p>
       {hint && <p className="text-note text-soft">{hint}</p>}
-      <div className="mt-1 flex flex-wrap gap-2">
+      <Strip className="mt-1">
         {options.map(([each, words]) => (
           <Button
             key={each}
@@ -31,7 +32,7 @@ export function ChoiceGroup({ id, label, hint, fault, value, options, onChoose }
             {words}
           </Button>
         ))}
-      </div>
+      </Strip>
       {fault && (
         <p role="alert" className="mt-1 text-note text-for">
           {fault}

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 
-/** The product's name with its beam, the way back to the list. */
+/** The product's name with its beam, the way back to the list. A phone has room for the beam alone. */
 export function Wordmark() {
   return (
     <Link to="/" className="flex min-h-12 shrink-0 items-center gap-2 font-serif text-2xl font-semibold">
@@ -9,7 +9,7 @@ export function Wordmark() {
         <path d="M15 14l5 10H10z" fill="none" stroke="currentColor" strokeWidth={2} strokeLinejoin="round" />
         <path d="M17 2h6l3.5 3.5L23 9h-6z" fill="var(--color-for)" transform="rotate(-15 21 6)" />
       </svg>
-      Lexicor
+      <span className="sr-only sm:not-sr-only">Lexicor</span>
     </Link>
   );
 }

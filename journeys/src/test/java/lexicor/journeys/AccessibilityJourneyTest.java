@@ -114,7 +114,7 @@ class AccessibilityJourneyTest {
             clean(page, "list", page.getByText("SL-0412"));
             page.getByText("SL-0412").click();
             String examination = page.url();
-            clean(page, "bench", page.getByRole(AriaRole.COMPLEMENTARY));
+            clean(page, "bench", page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)));
             Bench bench = new Bench(page).stand("Painful arc");
             clean(page, "bench with dial", page.getByRole(AriaRole.SLIDER).first());
             bench.stand("Look");
@@ -148,11 +148,21 @@ class AccessibilityJourneyTest {
             clean(page, "keys", page.getByRole(AriaRole.DIALOG));
             page.navigate(examination + "/weighing");
             clean(page, "weighing", page.getByText("What would change the answer"));
-            page.locator("summary").first().click();
+            page.locator("li summary").first().click();
             clean(
                     page,
                     "weighing with a source open",
                     page.getByText("of 1000 such people").first());
+            page.getByLabel("What the beam shows").click();
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Show it large"))
+                    .click();
+            clean(page, "weighing shown large", page.getByText("Of 1000 people who come like this"));
+            page.navigate(examination + "/two-stories");
+            clean(page, "another patient", page.getByText("Another patient with a shoulder"));
+            page.getByText("SL-0421").click();
+            clean(page, "two stories", page.getByText("in both plans"));
+            page.navigate(Suite.server().address() + "/help");
+            clean(page, "help", page.getByText("Well side first"));
             page.navigate(examination + "/conclude");
             clean(page, "conclusion", page.getByText("Yours. Nothing is concluded for you."));
             page.navigate(examination + "/note");

@@ -161,7 +161,7 @@ final class Bench {
     Bench settled() {
         assertThat(saved()).isVisible();
         assertThat(page.locator("aside[aria-busy=false]"))
-                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(CAUGHT_UP_MS));
+                .isAttached(new LocatorAssertions.IsAttachedOptions().setTimeout(CAUGHT_UP_MS));
         return this;
     }
 

@@ -198,6 +198,18 @@ class HandJourneyTest extends TabletJourney {
         bench.settled();
         page.reload();
         assertThat(distance).hasValue("46");
+        Locator more = page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Furthest tingling point, right: more"));
+        more.hover();
+        page.mouse().down();
+        assertThat(distance).hasValue(Pattern.compile("(4[9]|[5-9]\\d|1\\d\\d)"));
+        page.mouse().up();
+        String held = distance.inputValue();
+        bench.settled();
+        page.reload();
+        assertThat(distance).hasValue(held);
+        bench.tap("Undo").settled();
+        assertThat(distance).hasValue("46");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Note"))
                 .click();
         assertThat(main()).containsText(Pattern.compile("Furthest tingling point.*46 mm"));
