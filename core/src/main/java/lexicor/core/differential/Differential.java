@@ -2,14 +2,14 @@ package lexicor.core.differential;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
+import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
@@ -37,6 +37,8 @@ public final class Differential {
     private final FactorQuadrature.Rule rule;
     private final Set<LeftOut> leftOut = new LinkedHashSet<>();
     private final Reduced answered;
+    private final Map<SpaceKey, StateSpace> spaces = new ConcurrentHashMap<>();
+    private final Likelihood.Kept profiles;
     private final Posterior posterior;
 
     /**
@@ -154,6 +156,7 @@ public final class Differential {
                     .forEach(each -> leftOut.add(new LeftOut(finding.id(), each)));
         }
         answered = reduce(all.stream().filter(each -> each.finding().answered()).toList(), leftOut);
+        profiles = new Likelihood.Kept(answered.entries());
         posterior = posterior(answered.components());
     }
 
@@ -392,7 +395,7 @@ public final class Differential {
             for (int e = 0; e < kept.size(); e++) {
                 Modelled each = kept.get(e);
                 if (large.get().entries().contains(each)) {
-                    for (int other : each.families(forest)) {
+                    for (int other : each.families()) {
                         double best = each.best(forest, other);
                         if (other != each.home() && best <= worth) {
                             worth = best;
@@ -431,7 +434,7 @@ public final class Differential {
         boolean[] active = new boolean[forest.size()];
         Set<Integer> touched = new LinkedHashSet<>();
         for (Modelled each : entries) {
-            List<Integer> families = each.families(forest);
+            List<Integer> families = each.families();
             each.shares().targets().forEach(target -> active[target] = true);
             touched.addAll(families);
             for (int other : families) {
@@ -460,7 +463,7 @@ public final class Differential {
                         upward,
                         entries.stream()
                                 .filter(each ->
-                                        families.contains(each.families(forest).get(0)))
+                                        families.contains(each.families().get(0)))
                                 .toList(),
                         ratios.stream()
                                 .filter(each -> families.contains(forest.root(forest.place(each.condition()))))
@@ -496,17 +499,36 @@ public final class Differential {
         }
     }
 
+    /** Which families and which of their conditions a component has states of. */
+    private record SpaceKey(List<Integer> families, BitSet active) {}
+
+    /** The states of a component with the logarithms of their chances before any finding. Neither may be changed. */
+    private record StateSpace(List<boolean[]> states, double[] logPriors) {
+
+        static StateSpace of(Forest forest, List<Integer> families, boolean[] active, double[] shares) {
+            List<boolean[]> states = forest.states(families, active);
+            return new StateSpace(
+                    states,
+                    states.stream()
+                            .mapToDouble(state -> Math.log(forest.prior(state, families, active, shares)))
+                            .toArray());
+        }
+    }
+
     private Posterior posterior(List<Joined> components) {
         Posterior after = new Posterior(starts, components.size());
         for (int c = 0; c < components.size(); c++) {
             Joined component = components.get(c);
-            List<boolean[]> states = forest.states(component.families(), component.active());
+            StateSpace space = spaces.computeIfAbsent(
+                    new SpaceKey(component.families(), BitSets.of(component.active())),
+                    key -> StateSpace.of(forest, component.families(), component.active(), shares));
+            List<boolean[]> states = space.states();
             double[] logs = new double[states.size()];
             double greatest = Double.NEGATIVE_INFINITY;
-            Likelihood likelihood = new Likelihood(component);
+            Likelihood likelihood = new Likelihood(
+                    forest, question.fits(), question.link(), rule, component.entries(), component.ratios(), profiles);
             for (int s = 0; s < logs.length; s++) {
-                logs[s] = Math.log(forest.prior(states.get(s), component.families(), component.active(), shares))
-                        + likelihood.log(states.get(s));
+                logs[s] = space.logPriors()[s] + likelihood.log(states.get(s));
                 greatest = Math.max(greatest, logs[s]);
             }
             double sum = 0;
@@ -535,61 +557,5 @@ public final class Differential {
             }
         }
         return after;
-    }
-
-    /** The chance of a component's answers in a state. */
-    private final class Likelihood {
-        private final List<Modelled> apart;
-        private final List<Ratio> ratios;
-        /** By home, then by group: findings that share a factor. */
-        private final Map<Integer, Map<String, List<Modelled>>> homes = new TreeMap<>();
-
-        private final double[] outer = rule.outerWeights();
-
-        Likelihood(Joined component) {
-            ratios = component.ratios();
-            apart = component.entries().stream().filter(Modelled::apart).toList();
-            for (Modelled each : component.entries()) {
-                if (!each.apart()) {
-                    String group = each.group()
-                            .map(known -> "group " + known.id())
-                            .orElse("single " + each.finding().id());
-                    homes.computeIfAbsent(each.home(), home -> new TreeMap<>(Comparator.naturalOrder()))
-                            .computeIfAbsent(group, id -> new ArrayList<>())
-                            .add(each);
-                }
-            }
-        }
-
-        double log(boolean[] state) {
-            double log = 0;
-            for (Modelled each : apart) {
-                double share = each.share(forest, state);
-                log += Math.log(each.positive() ? share : 1 - share);
-            }
-            for (Ratio ratio : ratios) {
-                log += state[forest.place(ratio.condition())] ? Math.log(ratio.value()) : 0;
-            }
-            for (Map<String, List<Modelled>> groups : homes.values()) {
-                double[] product = outer.clone();
-                for (List<Modelled> group : groups.values()) {
-                    double[] profile = profile(group, state);
-                    for (int v = 0; v < product.length; v++) {
-                        product[v] *= profile[v];
-                    }
-                }
-                log += Math.log(Arrays.stream(product).sum());
-            }
-            return log;
-        }
-
-        private double[] profile(List<Modelled> members, boolean[] state) {
-            double rho = members.get(0).group().map(Finding.Group::rho).orElse(question.link());
-            return question.fits()
-                    .profile(members.stream()
-                            .map(each -> new Fits.Answer(
-                                    rho, question.link(), rule, each.positive(), each.share(forest, state)))
-                            .toList());
-        }
     }
 }

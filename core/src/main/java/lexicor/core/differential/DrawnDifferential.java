@@ -456,11 +456,10 @@ final class DrawnDifferential {
             double[][] values = new double[places[0].length][draws];
             double[] product = new double[draws];
             for (int v = 0; v < OUTER.length; v++) {
-                double[][][] here = at(v, profiles);
                 for (int kind = 0; kind < values.length; kind++) {
                     Arrays.fill(product, OUTER[v]);
-                    for (int g = 0; g < here.length; g++) {
-                        DrawnDifferential.multiply(product, here[g][places[g][kind]]);
+                    for (int g = 0; g < profiles.length; g++) {
+                        multiply(product, profiles[g][places[g][kind]], v * draws);
                     }
                     DrawnDifferential.add(values[kind], product);
                 }
@@ -468,18 +467,11 @@ final class DrawnDifferential {
             return values;
         }
 
-        /** Profiles at one value of the wider factor, by group, combination and draw. */
-        private double[][][] at(int v, float[][][] profiles) {
-            double[][][] here = new double[profiles.length][][];
-            for (int g = 0; g < here.length; g++) {
-                here[g] = new double[profiles[g].length][draws];
-                for (int p = 0; p < here[g].length; p++) {
-                    for (int i = 0; i < draws; i++) {
-                        here[g][p][i] = profiles[g][p][v * draws + i];
-                    }
-                }
+        /** Multiplies by what stands in a profile from a place on. */
+        private static void multiply(double[] product, float[] profile, int from) {
+            for (int i = 0; i < product.length; i++) {
+                product[i] *= profile[from + i];
             }
-            return here;
         }
     }
 

@@ -21,6 +21,7 @@ final class Modelled {
     private final int home;
     private final Optional<Finding.Group> group;
     private final boolean apart;
+    private final List<Integer> families;
     private final Map<Long, Double> byMask;
 
     /**
@@ -29,6 +30,7 @@ final class Modelled {
      * @param home widest condition of the family whose wider factor its answer shares
      * @param group its group; empty where it has none
      * @param apart whether it stands alone, without group or wider factor
+     * @param families widest conditions of the families that it speaks about
      */
     private Modelled(
             Finding finding,
@@ -37,8 +39,9 @@ final class Modelled {
             ShareFit.Result fit,
             int home,
             Optional<Finding.Group> group,
-            boolean apart) {
-        this(finding, shares, kept, fit, home, group, apart, new ConcurrentHashMap<>());
+            boolean apart,
+            List<Integer> families) {
+        this(finding, shares, kept, fit, home, group, apart, families, new ConcurrentHashMap<>());
     }
 
     private Modelled(
@@ -49,6 +52,7 @@ final class Modelled {
             int home,
             Optional<Finding.Group> group,
             boolean apart,
+            List<Integer> families,
             Map<Long, Double> byMask) {
         this.finding = finding;
         this.shares = shares;
@@ -57,6 +61,7 @@ final class Modelled {
         this.home = home;
         this.group = group;
         this.apart = apart;
+        this.families = families;
         this.byMask = byMask;
     }
 
@@ -98,7 +103,7 @@ final class Modelled {
 
     /** The same finding with another answer. */
     Modelled said(Finding.Said answer) {
-        return new Modelled(finding.said(answer), shares, kept, fit, home, group, apart, byMask);
+        return new Modelled(finding.said(answer), shares, kept, fit, home, group, apart, families, byMask);
     }
 
     /** The targets present in a state, as bits. */
@@ -116,8 +121,8 @@ final class Modelled {
     }
 
     /** Widest conditions of the families that it speaks about. */
-    List<Integer> families(Forest forest) {
-        return shares.targets().stream().map(forest::root).distinct().toList();
+    List<Integer> families() {
+        return families;
     }
 
     /** The best separation of its records about a family; 0 where it only borrows. */
@@ -222,7 +227,14 @@ final class Modelled {
                     .filter(family -> targets.stream().anyMatch(each -> forest.root(each) == family))
                     .orElse(forest.root(targets.get(0)));
             return new Modelled(
-                    finding, new Shares(targets, fit.eta()[0], only, borrowed), records, fit, home, group, apart);
+                    finding,
+                    new Shares(targets, fit.eta()[0], only, borrowed),
+                    records,
+                    fit,
+                    home,
+                    group,
+                    apart,
+                    targets.stream().map(forest::root).distinct().toList());
         }
     }
 }
