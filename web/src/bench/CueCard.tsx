@@ -1,11 +1,10 @@
 import type { ReactNode } from "react";
 import type { Test } from "../record";
-import { HandFigure } from "../shared/drawings/HandFigure";
-import { PoseFigure } from "../shared/drawings/PoseFigure";
 import type { Schemas } from "../shared/api/client";
 import { capital } from "../shared/format";
 import { Facts } from "../shared/ui/Facts";
 import { CARD_STATE } from "../shared/tests/cardState";
+import { CardFigure } from "./CardFigure";
 
 /** How much of the card is shown: its name, what is done, everything, or, beside a figure of its own, all lines of the card. */
 export type CardForm = "name" | "short" | "long" | "plain";
@@ -63,7 +62,6 @@ export function CueCard({ test, form, way, buttons, last, done }: CueCardProps) 
     }
     lines.push(["Watch", test.card.watch.map((each) => each.label.toLowerCase()).join(", ")]);
   }
-  const figure = `hidden shrink-0 bg-sheet sm:block ${form === "long" ? "h-52 w-48" : "h-31 w-36"}`;
   return (
     <section aria-labelledby="test-name">
       <div className="flex items-center justify-between gap-x-4">
@@ -88,9 +86,8 @@ export function CueCard({ test, form, way, buttons, last, done }: CueCardProps) 
       {form === "name" ? (
         done
       ) : (
-        <div className="mt-1.5 flex gap-4">
-          {form !== "plain" && test.pose && <PoseFigure pose={test.pose} className={figure} />}
-          {form !== "plain" && test.hand && <HandFigure pose={test.hand} className={figure} />}
+        <div className="mt-1.5 flex flex-col gap-x-4 gap-y-1 sm:flex-row">
+          {form !== "plain" && <CardFigure test={test} size={form === "long" ? "h-52 w-48" : "h-31 w-36"} />}
           <div className="flex min-w-0 flex-1 flex-col gap-1">
             <Facts
               lines={lines}

@@ -92,6 +92,20 @@ class FirstSightJourneyTest extends TabletJourney {
     }
 
     @Test
+    void the_figure_of_a_card_is_enlarged_by_a_tap() {
+        Bench bench = open("SL-0421");
+        bench.stand("Empty can");
+        page.getByTitle("Enlarge").click();
+        Locator large = page.getByRole(AriaRole.DIALOG);
+        assertThat(large.getByRole(AriaRole.IMG)).isVisible();
+        assertThat(large).containsText("Figure: ");
+        large.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Close"))
+                .click();
+        assertThat(large).isHidden();
+        bench.tap(bench.uninvolved(), "Nothing").settled();
+    }
+
+    @Test
     void two_stories_are_set_side_by_side_as_if_nothing_had_been_tested() {
         open("SL-0435");
         page.getByRole(
