@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import type { Schemas } from "../shared/api/client";
 import { OddsRail } from "../shared/drawings/OddsRail";
 import { inHundred } from "../shared/format";
+import { standsAt } from "../shared/standing";
 
 type Standing = Schemas["StandingJson"];
 
@@ -21,7 +22,7 @@ export function PictureRow({ standing }: { standing: Standing }) {
   );
 }
 
-/** A condition that nothing speaks about yet, where it began. */
+/** A condition that is not weighed by itself: where it began, or where findings about wider ones have left it. */
 export function OpenRow({ standing }: { standing: Standing }) {
   return (
     <li className="grid grid-cols-[1fr_5.5rem_1.8rem] items-center gap-2 text-note">
@@ -30,7 +31,7 @@ export function OpenRow({ standing }: { standing: Standing }) {
         {standing.unweighed.length > 0 && <span className="text-soft"> · noted</span>}
       </span>
       <OddsRail {...standing} width={88} />
-      <strong className="text-right">{inHundred(standing.before)}</strong>
+      <strong className="text-right">{inHundred(standsAt(standing))}</strong>
     </li>
   );
 }

@@ -97,7 +97,7 @@ function Stand({
       {said.open.length > 0 && (
         <section>
           <h3 className="text-note font-semibold text-soft">
-            {said.families.length + said.pictured.length > 0 ? "Nothing weighed yet" : "Before any test"}
+            {said.families.length + said.pictured.length > 0 ? "Not weighed yet" : "Before any test"}
           </h3>
           <ol>
             {said.open.map((standing) => (

@@ -103,7 +103,7 @@ function Words({ question, intake }: { question: Question; intake: Intake }) {
 function Scale({ question, intake, from, to }: { question: Question; intake: Intake; from: number; to: number }) {
   const now = intake.answer(question.id)?.number ?? undefined;
   return (
-    <div className="mt-1 flex max-w-md gap-0.5">
+    <Strip className="mt-1 w-full max-w-md flex-nowrap">
       {Array.from({ length: to - from + 1 }, (_, index) => from + index).map((value) => (
         <button
           key={value}
@@ -120,7 +120,7 @@ function Scale({ question, intake, from, to }: { question: Question; intake: Int
           {value}
         </button>
       ))}
-    </div>
+    </Strip>
   );
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "./api/client";
-import { byFit, byPictureAlone, families, innerOf } from "./standing";
+import { byFit, byPictureAlone, families, innerOf, standsAt } from "./standing";
 
 const expected = { testId: "t", test: "T", says: "s" };
 
@@ -38,6 +38,13 @@ describe("pictures", () => {
   it("stand alone where nothing weighed speaks", () => {
     expect(byPictureAlone(standing("a", 1, 0, 0, "WAITING"))).toBe(true);
     expect(byPictureAlone(standing("a", 1, 0, 0, "WEIGHED"))).toBe(false);
+  });
+});
+
+describe("where a condition stands", () => {
+  it("is where findings about a wider one have left it, even where nothing is weighed for itself", () => {
+    expect(standsAt({ informed: true, now: 0.07, before: 0.05 })).toBe(0.07);
+    expect(standsAt({ informed: false, now: 0.05, before: 0.05 })).toBe(0.05);
   });
 });
 

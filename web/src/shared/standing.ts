@@ -5,6 +5,11 @@ export function byPictureAlone(standing: Schemas["StandingJson"]): boolean {
   return standing.shelf === "UNMEASURED" || standing.shelf === "WAITING";
 }
 
+/** Where a condition is shown to stand, 0..1: where findings have left it, and where it began while none has said anything. */
+export function standsAt(standing: Pick<Schemas["StandingJson"], "informed" | "now" | "before">): number {
+  return standing.informed ? standing.now : standing.before;
+}
+
 /** Those whose picture fits best first; what fits alike keeps its order. */
 export function byFit(standings: readonly Schemas["StandingJson"][]): Schemas["StandingJson"][] {
   return [...standings].sort((a, b) => fit(b.pattern) - fit(a.pattern));

@@ -126,7 +126,8 @@ class ConclusionApiTest extends AtTheBench {
         String address = "/api/examinations/" + id + "/note?length=patient";
         assertThat(therapist.text(address))
                 .startsWith("Your right shoulder, examined on ")
-                .doesNotContain("What it is thought to be", "What comes next", "You are seen again");
+                .contains("Nothing has been concluded yet.")
+                .doesNotContain("What comes next", "You are seen again");
         send(
                 id,
                 visit.tell(

@@ -12,10 +12,12 @@ import org.springframework.stereotype.Component;
 @Component
 class PatientWords {
 
-    static final String CAUTION = """
-            This is what was found with the hands, and what it most probably means. Such tests can be wrong, and the opinion
-            may change with time or with further tests. Ask if anything is unclear, and get in touch at once if it suddenly
-            gets worse.""";
+    static final String CAUTION =
+            "This is what was found with the hands, and what it most probably means. Such tests can be wrong, and the opinion"
+                    + " may change with time or with further tests. Ask if anything is unclear, and get in touch at once if it"
+                    + " suddenly gets worse.";
+
+    private static final String NOT_SAID = "Nothing has been concluded yet.";
 
     private final Catalogue catalogue;
 
@@ -23,7 +25,7 @@ class PatientWords {
         this.catalogue = catalogue;
     }
 
-    /** What it is thought to be; empty where nothing is concluded. */
+    /** What it is thought to be, or that nobody has said so yet. */
     String thought(Conclusion conclusion) {
         String own = Typed.oneLine(conclusion.inWords());
         String first = conclusion
@@ -31,9 +33,9 @@ class PatientWords {
                 .map(working -> sure(conclusion, catalogue.condition(working).everyday())
                         + (own.isEmpty() ? "" : " (" + own + ")") + ".")
                 .orElse(
-                        conclusion.open()
-                                ? "It is still open what it is."
-                                : own.isEmpty() ? "" : sure(conclusion, own) + ".");
+                        !own.isEmpty()
+                                ? sure(conclusion, own) + "."
+                                : conclusion.open() ? "It is still open what it is." : NOT_SAID);
         if (conclusion.rivals().isEmpty()) {
             return first;
         }
@@ -41,7 +43,7 @@ class PatientWords {
                 .map(rival -> catalogue.condition(rival).everyday())
                 .toList();
         String also = "It could also be " + String.join(", or ", others) + ".";
-        return first.isEmpty() ? also : first + " " + also;
+        return first.equals(NOT_SAID) ? also : first + " " + also;
     }
 
     private static String sure(Conclusion conclusion, String what) {
