@@ -107,6 +107,14 @@ export function BenchView() {
       }}
     />
   );
+  const rankingLine = (
+    <RankingLine
+      weighing={weighing}
+      onOut={() => {
+        setRanking(true);
+      }}
+    />
+  );
   const last = <LastReading weighing={weighing} testName={(id) => names.get(id)?.name ?? id} current={test.id} />;
   const stop = stopMet(test, here);
   const remark = remarkOf(here?.parts ?? []);
@@ -179,15 +187,19 @@ export function BenchView() {
             </Link>
           </p>
         ) : beat ? (
-          <PositionBeat
-            to={beat}
-            left={leftOpen}
-            equipment={[
-              ...new Set(beat.items.flatMap((item) => item.testIds).flatMap((id) => names.get(id)?.equipment ?? [])),
-            ]}
-            onReady={bench.ready}
-            onBack={bench.back}
-          />
+          <>
+            <PositionBeat
+              to={beat}
+              left={leftOpen}
+              equipment={[
+                ...new Set(beat.items.flatMap((item) => item.testIds).flatMap((id) => names.get(id)?.equipment ?? [])),
+              ]}
+              onReady={bench.ready}
+              onBack={bench.back}
+            />
+            <div className="mt-auto" />
+            {rankingLine}
+          </>
         ) : (
           <>
             {sheet.length > 0 ? (
@@ -286,12 +298,7 @@ export function BenchView() {
             <ReplanNote {...bench.replan} />
             <div className="bottom-0 [@media(min-height:600px)]:sticky bg-paper pb-1">
               <ReplanQuestion {...bench.replan} />
-              <RankingLine
-                weighing={weighing}
-                onOut={() => {
-                  setRanking(true);
-                }}
-              />
+              {rankingLine}
               {isLeaving ? (
                 <LeaveOut
                   onReason={bench.leaveOut}
