@@ -325,7 +325,13 @@ export function BenchView() {
                     disabled={closed || !hasNothing}
                     onClick={bench.nothingBoth}
                   >
-                    {sheet.length > 0 ? "All else normal, both sides" : "Nothing, both sides"}
+                    {sheet.length > 0 ? (
+                      "All else normal, both sides"
+                    ) : (
+                      <>
+                        Nothing, both<span className="sr-only sm:not-sr-only"> sides</span>
+                      </>
+                    )}
                   </Button>
                   <Button
                     keycap="⇧L"

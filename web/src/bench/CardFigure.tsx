@@ -9,8 +9,8 @@ import { Button } from "../shared/ui/Button";
 
 interface CardFigureProps {
   test: Test;
-  /** Height and width beside the card. */
-  size: string;
+  /** Height and width beside the card; absent for a phone, which has a button in its place. */
+  size?: string;
 }
 
 /** How a test looks, beside its card; a tap enlarges it. On a phone it comes when it is asked for. */
@@ -24,12 +24,20 @@ export function CardFigure({ test, size }: CardFigureProps) {
   };
   return (
     <>
-      <button type="button" title="Enlarge" onClick={enlarge} className="hidden shrink-0 bg-sheet sm:block">
-        <Drawn test={test} className={size} />
-      </button>
-      <Button className="self-start sm:hidden" onClick={enlarge}>
-        Figure
-      </Button>
+      {size === undefined ? (
+        <Button className="sm:hidden" onClick={enlarge}>
+          Figure
+        </Button>
+      ) : (
+        <button
+          type="button"
+          title="Enlarge"
+          onClick={enlarge}
+          className="hidden shrink-0 self-start bg-sheet sm:block"
+        >
+          <Drawn test={test} className={size} />
+        </button>
+      )}
       <Dialog.Root modal={false} open={large} onOpenChange={setLarge}>
         <Dialog.Portal>
           <Dialog.Content

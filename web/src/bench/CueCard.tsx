@@ -74,7 +74,10 @@ export function CueCard({ test, form, way, buttons, last, done }: CueCardProps) 
             {test.seconds} s a side{CARD_STATE[test.review]}
           </p>
         )}
-        {buttons}
+        <span className="flex items-center gap-2">
+          {form !== "plain" && form !== "name" && <CardFigure test={test} />}
+          {buttons}
+        </span>
       </div>
       {last}
       {(form === "long" || form === "plain") && (
@@ -86,7 +89,7 @@ export function CueCard({ test, form, way, buttons, last, done }: CueCardProps) 
       {form === "name" ? (
         done
       ) : (
-        <div className="mt-1.5 flex flex-col gap-x-4 gap-y-1 sm:flex-row">
+        <div className="mt-1.5 flex gap-4">
           {form !== "plain" && <CardFigure test={test} size={form === "long" ? "h-52 w-48" : "h-31 w-36"} />}
           <div className="flex min-w-0 flex-1 flex-col gap-1">
             <Facts

@@ -98,7 +98,7 @@ class FirstSightJourneyTest extends TabletJourney {
         page.getByTitle("Enlarge").click();
         Locator large = page.getByRole(AriaRole.DIALOG);
         assertThat(large.getByRole(AriaRole.IMG)).isVisible();
-        assertThat(large).containsText("Figure: ");
+        assertThat(large).containsText("You push downwards at the wrist.");
         large.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Close"))
                 .click();
         assertThat(large).isHidden();

@@ -64,7 +64,8 @@ public final class NoteTemplate {
         return always.contains(NoteBlock.CAUTION.id()) || always.contains(NoteBlock.EVERYDAY_CAUTION.id())
                 ? Optional.empty()
                 : Optional.of(
-                        "{{caution}} is missing; allowed: a note that says what its figures are worth, by {{caution}} or {{everyday-caution}}, outside every passage that may be left out");
+                        "{{caution}} is missing; allowed: a note that says what its figures are worth, by {{caution}} or"
+                                + " {{everyday-caution}}, outside every passage that may be left out");
     }
 
     private static int line(String text, String name) {
