@@ -4,12 +4,12 @@ import type { Schemas } from "../shared/api/client";
 import { ClusterLadder, clusterWords } from "../shared/drawings/ClusterLadder";
 import { OddsRail } from "../shared/drawings/OddsRail";
 import { inHundred, rangeInHundred, sentence, tenths } from "../shared/format";
-import { innerOf, type Family } from "../shared/standing";
+import { families, innerOf, type Family } from "../shared/standing";
 import { Button } from "../shared/ui/Button";
 import { NextTest } from "./NextTest";
 import { OpenRow, PictureRow } from "./RankedRows";
 import { RankingMore } from "./RankingMore";
-import { countOf, ranked } from "./ranked";
+import { countOf, inLines, ranked } from "./ranked";
 import { useGliding } from "./useGliding";
 import { useStableOrder } from "./useStableOrder";
 
@@ -63,9 +63,7 @@ function Stand({
   onIn,
 }: Omit<RankingPanelProps, "weighing" | "out" | "upToDate"> & { weighing: Schemas["WeighingJson"] }) {
   const [all, setAll] = useState(false);
-  const weighed = useStableOrder(
-    weighing.standings.filter((standing) => standing.shelf === "WEIGHED" && standing.zone !== "SET_ASIDE"),
-  );
+  const weighed = useStableOrder(inLines(weighing.standings));
   const list = useGliding<HTMLOListElement>(weighed.map((standing) => standing.conditionId).join());
   const said = ranked(weighing.standings, weighed);
   const behind = countOf(said.more);
@@ -149,9 +147,7 @@ function Stand({
 
 /** On a small screen: who leads, in one line, to be tapped for the rest. */
 export function RankingLine({ weighing, onOut }: { weighing: Schemas["WeighingJson"] | undefined; onOut: () => void }) {
-  const [first, second] = (weighing?.standings ?? []).filter(
-    (standing) => standing.shelf === "WEIGHED" && standing.within == null,
-  );
+  const [first, second] = families(inLines(weighing?.standings ?? [])).map((family) => family.head);
   return (
     <button
       type="button"

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../shared/api/client";
-import { countOf, ranked } from "./ranked";
+import { countOf, inLines, ranked } from "./ranked";
 
 type Standing = Schemas["StandingJson"];
 
@@ -20,8 +20,6 @@ function standing(conditionId: string, of: Partial<Standing> & { found?: number;
   } as unknown as Standing;
 }
 
-const weighed = (standings: Standing[]) =>
-  standings.filter((each) => each.shelf === "WEIGHED" && each.zone !== "SET_ASIDE");
 const ids = (standings: Standing[]) => standings.map((each) => each.conditionId);
 
 describe("what the bench says of the ranking", () => {
@@ -39,7 +37,8 @@ describe("what the bench says of the ranking", () => {
       standing("elsewhere", { shelf: "WAITING", now: 0.005, before: 0.005 }),
       standing("not that", { shelf: "UNLIKELY" }),
     ];
-    const said = ranked(all, weighed(all));
+    expect(ids(inLines(all))).toEqual(["a", "b", "c"]);
+    const said = ranked(all, inLines(all));
     expect(said.families.map((each) => each.head.conditionId)).toEqual(["a", "c"]);
     expect(ids(said.pictured)).toEqual(["fits", "fits little"]);
     expect(ids(said.open)).toEqual(["likelier"]);
@@ -56,7 +55,7 @@ describe("what the bench says of the ranking", () => {
       standing("wide"),
       standing("narrow", { within: "wide", zone: "REFER" }),
     ];
-    const said = ranked(all, weighed(all));
+    const said = ranked(all, inLines(all));
     expect(said.families.map((each) => each.head.conditionId)).toEqual(["a", "b", "c", "d", "e", "wide"]);
     expect(said.more.families.map((each) => each.head.conditionId)).toEqual(["f"]);
   });

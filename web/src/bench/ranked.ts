@@ -63,6 +63,11 @@ export function ranked(standings: readonly Standing[], weighed: readonly Standin
   };
 }
 
+/** The weighed conditions that are shown as lines: those that are not set aside, as they come. */
+export function inLines(standings: readonly Standing[]): Standing[] {
+  return standings.filter((standing) => standing.shelf === "WEIGHED" && standing.zone !== "SET_ASIDE");
+}
+
 /** How many conditions stand behind the lines. */
 export function countOf(more: RankedMore): number {
   return Object.values<readonly unknown[]>({ ...more }).reduce((sum, each) => sum + each.length, 0);

@@ -308,11 +308,8 @@ final class DrawnDifferential {
             if (each.apart()) {
                 apart.add(new Entry(each));
             } else {
-                String group = each.group()
-                        .map(known -> "group " + known.id())
-                        .orElse("single " + each.finding().id());
                 byHome.computeIfAbsent(each.home(), home -> new LinkedHashMap<>())
-                        .computeIfAbsent(group, id -> new ArrayList<>())
+                        .computeIfAbsent(each.factor(), id -> new ArrayList<>())
                         .add(new Entry(each));
             }
         }

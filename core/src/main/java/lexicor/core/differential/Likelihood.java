@@ -48,11 +48,8 @@ final class Likelihood {
         Map<Integer, Map<String, List<Modelled>>> byHome = new TreeMap<>();
         for (Modelled each : entries) {
             if (!each.apart()) {
-                String group = each.group()
-                        .map(known -> "group " + known.id())
-                        .orElse("single " + each.finding().id());
                 byHome.computeIfAbsent(each.home(), home -> new TreeMap<>())
-                        .computeIfAbsent(group, id -> new ArrayList<>())
+                        .computeIfAbsent(each.factor(), id -> new ArrayList<>())
                         .add(each);
             }
         }

@@ -93,6 +93,11 @@ final class Modelled {
         return group;
     }
 
+    /** Names the factor that it shares: that of its group, or one of its own. */
+    String factor() {
+        return group.map(known -> "group " + known.id()).orElseGet(() -> "single " + finding.id());
+    }
+
     boolean apart() {
         return apart;
     }
