@@ -1,7 +1,7 @@
 package lexicor.core.dependence;
 
-import java.util.Arrays;
 import java.util.concurrent.ConcurrentHashMap;
+import org.hipparchus.linear.MatrixUtils;
 
 /**
  * Numbers for one group of answers within linked groups. The group's factor w and the wider factor v are standard
@@ -17,10 +17,10 @@ public final class FactorQuadrature {
         /** Relative error below 1e-8 for 1 to 10 answers, rho to 0.95 and links to 0.5. */
         FINE(9, 72, 9, 0.5, 0.2, 0.7),
         /**
-         * For draws: a log likelihood ratio is off by less than 0.02 for rho to 0.8, where draws spread over more than
-         * 1.
+         * For draws, which spread over more than 1: a log likelihood ratio of up to seven answers is off by less than
+         * 0.05 for rho to 0.9 and links to 0.1.
          */
-        COARSE(5, 8, 5.4, 0.6, 10, 10);
+        COARSE(5, 8, 5.4, 1, 0.8, 1.3);
 
         private final double edge;
         private final int steps;
@@ -66,6 +66,8 @@ public final class FactorQuadrature {
     private final double rest;
     /** By value of the wider factor, then of the group's; empty where the two are the same. */
     private final double[][] weights;
+    /** By value of the group's factor, then of the wider one. */
+    private final double[][] byInner;
 
     private final int outer;
 
@@ -79,6 +81,7 @@ public final class FactorQuadrature {
             for (int v = 0; v < outer; v++) {
                 shifts[v] = Math.sqrt(rho) * rule.wider(v) / rest;
             }
+            byInner = MatrixUtils.createRealIdentityMatrix(outer).getData();
             return;
         }
         double slope = Math.sqrt(shared / rho);
@@ -96,6 +99,7 @@ public final class FactorQuadrature {
         for (int w = 0; w < inner; w++) {
             shifts[w] *= Math.sqrt(rho) / rest;
         }
+        byInner = MatrixUtils.createRealMatrix(weights).transpose().getData();
     }
 
     private void fill(double[] row, double centre, double spread, double step) {
@@ -157,24 +161,8 @@ public final class FactorQuadrature {
         }
     }
 
-    /**
-     * The mean over the group's factor at one value of the wider one, of several products at once.
-     *
-     * @param products by value of the group's factor, then by product
-     * @param means one for each product; overwritten
-     */
-    public void at(int v, double[][] products, double[] means) {
-        if (weights.length == 0) {
-            System.arraycopy(products[v], 0, means, 0, means.length);
-            return;
-        }
-        Arrays.fill(means, 0);
-        for (int w = 0; w < products.length; w++) {
-            double weight = weights[v][w];
-            double[] row = products[w];
-            for (int i = 0; i < means.length; i++) {
-                means[i] += weight * row[i];
-            }
-        }
+    /** What one value of the group's factor counts for in the mean at each value of the wider one. */
+    public double[] weights(int inner) {
+        return byInner[inner];
     }
 }

@@ -5,6 +5,9 @@ public final class LogitTable {
 
     private static final double MOST = 28;
     private static final int PER_UNIT = 64;
+    /** Just within the table. */
+    private static final double LARGEST = MOST - 1e-6;
+
     private static final double[] TABLE = new double[(int) (2 * MOST * PER_UNIT) + 1];
 
     static {
@@ -18,7 +21,8 @@ public final class LogitTable {
 
     /** The point below which a share with that logit lies. */
     public static double quantile(double logit) {
-        double place = Math.min(TABLE.length - 1.001, Math.max(0, (logit + MOST) * PER_UNIT));
+        double inside = logit < -MOST ? -MOST : logit > LARGEST ? LARGEST : logit;
+        double place = (inside + MOST) * PER_UNIT;
         int index = (int) place;
         return TABLE[index] + (place - index) * (TABLE[index + 1] - TABLE[index]);
     }

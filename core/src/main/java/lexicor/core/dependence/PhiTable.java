@@ -8,7 +8,8 @@ public final class PhiTable {
 
     private static final double EDGE = 9;
     private static final int PER_UNIT = 128;
-    private static final double[] TABLE = new double[(int) (2 * EDGE * PER_UNIT) + 2];
+    private static final double LAST = 2 * EDGE * PER_UNIT;
+    private static final double[] TABLE = new double[(int) LAST + 2];
 
     static {
         for (int i = 0; i < TABLE.length; i++) {
@@ -19,14 +20,30 @@ public final class PhiTable {
     private PhiTable() {}
 
     public static double below(double x) {
-        double place = (x + EDGE) * PER_UNIT;
-        if (place <= 0) {
-            return TABLE[0];
+        return at(place(x * PER_UNIT + EDGE * PER_UNIT));
+    }
+
+    /**
+     * Its values at sign * (point + shift); the arrays are of one length.
+     *
+     * @param below overwritten
+     */
+    public static void below(double[] points, double shift, int sign, double[] below) {
+        double scale = sign * PER_UNIT;
+        double origin = (sign * shift + EDGE) * PER_UNIT;
+        for (int i = 0; i < below.length; i++) {
+            below[i] = at(place(points[i] * scale + origin));
         }
+    }
+
+    /** Kept within the table. By comparisons, which are compiled to less than calls of min and max. */
+    private static double place(double place) {
+        return place < 0 ? 0 : place > LAST ? LAST : place;
+    }
+
+    private static double at(double place) {
         int index = (int) place;
-        if (index >= TABLE.length - 1) {
-            return 1;
-        }
-        return TABLE[index] + (place - index) * (TABLE[index + 1] - TABLE[index]);
+        double lower = TABLE[index];
+        return lower + (place - index) * (TABLE[index + 1] - lower);
     }
 }

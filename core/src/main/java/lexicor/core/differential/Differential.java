@@ -10,8 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -96,8 +96,13 @@ public final class Differential {
         /** What the draws of a finding depend on beside the finding itself; draws of equal ones are equal. */
         Object drawnFrom(Finding finding);
 
-        /** What was worked out of draws, made now if it is not kept. */
-        float[][] workedOut(Object from, Supplier<float[][]> make);
+        /**
+         * What was worked out of draws. What is not kept is made now, together.
+         *
+         * @param from by value, all that it depends on
+         * @param make takes the places of those that are missing, in order
+         */
+        List<float[][]> workedOut(List<Object> from, Function<List<Integer>, List<float[][]>> make);
     }
 
     /** Plausible log odds of every condition, draw after draw, by condition. */

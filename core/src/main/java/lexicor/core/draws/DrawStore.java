@@ -1,7 +1,7 @@
 package lexicor.core.draws;
 
+import java.util.List;
 import java.util.function.Function;
-import java.util.function.Supplier;
 
 /** Keeps what was drawn last. Draws depend on nothing but their key, so keeping them changes no result. */
 public final class DrawStore {
@@ -28,8 +28,12 @@ public final class DrawStore {
         return draws.get(key, () -> make.apply(key));
     }
 
-    /** What was worked out of the draws of a key, made now if it is not kept. The arrays must not be changed. */
-    float[][] workedOut(Key key, Supplier<float[][]> make) {
-        return workedOut.get(key, make);
+    /**
+     * What was worked out of draws, by key; what is not kept is made now, together. The arrays must not be changed.
+     *
+     * @param make takes the places of the keys that are missing, in order
+     */
+    List<float[][]> workedOut(List<Key> keys, Function<List<Integer>, List<float[][]>> make) {
+        return workedOut.all(keys, make);
     }
 }

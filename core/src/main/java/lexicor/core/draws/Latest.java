@@ -1,10 +1,15 @@
 package lexicor.core.draws;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.function.ToLongFunction;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -43,6 +48,32 @@ public final class Latest<K, V> {
             keep(key, known);
         }
         return known;
+    }
+
+    /**
+     * The values of several keys; those that are not kept are made together.
+     *
+     * @param make takes the places of the keys that are missing, in order, and makes their values
+     */
+    public List<V> all(List<K> keys, Function<List<Integer>, List<V>> make) {
+        Map<Integer, V> known = new HashMap<>();
+        List<Integer> missing = new ArrayList<>();
+        for (int i = 0; i < keys.size(); i++) {
+            V value = known(keys.get(i));
+            if (value == null) {
+                missing.add(i);
+            } else {
+                known.put(i, value);
+            }
+        }
+        if (!missing.isEmpty()) {
+            List<V> made = make.apply(missing);
+            for (int m = 0; m < made.size(); m++) {
+                keep(keys.get(missing.get(m)), made.get(m));
+                known.put(missing.get(m), made.get(m));
+            }
+        }
+        return IntStream.range(0, keys.size()).mapToObj(known::get).toList();
     }
 
     private synchronized @Nullable V known(K key) {

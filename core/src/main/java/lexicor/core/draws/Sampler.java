@@ -3,7 +3,7 @@ package lexicor.core.draws;
 import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import lexicor.core.dependence.Correlation;
 import lexicor.core.dependence.CorrelationBelief;
 import lexicor.core.dependence.LogitTable;
@@ -24,7 +24,7 @@ import org.hipparchus.random.RandomDataGenerator;
 public final class Sampler {
 
     /** Step of the grid on which correlations are drawn. */
-    public static final double RHO_GRID = 0.05;
+    private static final double RHO_GRID = 0.05;
 
     private static final double EDGE = 1e-12;
 
@@ -175,31 +175,36 @@ public final class Sampler {
                 key -> normals(key.seed(), start.value(), deviation));
     }
 
-    /** Steps of {@link #RHO_GRID} of the drawn correlations of a group. */
-    public byte[] rhos(Correlation correlation, boolean withCondition) {
+    /** Drawn correlations of a group, on a grid of {@link #RHO_GRID}. The array must not be changed. */
+    public double[] rhos(Correlation correlation, boolean withCondition) {
         return rhos(correlation.group().id(), correlation.belief(withCondition));
     }
 
     /** The same of a group by its name and what is believed of it. */
-    public byte[] rhos(String group, CorrelationBelief belief) {
-        double[] cumulative = belief.cumulative();
-        SplittableRandom random = new SplittableRandom(Draws.seed(seed, "rho " + group));
-        byte[] steps = new byte[draws];
-        for (int i = 0; i < draws; i++) {
-            int place = Arrays.binarySearch(cumulative, random.nextDouble());
-            int index = Math.min(cumulative.length - 1, place < 0 ? -place - 1 : place + 1);
-            steps[i] = (byte) Math.round(CorrelationBelief.at(index) / RHO_GRID);
-        }
-        return steps;
+    public double[] rhos(String group, CorrelationBelief belief) {
+        return store.draws(key("rho " + group, belief), key -> {
+            double[] cumulative = belief.cumulative();
+            SplittableRandom random = new SplittableRandom(key.seed());
+            double[] values = new double[draws];
+            for (int i = 0; i < draws; i++) {
+                int place = Arrays.binarySearch(cumulative, random.nextDouble());
+                int index = Math.min(cumulative.length - 1, place < 0 ? -place - 1 : place + 1);
+                values[i] = Math.round(CorrelationBelief.at(index) / RHO_GRID) * RHO_GRID;
+            }
+            return values;
+        });
     }
 
     /**
-     * What was worked out of draws of this examination, made now if it is not kept. The arrays must not be changed.
+     * What was worked out of draws of this examination; what is not kept is made now, together. The arrays must not be
+     * changed.
      *
-     * @param from all that it depends on beside the examination
+     * @param from by value, all that it depends on beside the examination
+     * @param make takes the places of those that are missing, in order
      */
-    public float[][] workedOut(Object from, Supplier<float[][]> make) {
-        return store.workedOut(key("worked out", from), make);
+    public List<float[][]> workedOut(List<Object> from, Function<List<Integer>, List<float[][]>> make) {
+        return store.workedOut(
+                from.stream().map(each -> key("worked out", each)).toList(), make);
     }
 
     private double[] normals(long from, double mean, double deviation) {

@@ -1,13 +1,12 @@
 package lexicor.core.weighing;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentSkipListMap;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.Catalogue;
@@ -253,18 +252,15 @@ public final class JointModel {
             }
 
             @Override
-            public float[][] workedOut(Object from, Supplier<float[][]> make) {
+            public List<float[][]> workedOut(List<Object> from, Function<List<Integer>, List<float[][]>> make) {
                 return sampler.workedOut(from, make);
             }
 
             @Override
             public double[] rho(Finding.Group group) {
                 Optional<Correlation> known = correlations.byId(group.id());
-                byte[] steps = known.map(each -> sampler.rhos(each, true))
+                return known.map(each -> sampler.rhos(each, true))
                         .orElseGet(() -> sampler.rhos(group.id(), CorrelationBelief.assumed(group.rho())));
-                double[] values = new double[steps.length];
-                Arrays.setAll(values, i -> steps[i] * Sampler.RHO_GRID);
-                return values;
             }
 
             @Override

@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
+import java.util.List;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -54,6 +57,45 @@ class FactorQuadratureTest {
         assertThat(Arrays.stream(profile).max().orElseThrow()
                         - Arrays.stream(profile).min().orElseThrow())
                 .isLessThan(1e-12);
+    }
+
+    /** Ratios of two groups of up to seven answers, as draws work them out. */
+    @Property(tries = 200)
+    void ratios_of_draws_are_off_by_little(
+            @ForAll @DoubleRange(min = 0, max = 0.9) double rho,
+            @ForAll @DoubleRange(min = 0, max = 0.1) double link,
+            @ForAll @Size(min = 2, max = 14) List<@DoubleRange(min = 0.03, max = 0.97) Double> shares,
+            @ForAll @IntRange(max = 127) int answers) {
+        assertThat(logRatio(rho, link, shares, answers, FactorQuadrature.Rule.COARSE))
+                .isCloseTo(logRatio(rho, link, shares, answers, FactorQuadrature.Rule.FINE), within(0.05));
+    }
+
+    /** Of the first half of some shares to the second, each with the same answers. */
+    private static double logRatio(
+            double rho, double link, List<Double> shares, int answers, FactorQuadrature.Rule rule) {
+        int half = shares.size() / 2;
+        return logChance(rho, link, shares.subList(0, half), answers, rule)
+                - logChance(rho, link, shares.subList(half, 2 * half), answers, rule);
+    }
+
+    private static double logChance(
+            double rho, double link, List<Double> shares, int answers, FactorQuadrature.Rule rule) {
+        FactorQuadrature kernel = FactorQuadrature.of(rho, link, rule);
+        double[] product = new double[kernel.inner()];
+        Arrays.fill(product, 1);
+        for (int j = 0; j < shares.size(); j++) {
+            double[] answer = kernel.answer(shares.get(j), (answers >> j & 1) == 1);
+            for (int w = 0; w < product.length; w++) {
+                product[w] *= answer[w];
+            }
+        }
+        double[] profile = kernel.at(product);
+        double[] outer = rule.outerWeights();
+        double sum = 0;
+        for (int v = 0; v < profile.length; v++) {
+            sum += outer[v] * profile[v];
+        }
+        return Math.log(sum);
     }
 
     @Test

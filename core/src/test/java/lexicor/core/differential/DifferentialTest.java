@@ -12,8 +12,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import lexicor.core.differential.Finding.Said;
 import lexicor.core.posttest.LinkedGroups;
@@ -264,8 +264,8 @@ class DifferentialTest {
             }
 
             @Override
-            public float[][] workedOut(Object from, Supplier<float[][]> make) {
-                return make.get();
+            public List<float[][]> workedOut(List<Object> from, Function<List<Integer>, List<float[][]>> make) {
+                return make.apply(IntStream.range(0, from.size()).boxed().toList());
             }
         });
         for (int c = 0; c < drawn.length; c++) {

@@ -30,6 +30,21 @@ class LatestTest {
                 .containsExactly("aa", "bb", "cccc", "d", "aa", "longer", "d");
     }
 
+    @Test
+    void several_are_made_together_unless_they_are_kept() {
+        Latest<String, String> latest = new Latest<>(5);
+        get(latest, "b");
+        List<List<Integer>> asked = new ArrayList<>();
+        for (List<String> keys : List.of(List.of("a", "b", "c"), List.of("c", "a"), List.of("d", "a"))) {
+            assertThat(latest.all(keys, missing -> {
+                        asked.add(missing);
+                        return missing.stream().map(keys::get).toList();
+                    }))
+                    .isEqualTo(keys);
+        }
+        assertThat(asked).containsExactly(List.of(0, 2), List.of(0));
+    }
+
     private String get(Latest<String, String> latest, String key) {
         return latest.get(key, () -> {
             made.add(key);
