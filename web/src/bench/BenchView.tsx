@@ -22,6 +22,7 @@ import { PositionBeat } from "./PositionBeat";
 import { RankingLine, RankingPanel } from "./RankingPanel";
 import { ReadingStrip } from "./ReadingStrip";
 import { Recorder } from "./Recorder";
+import { isGaugeOnly, isTable, qualities } from "./recorderForm";
 import { Remark } from "./Remark";
 import { RivalsPanel } from "./RivalsPanel";
 import { SafetyStrip } from "./SafetyStrip";
@@ -63,14 +64,11 @@ export function BenchView() {
       void navigate("weighing");
     }
   };
-  const quality =
-    test.parts.find((part) => part.key === "quality")?.options.filter((option) => option.value !== "skipped") ?? [];
+  const quality = qualities(test);
   const toggle = (key: string, value: string) => {
     bench.record(bench.involved, withChoice(test, here?.parts ?? [], key, value));
   };
-  const gaugeOpen =
-    test.parts.some((part) => part.key === "force") &&
-    (gauge === test.id || (test.nothing.length === 0 && test.usual.length === 0));
+  const gaugeOpen = isGaugeOnly(test) || (gauge === test.id && test.parts.some((part) => part.key === "force"));
   const walk = isWalk(sheet);
   const led = bench.next !== undefined && bench.next.id === bench.ways.following?.step.testId;
   const hasNothing = sheet.length > 0 || test.nothing.length > 0;
@@ -136,11 +134,7 @@ export function BenchView() {
               : test.wellSideParts.length === 0
                 ? "Tap the answer, and it is read at once."
                 : "The uninvolved side first, then the involved one.";
-  const tableForm =
-    test.parts.filter(
-      (part) => part.unit && !part.onDemand && part.positions.length === 0 && !part.key.startsWith("angle-"),
-    ).length > 3 && !test.parts.some((part) => part.key === "force");
-  const form = gaugeOpen || tableForm ? (long ? "long" : "name") : long ? "long" : "short";
+  const form = gaugeOpen || isTable(test) ? (long ? "long" : "name") : long ? "long" : "short";
   const leftOpen =
     bench.order
       .find((section) => beat && section.position !== beat.position && section.items.includes(bench.previous ?? row))
@@ -235,7 +229,6 @@ export function BenchView() {
                   bench={bench}
                   state={state}
                   examination={live.examination.id}
-                  tableForm={tableForm}
                   gaugeOpen={gaugeOpen}
                   onGauge={(open) => {
                     setGauge(open ? test.id : undefined);

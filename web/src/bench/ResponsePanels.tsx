@@ -97,12 +97,12 @@ export function WellPanel({ test, side, attempt, onRecord }: PanelProps) {
   return answers.length + measures.length === 0 ? null : (
     <section
       aria-label={`${capital(sideWord(side))}, uninvolved side`}
-      className="border border-line bg-sheet p-2 md:w-37"
+      className="border border-line bg-sheet p-2 @xl:w-37"
     >
       <h2 className="mb-2 flex items-baseline justify-between text-read font-semibold">
         {capital(sideWord(side))} <span className="text-note font-normal text-soft">uninvolved</span>
       </h2>
-      <Strip className="w-full md:flex-col">
+      <Strip className="w-full @xl:flex-col">
         {answers.map((answer, index) => (
           <Button
             key={answer.label}

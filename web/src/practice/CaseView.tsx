@@ -46,7 +46,7 @@ function Examining({ known }: { known: PracticeCase }) {
   const practising = usePractising(known);
   const [part, setPart] = useState<(typeof PARTS)[number][0]>("patient");
   const [ending, setEnding] = useState(false);
-  const shown = (of: string) => (part === of ? "" : "hidden lg:block");
+  const shown = (of: string) => `min-w-0 ${part === of ? "" : "hidden lg:block"}`;
   return (
     <div className="mx-auto flex min-h-dvh max-w-7xl flex-col px-4 pb-4">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line py-1.5">

@@ -6,16 +6,25 @@ import { useRegion } from "../shared/tests/useRegion";
 import { Button } from "../shared/ui/Button";
 import { Waiting } from "../shared/ui/Message";
 import type { Practising } from "./usePracticeCase";
+import { WriteDown } from "./WriteDown";
 
 type Done = Schemas["PracticeTestJson"];
 
 const USUAL = "usual";
+
+/** Says in this browser that one writes answers down. */
+const WRITES = "lexicor.practice.writes";
 
 /** Tests: one is chosen, done on both sides or one, and answered by the patient. */
 export function HandsPanel({ practising }: { practising: Practising }) {
   const { known } = practising;
   const region = useRegion(known.region);
   const [chosen, setChosen] = useState(known.tests.at(-1)?.testId);
+  const [listed, setListed] = useState(chosen === undefined);
+  const choose = (test: string) => {
+    setChosen(test);
+    setListed(false);
+  };
   const tests = useMemo(() => new Map(region.data?.tests.map((test) => [test.id, test])), [region.data]);
   if (!region.data) {
     return <Waiting what="the tests" />;
@@ -26,13 +35,28 @@ export function HandsPanel({ practising }: { practising: Practising }) {
   return (
     <section aria-labelledby="hands" className="grid gap-4 sm:grid-cols-[10.5rem_minmax(0,1fr)]">
       <div>
-        <h2 id="hands" className="text-xl font-semibold">
-          Hands
-        </h2>
-        <div className="-mx-3 mt-1">
-          <AddTest tests={region.data.tests} shared={shared} region={known.region} onGo={setChosen} />
+        <div className="flex items-center justify-between">
+          <h2 id="hands" className="text-xl font-semibold">
+            Hands
+          </h2>
+          {!listed && (
+            <Button
+              className="sm:hidden"
+              onClick={() => {
+                setListed(true);
+              }}
+            >
+              Another test
+            </Button>
+          )}
         </div>
-        <ul className="mt-1 max-h-56 overflow-y-auto sm:max-h-[34rem]" aria-label="Tests in the usual order">
+        <div className={`-mx-3 mt-1 ${listed ? "" : "hidden sm:block"}`}>
+          <AddTest tests={region.data.tests} shared={shared} region={known.region} onGo={choose} />
+        </div>
+        <ul
+          className={`mt-1 max-h-56 overflow-y-auto sm:max-h-[34rem] ${listed ? "" : "hidden sm:block"}`}
+          aria-label="Tests in the usual order"
+        >
           {region.data.steps.map((step, place) => (
             <li key={place}>
               <p className="sticky top-0 bg-paper pt-1 text-note font-semibold text-soft">{step.name}</p>
@@ -47,7 +71,7 @@ export function HandsPanel({ practising }: { practising: Practising }) {
                           type="button"
                           aria-pressed={id === chosen}
                           onClick={() => {
-                            setChosen(id);
+                            choose(id);
                           }}
                           className={`flex min-h-11 w-full items-center justify-between gap-2 border-l-4 px-2 text-left text-read leading-tight ${id === chosen ? "border-ink bg-tan font-semibold" : "border-transparent hover:bg-tan"}`}
                         >
@@ -63,11 +87,11 @@ export function HandsPanel({ practising }: { practising: Practising }) {
           ))}
         </ul>
       </div>
-      <div>
+      <div className="min-w-0">
         {test ? (
           <ChosenTest key={test.id} test={test} goes={goes} practising={practising} />
         ) : (
-          <Invitation practising={practising} onGo={setChosen} />
+          <Invitation practising={practising} onGo={choose} />
         )}
       </div>
     </section>
@@ -125,6 +149,11 @@ function Hint({ practising, onGo }: { practising: Practising; onGo: (test: strin
 
 function ChosenTest({ test, goes, practising }: { test: Schemas["TestJson"]; goes: Done[]; practising: Practising }) {
   const [way, setWay] = useState(USUAL);
+  const [writes, setWrites] = useState(() => window.localStorage.getItem(WRITES) !== null);
+  const startWriting = () => {
+    window.localStorage.setItem(WRITES, "yes");
+    setWrites(true);
+  };
   const last = useRef<HTMLDivElement>(null);
   const count = goes.length;
   const before = useRef(count);
@@ -143,7 +172,7 @@ function ChosenTest({ test, goes, practising }: { test: Schemas["TestJson"]; goe
     <div>
       <CueCard
         test={test}
-        form="short"
+        form={writes && count > 0 ? "name" : "short"}
         way={undefined}
         done={<WayRow test={test} way={way === USUAL ? (test.ways[0]?.value ?? USUAL) : way} onChoose={setWay} />}
       />
@@ -184,6 +213,15 @@ function ChosenTest({ test, goes, practising }: { test: Schemas["TestJson"]; goe
         {goes.toReversed().map((go, place) => (
           <div key={go.step} ref={place === 0 ? last : undefined}>
             <Answer go={go} />
+            {place === 0 && (
+              <div className="mt-2">
+                {writes ? (
+                  <WriteDown test={test} practising={practising} />
+                ) : (
+                  <Button onClick={startWriting}>Write it down</Button>
+                )}
+              </div>
+            )}
           </div>
         ))}
       </div>

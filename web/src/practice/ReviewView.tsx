@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { Fetched } from "../shared/ui/Fetched";
 import { TopBar } from "../session";
-import { api, dataOf } from "../shared/api/client";
+import { api, dataOf, type Schemas } from "../shared/api/client";
 import { keys } from "../shared/api/keys";
 import { inHundred, listed, numbered, sentence } from "../shared/format";
 import { QUIET_LINK } from "../shared/ui/quietLink";
@@ -109,6 +109,7 @@ function Turns({ review }: { review: Review }) {
               {turn.better &&
                 ` ${turn.better.name} promised ${turn.better.times == null || turn.better.times > 20 ? "far more" : `${turn.better.times.toFixed(1)} times as much`} a minute.`}
             </p>
+            {turn.written && <WrittenLines written={turn.written} />}
             {turn.moves.length > 0 && (
               <ul className="mt-0.5">
                 {turn.moves.map((move) => (
@@ -124,6 +125,36 @@ function Turns({ review }: { review: Review }) {
         ))}
       </ol>
     </section>
+  );
+}
+
+/** What was written down otherwise than it was shown, and what that would have turned. */
+function WrittenLines({ written }: { written: Schemas["PracticeWrittenJson"] }) {
+  if (written.otherwise.length === 0) {
+    return <p className="text-note text-soft">Written down as it was.</p>;
+  }
+  return (
+    <>
+      <ul className="mt-0.5">
+        {written.otherwise.map((each, place) => (
+          <li key={place} className="text-read">
+            {each.label}
+            {each.well && ", well side"}: it was <strong>{each.shown}</strong>,{" "}
+            {each.written ? (
+              <>
+                you wrote <strong>{each.written}</strong>
+              </>
+            ) : (
+              "not written down"
+            )}
+            .
+          </li>
+        ))}
+      </ul>
+      {written.turned.length > 0 && (
+        <p className="text-note text-soft">So it would have been read otherwise for {listed(written.turned)}.</p>
+      )}
+    </>
   );
 }
 

@@ -6,6 +6,7 @@ import { keepDraft, keptDraft } from "../shared/offline/draft";
 import type { PracticeCase } from "./words";
 
 type Step = Omit<Schemas["PracticeStepRequest"], "number">;
+type Written = Schemas["PracticeWrittenPartsJson"];
 
 /** How long until a step that did not reach the server is sent again, in milliseconds. */
 const AGAIN = 2000;
@@ -17,7 +18,11 @@ export interface Practising {
   /** Whether anything was dragged since. */
   moved: boolean;
   drag: (condition: string, chance: number | undefined) => void;
-  /** Takes a step; chances that were dragged are put down before it. */
+  /** What was written down of the last answer to a test. */
+  written: (test: string) => Written;
+  /** Writes an answer down; it is kept on the page until the next step. */
+  write: (test: string, answer: Written) => void;
+  /** Takes a step; what was written down and chances that were dragged are put down before it. */
   take: (step: Step) => void;
   /** Puts down the chances as they stand. */
   putDown: () => void;
@@ -53,6 +58,15 @@ export function draggedSince(
   );
 }
 
+const UNWRITTEN: Written = { here: [], well: [] };
+
+/** What is left of answers written down once some of them have arrived. */
+export function unwritten(written: Record<string, Written>, arrived: Record<string, Written>): Record<string, Written> {
+  return Object.fromEntries(
+    Object.entries(written).filter(([test, answer]) => JSON.stringify(arrived[test]) !== JSON.stringify(answer)),
+  );
+}
+
 /** Works on a case that is there. */
 export function usePractising(known: PracticeCase): Practising {
   const cache = useQueryClient();
@@ -76,6 +90,13 @@ export function usePractising(known: PracticeCase): Practising {
     setDragged(next);
     keepDraft(name, Object.keys(next).length > 0 ? next : undefined);
   };
+  const [written, setWritten] = useState<Record<string, Written>>(
+    () => (keptDraft(`${name}.written`) as Record<string, Written> | undefined) ?? {},
+  );
+  const keepWritten = (next: Record<string, Written>) => {
+    setWritten(next);
+    keepDraft(`${name}.written`, Object.keys(next).length > 0 ? next : undefined);
+  };
   const send = useMutation({
     mutationFn: async ({ first, steps }: Sent) => {
       let now = known;
@@ -98,6 +119,10 @@ export function usePractising(known: PracticeCase): Practising {
       if (put) {
         change(draggedSince(dragged, put));
       }
+      const writes = steps.flatMap(({ write }) => write ?? []);
+      keepWritten(
+        unwritten(written, Object.fromEntries(writes.map(({ testId, here, well }) => [testId, { here, well }]))),
+      );
       if (now.ended) {
         void cache.invalidateQueries({ queryKey: keys.practiceCases });
         void cache.invalidateQueries({ queryKey: keys.practiceProgress });
@@ -128,8 +153,16 @@ export function usePractising(known: PracticeCase): Practising {
     drag: (condition, chance) => {
       change({ ...dragged, [condition]: chance ?? null });
     },
+    written: (test) => written[test] ?? known.tests.findLast((each) => each.testId === test)?.written ?? UNWRITTEN,
+    write: (test, answer) => {
+      keepWritten({ ...written, [test]: answer });
+    },
     take: (step) => {
-      sendAll(moved ? [{ chances }, step] : [step]);
+      sendAll([
+        ...Object.entries(written).map(([testId, answer]) => ({ write: { testId, ...answer } })),
+        ...(moved ? [{ chances }] : []),
+        step,
+      ]);
     },
     putDown: () => {
       sendAll([{ chances }]);

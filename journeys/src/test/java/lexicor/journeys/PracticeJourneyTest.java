@@ -83,6 +83,38 @@ class PracticeJourneyTest {
                 .click();
     }
 
+    private Locator notes(String test) {
+        return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Write down " + test));
+    }
+
+    @Test
+    void an_answer_is_written_down_with_the_controls_of_the_bench_and_judged() {
+        call("The baker who is written down");
+        press(page, "Ask: safety");
+        choose("Painful arc");
+        press(page, "Do it, well side first");
+        press(page, "Write it down");
+        Locator pain = notes("Painful arc")
+                .getByRole(
+                        AriaRole.GROUP,
+                        new Locator.GetByRoleOptions().setName("Pain").setExact(true));
+        pain.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("No pain"))
+                .click();
+        page.reload();
+        assertThat(notes("Painful arc")
+                        .getByRole(
+                                AriaRole.BUTTON,
+                                new Locator.GetByRoleOptions()
+                                        .setName("No pain")
+                                        .setPressed(true)))
+                .isVisible();
+        press(page, "End");
+        press(page, "I have finished");
+        assertThat(page.getByText("Pain: it was Familiar pain, you wrote No pain."))
+                .isVisible();
+        assertThat(page.getByText("So it would have been read otherwise for")).containsText("subacromial pain");
+    }
+
     @Test
     void a_patient_is_asked_examined_and_judged_and_the_truth_comes_at_the_end() {
         call("The baker");
@@ -119,7 +151,7 @@ class PracticeJourneyTest {
         assertThat(page.getByText("Frozen shoulder, was not")).isVisible();
         assertThat(page.getByText("1. Painful arc")).isVisible();
         page.navigate(Suite.server().address() + "/practice/progress");
-        assertThat(page.getByText("Can be told from 10 moves on")).isVisible();
+        assertThat(page.getByText("times as far as they weigh")).isVisible();
     }
 
     @Test
@@ -240,7 +272,11 @@ class PracticeJourneyTest {
                             AriaRole.ROW, new Locator.GetByRoleOptions().setName(Pattern.compile("^E. Brook"))))
                     .containsText("1");
             page.navigate(Suite.server().address() + "/practice/classes");
-            press(page, "Leave: the teacher no longer sees what I did");
+            page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Evening hour"))
+                    .getByRole(
+                            AriaRole.BUTTON,
+                            new Locator.GetByRoleOptions().setName("Leave: the teacher no longer sees what I did"))
+                    .click();
             assertThat(page.getByText("Taught by R. Tarn.")).isHidden();
             teacher.reload();
             assertThat(taught).containsText("Nobody has joined yet.");

@@ -297,9 +297,7 @@ public final class CaseFile {
     public String write(PracticeCase made) {
         Map<String, Object> root = new LinkedHashMap<>();
         root.put(FORMAT, VERSION);
-        if (!made.title().isEmpty()) {
-            root.put("title", made.title());
-        }
+        putWords(root, "title", made.title());
         root.put("region", made.region());
         root.put("setting", word(made.setting()));
         root.put("side", word(made.side()));
@@ -307,8 +305,8 @@ public final class CaseFile {
         root.put("age", made.age());
         root.put("sex", word(made.sex()));
         root.put("leading-side", made.leading() ? "yes" : "no");
-        root.put("occupation", made.occupation());
-        root.put("opening", made.opening());
+        putWords(root, "occupation", made.occupation());
+        putWords(root, "opening", made.opening());
         root.put("truth", ids(made.present()));
         Map<String, Object> story = new LinkedHashMap<>();
         Map<String, Object> since = new LinkedHashMap<>();
@@ -337,6 +335,13 @@ public final class CaseFile {
                         .setDefaultFlowStyle(FlowStyle.AUTO)
                         .build())
                 .dumpToString(root);
+    }
+
+    /** Words that are not there are left out: an empty text is none that can be read. */
+    private static void putWords(Map<String, Object> root, String field, String words) {
+        if (!words.isEmpty()) {
+            root.put(field, words);
+        }
     }
 
     private static Map<String, Object> parts(List<Part> parts) {

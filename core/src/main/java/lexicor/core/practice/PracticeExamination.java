@@ -20,9 +20,13 @@ import lexicor.core.examination.Attempt;
 import lexicor.core.examination.Command;
 import lexicor.core.examination.History;
 import lexicor.core.examination.OtherSide;
+import lexicor.core.examination.Part;
 import lexicor.core.examination.Reading;
+import lexicor.core.examination.ResponseCheck;
 import lexicor.core.examination.ResponseReader;
+import lexicor.core.examination.Side;
 import lexicor.core.examination.StopRules;
+import lexicor.core.examination.TestReading;
 import lexicor.core.findings.Assumptions;
 import lexicor.core.intake.IntakeFolder;
 import lexicor.core.intake.IntakeForm;
@@ -38,6 +42,7 @@ public final class PracticeExamination {
 
     private static final int WORST = 10;
     private static final String ZONE = "zone";
+    private static final String USUAL = "usual";
 
     private final PracticeGround ground;
     private final Catalogue catalogue;
@@ -164,6 +169,43 @@ public final class PracticeExamination {
         return new PracticeStep.Examined(id, way, wellFirst, answered.here(), answered.well(), hurt(test, pain));
     }
 
+    /**
+     * Writes down the last answer to a test.
+     *
+     * @throws IllegalArgumentException where it was not done, or does not record what is written
+     */
+    public PracticeStep.Written write(TestId id, List<Part> here, List<Part> well) {
+        if (examined().stream().noneMatch(each -> each.test().equals(id))) {
+            throw new IllegalArgumentException("test '" + id + "' was not done; allowed: a test that was");
+        }
+        Stream.of(here, well)
+                .flatMap(parts -> ResponseCheck.faults(catalogue.test(id), attempt(id, known.side(), parts)).stream())
+                .findFirst()
+                .ifPresent(fault -> {
+                    throw new IllegalArgumentException(fault.field() + ": " + fault.message());
+                });
+        return new PracticeStep.Written(id, here, well);
+    }
+
+    /** What was written down of the answer of a step; empty where nothing was. */
+    public Optional<PracticeStep.Written> written(int step) {
+        Optional<PracticeStep.Written> written = Optional.empty();
+        TestId test = ((PracticeStep.Examined) steps.get(step)).test();
+        for (PracticeStep later : steps.subList(step + 1, steps.size())) {
+            if (later instanceof PracticeStep.Examined again && again.test().equals(test)) {
+                return written;
+            }
+            if (later instanceof PracticeStep.Written each && each.test().equals(test)) {
+                written = Optional.of(each);
+            }
+        }
+        return written;
+    }
+
+    private static Attempt attempt(TestId test, Side side, List<Part> parts) {
+        return new Attempt(new UUID(1, 0), test, USUAL, side, 1, Set.of(), parts);
+    }
+
     /** Why doing a test now hurts for nothing; empty where it does not. */
     private Optional<PatientContent.Hurt> hurt(ExaminationTest test, double pain) {
         if (test.provocation() < 1) {
@@ -209,14 +251,19 @@ public final class PracticeExamination {
                 .flatMap(answer -> answer.number().stream().boxed().findFirst())
                 .orElse(0.0);
         for (PracticeStep.Examined each : examined()) {
-            ExaminationTest test = catalogue.test(each.test());
-            History alone = History.of(List.of(recorded(each, 1, 1)));
-            boolean positive = new ResponseReader(test, catalogue.usualSchools())
-                    .read(alone, known.side()).readings().stream()
-                            .anyMatch(reading -> reading.result() == Reading.Result.POSITIVE);
-            pain += positive ? ground.content().painRises() * test.provocation() : 0;
+            boolean positive =
+                    read(each).readings().stream().anyMatch(reading -> reading.result() == Reading.Result.POSITIVE);
+            pain += positive
+                    ? ground.content().painRises() * catalogue.test(each.test()).provocation()
+                    : 0;
         }
         return Math.min(WORST, pain);
+    }
+
+    /** How a response reads by itself. */
+    TestReading read(PracticeStep.Examined each) {
+        return new ResponseReader(catalogue.test(each.test()), catalogue.usualSchools())
+                .read(History.of(List.of(recorded(each, 1, 1))), known.side());
     }
 
     /** What it took so far, in seconds: questions, tests on each side, changes of position. */

@@ -112,7 +112,8 @@ final class PracticePatient {
                         ? beside(measure, scale, random.nextInt(2 * MOST_STEPS_OFF + 1) - MOST_STEPS_OFF)
                         : part)
                 .toList();
-        return ground.responses(test.id()).missed(beside, response.well(), wanted) == response.missed()
+        return ResponseBook.inOrder(beside)
+                        && ground.responses(test.id()).missed(beside, response.well(), wanted) == response.missed()
                 ? beside
                 : response.here();
     }

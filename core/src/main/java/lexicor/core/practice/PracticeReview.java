@@ -94,6 +94,7 @@ public record PracticeReview(
      * @param worthDoing whether that was enough to be worth doing
      * @param read whether the answer said anything, of whatever condition
      * @param better a test that clearly promised more a minute, which could have been done; empty where there was none
+     * @param written what was written down of the answer; empty where nothing was
      * @param moves how one's own chances went, beside how the answer moves them
      */
     public record Turn(
@@ -103,6 +104,7 @@ public record PracticeReview(
             boolean worthDoing,
             boolean read,
             Optional<Better> better,
+            Optional<WrittenAnswer> written,
             List<Move> moves) {
         public Turn {
             moves = List.copyOf(moves);
@@ -226,6 +228,7 @@ public record PracticeReview(
                             .flatMap(each -> each.readings().stream())
                             .anyMatch(Reading::definite),
                     better,
+                    WrittenAnswer.of(examination, catalogue.test(examined.test()), step),
                     moves(visit, after, own, believedAfter(step)));
         }
 

@@ -40,6 +40,19 @@ public sealed interface PracticeStep {
         }
     }
 
+    /**
+     * The last answer to a test was written down, as one saw it. What is written last counts.
+     *
+     * @param here of the side in question
+     * @param well of the well side
+     */
+    record Written(TestId test, List<Part> here, List<Part> well) implements PracticeStep {
+        public Written {
+            here = List.copyOf(here);
+            well = List.copyOf(well);
+        }
+    }
+
     /** Own chances were put on conditions, each within (0, 1). */
     record Believed(Map<ConditionId, Double> chances) implements PracticeStep {
         public Believed {

@@ -1,6 +1,7 @@
 package lexicor.core.practice;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.PartDefinition;
 import lexicor.core.examination.Part;
@@ -26,14 +27,28 @@ public final class ResponseWords {
         return parts.stream().map(part -> line(test, part)).toList();
     }
 
+    /** Parts of one place as the record has them, joined by commas; empty where there are none. */
+    public String asWritten(ExaminationTest test, List<Part> parts) {
+        return parts.stream().map(part -> inRecord(test, part)).collect(Collectors.joining(", "));
+    }
+
+    private static String inRecord(ExaminationTest test, Part part) {
+        if (part instanceof Part.Measured measured) {
+            return number(measured.value()) + " " + measured.unit();
+        }
+        return part instanceof Part.Chosen chosen
+                ? option(test, chosen.key(), chosen.choice())
+                : ((Part.Said) part).text();
+    }
+
     private Line line(ExaminationTest test, Part part) {
         var definition = test.part(part.key());
         String position = part.context().position().isEmpty()
                 ? ""
                 : ", " + part.context().position().replace('-', ' ');
         String label = definition.map(each -> each.label()).orElse(part.key()) + position;
-        if (part instanceof Part.Measured measured) {
-            return new Line(label, number(measured.value()) + " " + measured.unit(), false);
+        if (part instanceof Part.Measured) {
+            return new Line(label, inRecord(test, part), false);
         }
         String choice = part instanceof Part.Chosen chosen ? chosen.choice() : "";
         return ground.content()

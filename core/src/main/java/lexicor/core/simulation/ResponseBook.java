@@ -49,6 +49,8 @@ public final class ResponseBook {
     private static final double UNREAD = 2;
     private static final double ALSO_POSITIVE = 0.15;
     private static final double PART_MORE = 0.01;
+    /** Dearer than anything that is said otherwise than wanted. */
+    private static final double IMPOSSIBLE = 20;
 
     private static final int MOST_ROUNDS = 6;
     private static final int MOST_KEPT = 8;
@@ -57,6 +59,9 @@ public final class ResponseBook {
 
     /** Parts whose answer "none" says that nothing hurts, so that there is no place where it does. */
     private static final List<String> HURTS = List.of("pain", "tender");
+
+    /** Angles of one movement, in the order in which they are passed. */
+    private static final List<String> PASSED = List.of("angle-start", "angle-worst", "angle-end");
 
     /** Of a measure that is compared between the sides and has no usual value: share of its scale on the well side. */
     private static final double WELL_SHARE = 0.1;
@@ -144,6 +149,24 @@ public final class ResponseBook {
                 .filter(each -> read.get(new Key(each.condition(), each.criterion()))
                         != (each.positive() ? Reading.Result.POSITIVE : Reading.Result.NEGATIVE))
                 .count();
+    }
+
+    /** Whether pain along a movement starts before it is worst, and is worst before it is gone. */
+    public static boolean inOrder(List<Part> parts) {
+        double passed = Double.NEGATIVE_INFINITY;
+        for (String key : PASSED) {
+            for (Part part : parts) {
+                if (part instanceof Part.Measured measured
+                        && part.key().equals(key)
+                        && part.context().direction().isEmpty()) {
+                    if (measured.value() < passed) {
+                        return false;
+                    }
+                    passed = measured.value();
+                }
+            }
+        }
+        return true;
     }
 
     /** How a response is read for a condition by a criterion, with the phrase that says why. */
@@ -258,6 +281,7 @@ public final class ResponseBook {
             }
         }
         return cost
+                + (inOrder(parts(slots)) ? 0 : IMPOSSIBLE)
                 + PART_MORE
                         * slots.entrySet().stream()
                                 .filter(slot -> !Objects.equals(base.get(slot.getKey()), slot.getValue()))

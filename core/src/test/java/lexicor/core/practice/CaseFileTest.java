@@ -106,6 +106,13 @@ class CaseFileTest {
     }
 
     @Test
+    void a_file_that_says_only_what_it_must_comes_back_equal() {
+        PracticeCase read = PracticeGrounds.shoulder(52, "subacromial-pain", "onset: slowly, pain-now: 3", "");
+        assertThat(read.occupation()).isEmpty();
+        assertThat(FILE.read("again", FILE.write(read), read.day())).isEqualTo(read);
+    }
+
+    @Test
     void a_truth_that_needs_another_story_is_refused() {
         String slow =
                 WRITTEN.replace("onset: injury", "onset: slowly").replace("supraspinatus-tear", "shoulder-fracture");

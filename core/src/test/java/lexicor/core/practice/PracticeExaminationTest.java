@@ -223,4 +223,28 @@ class PracticeExaminationTest {
                 .extracting(ResponseWords.Line::words)
                 .contains("Full", "90 °");
     }
+
+    @Test
+    void pain_along_a_movement_starts_before_it_is_worst_and_is_gone_after() {
+        for (String truth : List.of("subacromial-pain", "acj", "frozen-shoulder", "cuff-tear-full")) {
+            for (int seed = 1; seed <= 40; seed++) {
+                PracticeCase known =
+                        PracticeGrounds.shoulder(52, truth, "onset: slowly, pain-now: 3", "seed: " + seed + "\n");
+                List<Part> here = new PracticeExamination(PracticeGrounds.SHIPPED, known, List.of())
+                        .examine(TestId.of("sh-arc"), "usual", true)
+                        .here();
+                double passed = 0;
+                for (String key : List.of("angle-start", "angle-worst", "angle-end")) {
+                    for (Part part : here) {
+                        if (part instanceof Part.Measured measured && part.key().equals(key)) {
+                            assertThat(measured.value())
+                                    .as("%s of %s", key, here)
+                                    .isGreaterThanOrEqualTo(passed);
+                            passed = measured.value();
+                        }
+                    }
+                }
+            }
+        }
+    }
 }

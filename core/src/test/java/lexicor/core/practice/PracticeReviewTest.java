@@ -1,6 +1,7 @@
 package lexicor.core.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -10,6 +11,7 @@ import lexicor.core.assessment.AssessedVisit;
 import lexicor.core.assessment.VisitAssessor;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.TestId;
+import lexicor.core.examination.Part;
 import lexicor.core.intake.IntakeFolder;
 import org.junit.jupiter.api.Test;
 
@@ -152,5 +154,58 @@ class PracticeReviewTest {
 
     private static List<PracticeReview.Kind> kinds(PracticeReview review) {
         return review.missed().stream().map(PracticeReview.Missed::kind).toList();
+    }
+
+    private static Part chosen(String key, String choice) {
+        return new Part.Chosen(key, choice, Part.Context.PLAIN);
+    }
+
+    private static PracticeStep.Written written(Part... here) {
+        return new PracticeStep.Written(HAWKINS, List.of(here), List.of());
+    }
+
+    private static WrittenAnswer writtenOf(Object... after) {
+        List<Object> what = new ArrayList<>(List.of(IntakeFolder.RED_FLAGS, HAWKINS));
+        what.addAll(List.of(after));
+        return review(known(""), what.toArray()).turns().get(0).written().orElseThrow();
+    }
+
+    @Test
+    void what_was_written_as_it_was_shown_is_said_to_be_so() {
+        WrittenAnswer same = writtenOf(written(chosen("pain", "familiar"), chosen("site", "outer-arm")));
+        assertThat(same.otherwise()).isEmpty();
+        assertThat(same.turned()).isEmpty();
+    }
+
+    @Test
+    void an_answer_that_was_written_otherwise_says_what_it_turns() {
+        WrittenAnswer none = writtenOf(written(chosen("pain", "none")));
+        assertThat(none.otherwise())
+                .extracting(WrittenAnswer.Otherwise::shown)
+                .contains(List.of(chosen("pain", "familiar")), List.of(chosen("site", "outer-arm")));
+        assertThat(none.otherwise().get(0).written()).containsExactly(chosen("pain", "none"));
+        assertThat(none.turned()).contains(SUBACROMIAL);
+    }
+
+    @Test
+    void what_was_written_last_counts_and_of_another_go_nothing() {
+        PracticeStep.Written right = written(chosen("pain", "familiar"), chosen("site", "outer-arm"));
+        assertThat(writtenOf(written(chosen("pain", "none")), right).otherwise())
+                .isEmpty();
+        PracticeReview again = review(known(""), IntakeFolder.RED_FLAGS, HAWKINS, HAWKINS, right);
+        assertThat(again.turns().get(0).written()).isEmpty();
+        assertThat(again.turns().get(1).written()).isPresent();
+    }
+
+    @Test
+    void only_what_a_test_records_can_be_written_and_only_once_it_was_done() {
+        PracticeExamination begun = new PracticeExamination(GROUND, known(""), List.of());
+        assertThatThrownBy(() -> begun.write(HAWKINS, List.of(), List.of())).hasMessageContaining("was not done");
+        PracticeExamination done =
+                new PracticeExamination(GROUND, known(""), List.of(begun.examine(HAWKINS, "usual", true)));
+        assertThatThrownBy(() -> done.write(HAWKINS, List.of(chosen("pain", "purple")), List.of()))
+                .hasMessageContaining("not an answer for 'pain'");
+        assertThat(done.write(HAWKINS, List.of(chosen("pain", "none")), List.of()))
+                .isEqualTo(written(chosen("pain", "none")));
     }
 }

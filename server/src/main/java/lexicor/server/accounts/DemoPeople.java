@@ -51,6 +51,16 @@ public class DemoPeople {
         return PEOPLE.get(1).name();
     }
 
+    /** That of the student. */
+    public String student() {
+        return PEOPLE.get(2).name();
+    }
+
+    /** That of the steward, who teaches. */
+    public String steward() {
+        return PEOPLE.get(3).name();
+    }
+
     private static SessionJson.DemoPersonJson person(String name, String displayName, Role role) {
         return new SessionJson.DemoPersonJson(name, displayName, PASSWORD, List.of(role));
     }

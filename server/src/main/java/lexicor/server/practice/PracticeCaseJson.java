@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import lexicor.core.examination.Side;
 import lexicor.core.intake.Person;
+import lexicor.server.examinations.record.PartJson;
 
 /**
  * A practice case as the one who practises sees it. Chances are 0..1.
@@ -74,6 +75,7 @@ record PracticeCaseJson(
      *
      * @param way in words; empty for the usual one
      * @param well what the well side answered; empty where it was not done
+     * @param written what one wrote down of it last; absent where one did not
      * @param hurt what the patient says who is hurt for nothing; absent where nobody is
      */
     @Schema(name = "PracticeTestJson")
@@ -85,7 +87,12 @@ record PracticeCaseJson(
             boolean wellFirst,
             List<LineJson> here,
             List<LineJson> well,
+            @Schema(nullable = true) WrittenPartsJson written,
             @Schema(nullable = true) String hurt) {}
+
+    /** Parts of an answer as they were written down. */
+    @Schema(name = "PracticeWrittenPartsJson")
+    record WrittenPartsJson(List<PartJson> here, List<PartJson> well) {}
 
     /** A part of an answer; said by the patient, or seen, felt or measured. */
     @Schema(name = "PracticeLineJson")

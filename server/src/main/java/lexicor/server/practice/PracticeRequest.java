@@ -1,6 +1,7 @@
 package lexicor.server.practice;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
@@ -9,12 +10,15 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import lexicor.core.examination.Part;
 import lexicor.core.practice.PracticeKind;
 import lexicor.core.practice.PracticeStep;
+import lexicor.server.examinations.record.PartJson;
 
 /** What is asked of the practice room. */
 final class PracticeRequest {
 
+    private static final String PARTS = "allowed: at most 40 parts";
     private static final String AT_MOST = "allowed: at most 20000 characters";
 
     private PracticeRequest() {}
@@ -45,6 +49,7 @@ final class PracticeRequest {
      *
      * @param number of the step, from 0: how many there are already
      * @param ask ids of questions
+     * @param write the last answer to a test, as one saw it
      * @param chances own chances by condition, each within 0 and 1
      * @param hint whether somebody asks what to do next
      */
@@ -59,6 +64,8 @@ final class PracticeRequest {
             List<@Size(max = 60, message = "allowed: at most 60 characters") String> ask,
 
             @Schema(nullable = true) TestStep test,
+
+            @Schema(nullable = true) @Valid WriteStep write,
 
             @Schema(nullable = true) @Size(max = 40, message = "allowed: at most 40 conditions")
             Map<@Size(max = 60, message = "allowed: at most 60 characters") String, Double> chances,
@@ -76,6 +83,12 @@ final class PracticeRequest {
                         && each.test().value().equals(test.testId())
                         && each.way().equals(test.way())
                         && each.wellFirst() == test.wellFirst();
+            }
+            if (taken instanceof PracticeStep.Written each) {
+                return write != null
+                        && each.test().value().equals(write.testId())
+                        && each.here().equals(write.partsHere())
+                        && each.well().equals(write.partsOfWell());
             }
             if (taken instanceof PracticeStep.Believed each) {
                 return chances != null
@@ -100,6 +113,27 @@ final class PracticeRequest {
             String way,
 
             boolean wellFirst) {}
+
+    /** What one saw of the last answer to a test: on the side in question, and on the well side. */
+    @Schema(name = "PracticeWriteStep")
+    record WriteStep(
+            @NotBlank(message = "allowed: the id of a test") @Size(max = 60, message = "allowed: at most 60 characters")
+            String testId,
+
+            @NotNull(message = PARTS) @Size(max = 40, message = PARTS)
+            List<@Valid @NotNull(message = PARTS) PartJson> here,
+
+            @NotNull(message = PARTS) @Size(max = 40, message = PARTS)
+            List<@Valid @NotNull(message = PARTS) PartJson> well) {
+
+        List<Part> partsHere() {
+            return here.stream().map(PartJson::toCore).toList();
+        }
+
+        List<Part> partsOfWell() {
+            return well.stream().map(PartJson::toCore).toList();
+        }
+    }
 
     /** The end, going on with care here or sending the patient on at once. */
     @Schema(name = "PracticeEndStep")

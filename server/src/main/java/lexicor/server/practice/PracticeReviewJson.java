@@ -7,10 +7,14 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lexicor.core.catalogue.Catalogue;
+import lexicor.core.catalogue.ExaminationTest;
 import lexicor.core.catalogue.RedFlag;
 import lexicor.core.intake.IntakeFolder;
 import lexicor.core.practice.PracticeExamination;
+import lexicor.core.practice.PracticeGround;
 import lexicor.core.practice.PracticeReview;
+import lexicor.core.practice.ResponseWords;
+import lexicor.core.practice.WrittenAnswer;
 
 /**
  * What a practice case showed. Chances are 0..1, moves in decibans.
@@ -41,6 +45,7 @@ record PracticeReviewJson(
      * A go at a test.
      *
      * @param better a test that clearly promised more a minute; absent where there was none
+     * @param written what was written down of the answer; absent where nothing was
      */
     @Schema(name = "PracticeTurnJson")
     record TurnJson(
@@ -50,7 +55,20 @@ record PracticeReviewJson(
             boolean worthDoing,
             boolean read,
             @Schema(nullable = true) BetterJson better,
+            @Schema(nullable = true) WrittenJson written,
             List<MoveJson> moves) {}
+
+    /**
+     * What was written down, beside what the patient showed.
+     *
+     * @param turned names of conditions for which it reads otherwise
+     */
+    @Schema(name = "PracticeWrittenJson")
+    record WrittenJson(List<OtherwiseJson> otherwise, List<String> turned) {}
+
+    /** A part that was written otherwise, in words; {@code written} is empty where it was left out. */
+    @Schema(name = "PracticeOtherwiseJson")
+    record OtherwiseJson(String label, boolean well, String shown, String written) {}
 
     /** Another test; {@code times} as much a minute it promised, absent where this one promised nothing. */
     @Schema(name = "PracticeBetterJson")
@@ -100,7 +118,8 @@ record PracticeReviewJson(
         }
     }
 
-    static PracticeReviewJson of(PracticeReview review, PracticeExamination examination, Catalogue catalogue) {
+    static PracticeReviewJson of(PracticeReview review, PracticeExamination examination, PracticeGround ground) {
+        Catalogue catalogue = ground.catalogue();
         Map<String, String> flags = catalogue.redFlagsOf(examination.known().region()).stream()
                 .collect(Collectors.toMap(RedFlag::id, RedFlag::sign));
         return new PracticeReviewJson(
@@ -120,7 +139,7 @@ record PracticeReviewJson(
                                         .map(test -> catalogue.test(test).shortName())
                                         .toList()))
                         .toList(),
-                review.turns().stream().map(turn -> turn(turn, catalogue)).toList(),
+                review.turns().stream().map(turn -> turn(turn, ground)).toList(),
                 review.couldStop().orElse(null),
                 review.claims().stream()
                         .map(claim -> new ClaimJson(
@@ -142,7 +161,8 @@ record PracticeReviewJson(
                 ScoreJson.of(review.claims()));
     }
 
-    private static TurnJson turn(PracticeReview.Turn turn, Catalogue catalogue) {
+    private static TurnJson turn(PracticeReview.Turn turn, PracticeGround ground) {
+        Catalogue catalogue = ground.catalogue();
         return new TurnJson(
                 turn.test().value(),
                 catalogue.test(turn.test()).shortName(),
@@ -157,6 +177,9 @@ record PracticeReviewJson(
                                         ? null
                                         : better.bits() / better.seconds() / (turn.bits() / turn.seconds())))
                         .orElse(null),
+                turn.written()
+                        .map(written -> written(catalogue.test(turn.test()), written, ground))
+                        .orElse(null),
                 turn.moves().stream()
                         .map(move -> new MoveJson(
                                 move.condition().value(),
@@ -167,6 +190,23 @@ record PracticeReviewJson(
                                 move.weighedAfter(),
                                 move.own(),
                                 move.weighed()))
+                        .toList());
+    }
+
+    private static WrittenJson written(ExaminationTest test, WrittenAnswer written, PracticeGround ground) {
+        ResponseWords words = new ResponseWords(ground);
+        return new WrittenJson(
+                written.otherwise().stream()
+                        .map(each -> new OtherwiseJson(
+                                words.lines(test, each.shown()).get(0).label(),
+                                each.well(),
+                                words.asWritten(test, each.shown()),
+                                words.asWritten(test, each.written())))
+                        .toList(),
+                written.turned().stream()
+                        .map(condition ->
+                                ground.catalogue().condition(condition).shortName())
+                        .sorted()
                         .toList());
     }
 }

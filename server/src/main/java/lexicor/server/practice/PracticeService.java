@@ -27,6 +27,7 @@ import lexicor.core.practice.PracticeReview;
 import lexicor.core.practice.PracticeStep;
 import lexicor.core.source.SourceException;
 import lexicor.server.audit.CurrentUser;
+import lexicor.server.examinations.record.PartJson;
 import lexicor.server.problems.BadInput;
 import lexicor.server.problems.Conflict;
 import lexicor.server.problems.KnownRegion;
@@ -43,6 +44,9 @@ class PracticeService {
     private static final int MOST_STEPS = 400;
 
     private static final int MOST_OPEN = 30;
+    /** Characters of a step as it is kept. */
+    private static final int LONGEST_STEP = 8000;
+
     private static final String FILE = "case";
 
     private final PracticeGroundKeeper grounds;
@@ -177,7 +181,11 @@ class PracticeService {
             throw new Conflict("This case has " + steps + " steps. End it.");
         }
         PracticeStep step = step(now, request);
-        if (!store.add(id, steps, json.writeValueAsString(StepJson.of(step)), clock.instant())) {
+        String body = json.writeValueAsString(StepJson.of(step));
+        if (body.length() > LONGEST_STEP) {
+            throw new BadInput("write", "is too much for one test; allowed: " + LONGEST_STEP + " characters as kept");
+        }
+        if (!store.add(id, steps, body, clock.instant())) {
             return mine(id);
         }
         Worked after = mine(id);
@@ -187,25 +195,36 @@ class PracticeService {
             store.end(
                     id,
                     clock.instant(),
-                    json.writeValueAsString(PracticeReviewJson.of(review, after.examination(), catalogue)));
+                    json.writeValueAsString(PracticeReviewJson.of(
+                            review, after.examination(), after.ground().patients())));
             return mine(id);
         }
         return after;
     }
 
     private PracticeStep step(Worked now, PracticeRequest.Step request) {
-        long kinds = Stream.of(request.ask(), request.test(), request.chances(), request.hint(), request.end())
+        long kinds = Stream.of(
+                        request.ask(),
+                        request.test(),
+                        request.write(),
+                        request.chances(),
+                        request.hint(),
+                        request.end())
                 .filter(each -> each != null)
                 .count();
         if (kinds != 1) {
             throw new BadInput(
-                    "number", "the step says " + kinds + " things; allowed: one of ask, test, chances, hint, end");
+                    "number",
+                    "the step says " + kinds + " things; allowed: one of ask, test, write, chances, hint, end");
         }
         if (request.ask() != null) {
             return allowed("ask", () -> now.examination().ask(request.ask()));
         }
         if (request.test() != null) {
             return examined(now, request.test());
+        }
+        if (request.write() != null) {
+            return written(now, request.write());
         }
         if (request.chances() != null) {
             return believed(now, request.chances());
@@ -222,6 +241,24 @@ class PracticeService {
         }
         return allowed(
                 "test.way", () -> now.examination().examine(TestId.of(test.testId()), test.way(), test.wellFirst()));
+    }
+
+    private static PracticeStep written(Worked now, PracticeRequest.WriteStep write) {
+        oneValueEach("write.here", write.here());
+        oneValueEach("write.well", write.well());
+        return allowed(
+                "write",
+                () -> now.examination().write(TestId.of(write.testId()), write.partsHere(), write.partsOfWell()));
+    }
+
+    private static void oneValueEach(String field, List<PartJson> parts) {
+        for (int i = 0; i < parts.size(); i++) {
+            if (!parts.get(i).oneValue()) {
+                throw new BadInput(
+                        field + "[" + i + "]",
+                        "says not one thing; allowed: a choice, a measure with its unit, or words");
+            }
+        }
     }
 
     private PracticeStep believed(Worked now, Map<String, Double> chances) {

@@ -22,6 +22,7 @@ import lexicor.core.practice.PracticeExamination;
 import lexicor.core.practice.PracticeGround;
 import lexicor.core.practice.PracticeStep;
 import lexicor.core.practice.ResponseWords;
+import lexicor.server.examinations.record.PartJson;
 import lexicor.server.words.Words;
 import org.springframework.stereotype.Component;
 
@@ -250,6 +251,16 @@ class PracticeWriter {
                         each.wellFirst(),
                         lines(words, test, each.here()),
                         lines(words, test, each.well()),
+                        examination
+                                .written(s)
+                                .map(written -> new PracticeCaseJson.WrittenPartsJson(
+                                        written.here().stream()
+                                                .map(PartJson::of)
+                                                .toList(),
+                                        written.well().stream()
+                                                .map(PartJson::of)
+                                                .toList()))
+                                .orElse(null),
                         each.hurt().map(why -> ground.content().hurt().get(why)).orElse(null)));
             }
         }

@@ -43,13 +43,29 @@ class DemoClinicTest {
         assertThat(list()).isEqualTo(before);
     }
 
+    @Test
+    @WithMockUser(username = "brook", roles = "STUDENT")
+    void the_student_has_examined_invented_patients_and_is_in_a_class() throws Exception {
+        JsonNode cases = read("/api/practice/cases");
+        assertThat(cases).hasSize(4).allMatch(each -> each.get("ended").asBoolean());
+        assertThat(read("/api/practice/classes")).hasSize(1);
+        JsonNode review = read("/api/practice/cases/" + cases.get(0).get("id").asString() + "/review");
+        assertThat(review.get("turns")).isNotEmpty().allSatisfy(turn -> {
+            assertThat(turn.at("/written/otherwise")).isEmpty();
+            assertThat(turn.get("moves")).isNotEmpty();
+        });
+    }
+
     private JsonNode list() throws Exception {
         return cases().get("lines");
     }
 
     private JsonNode cases() throws Exception {
+        return read("/api/cases");
+    }
+
+    private JsonNode read(String path) throws Exception {
         return JsonMapper.shared()
-                .readTree(
-                        server.get().uri("/api/cases").exchange().getResponse().getContentAsString());
+                .readTree(server.get().uri(path).exchange().getResponse().getContentAsString());
     }
 }

@@ -116,10 +116,15 @@ class PracticeApiTest {
         student.post(CASES + "/" + id + "/steps", Map.of("number", 1, "chances", Map.of("acj", 0.5)), 409);
         step(id, 2, "ask", List.of("onset"));
         step(id, 2, "ask", List.of("onset"));
-        step(id, 3, "hint", true);
-        step(id, 3, "hint", true);
-        step(id, 4, "end", Map.of("referred", false));
-        step(id, 4, "end", Map.of("referred", false));
+        Map<String, Object> write = Map.of(
+                "testId", "sh-neer", "here", List.of(Map.of("key", "pain", "choice", "none")), "well", List.of());
+        step(id, 3, "write", write);
+        JsonNode written = step(id, 3, "write", write);
+        assertThat(written.at("/tests/0/written/here/0/choice").asString()).isEqualTo("none");
+        step(id, 4, "hint", true);
+        step(id, 4, "hint", true);
+        step(id, 5, "end", Map.of("referred", false));
+        step(id, 5, "end", Map.of("referred", false));
     }
 
     @Test
@@ -160,6 +165,9 @@ class PracticeApiTest {
                 "{\"number\": 0, \"ask\": [\"horoscope\"]} | ask",
                 "{\"number\": 0, \"test\": {\"testId\": \"no-test\", \"way\": \"usual\", \"wellFirst\": true}} | test.testId",
                 "{\"number\": 0, \"test\": {\"testId\": \"sh-neer\", \"way\": \"upside-down\", \"wellFirst\": true}} | test.way",
+                "{\"number\": 0, \"write\": {\"testId\": \"sh-neer\", \"here\": [], \"well\": []}} | write",
+                "{\"number\": 0, \"write\": {\"testId\": \"sh-neer\", \"here\": [{\"key\": \"pain\"}], \"well\": []}} | write.here[0]",
+                "{\"number\": 0, \"write\": {\"testId\": \"sh-neer\", \"well\": []}} | write.here",
                 "{\"number\": 0, \"chances\": {\"no-condition\": 0.5}} | chances.no-condition",
                 "{\"number\": 0, \"chances\": {\"acj\": 1}} | chances.acj",
                 "{\"hint\": true} | number"
