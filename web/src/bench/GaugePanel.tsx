@@ -1,11 +1,10 @@
 import { useState } from "react";
 import { EVERY, type InstrumentKind, type Sample, StandInPanel, useEfforts, useStatus } from "../devices";
-import { type Attempt, measure, otherSide, type Side, type Test } from "../record";
+import { type Attempt, measure, type Measured, otherSide, type Side, type Test } from "../record";
 import type { Schemas } from "../shared/api/client";
 import { capital, decimal, force as inWords, KILOGRAM, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { MeasureField } from "./MeasureField";
-import type { Measured } from "./useRecording";
 
 interface GaugePanelProps {
   test: Test;

@@ -1,11 +1,10 @@
 import { useState } from "react";
 import { StandInPanel, useEfforts, useStatus } from "../devices";
-import { type Attempt, choices, measure, otherSide, type Side, type Test } from "../record";
+import { type Attempt, choices, measure, type Measured, otherSide, type Side, type Test } from "../record";
 import { capital, sideWord } from "../shared/format";
 import { Button } from "../shared/ui/Button";
 import { byEyeOn } from "./byEye";
 import { MeasureField } from "./MeasureField";
-import type { Measured } from "./useRecording";
 
 interface MeasureTableProps {
   test: Test;

@@ -4,9 +4,9 @@ import {
   type Attempt,
   attempt as newAttempt,
   choices,
-  type Context,
   latestAttempt,
   leftOut,
+  type Measured,
   move,
   nextTry,
   nothing,
@@ -17,7 +17,7 @@ import {
   type Side,
   type Test,
   undo,
-  withMeasure,
+  withMeasures,
   withWhole,
 } from "../record";
 import type { Schemas } from "../shared/api/client";
@@ -27,14 +27,6 @@ import { usePickedWays } from "./usePickedWays";
 import type { Standing } from "./useStanding";
 
 const USUAL = "usual";
-
-/** One measure. */
-export interface Measured {
-  key: string;
-  value: number;
-  unit: string;
-  context?: Context;
-}
 
 /** What is recorded of the test at hand, and what can be recorded. */
 export interface Recording {
@@ -149,11 +141,7 @@ export function useRecording(live: LiveExamination, standing: Standing, states: 
       recordNow(involved, withWhole(here?.parts ?? [], parts));
     },
     measure: (side, ...measures) => {
-      const before = latestAttempt(state, test.id, side)?.parts ?? [];
-      recordNow(
-        side,
-        measures.reduce((parts, each) => withMeasure(parts, each.key, each.value, each.unit, each.context), before),
-      );
+      recordNow(side, withMeasures(latestAttempt(state, test.id, side)?.parts ?? [], measures));
     },
     nothingBoth: () => {
       const attempts = [...left().flatMap(both), ...wellSidesMissing()];

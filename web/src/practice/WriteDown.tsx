@@ -9,7 +9,7 @@ import {
   type Side,
   type Test,
   withChoice,
-  withMeasure,
+  withMeasures,
   withWhole,
 } from "../record";
 import { sideWord } from "../shared/format";
@@ -45,13 +45,7 @@ export function WriteDown({ test, practising }: { test: Test; practising: Practi
       record(involved, withWhole(written.here, parts));
     },
     measure: (side, ...measures) => {
-      record(
-        side,
-        measures.reduce(
-          (parts, each) => withMeasure(parts, each.key, each.value, each.unit, each.context),
-          side === involved ? written.here : written.well,
-        ),
-      );
+      record(side, withMeasures(side === involved ? written.here : written.well, measures));
     },
   };
   const quality = qualities(test);

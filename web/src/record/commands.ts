@@ -143,6 +143,22 @@ export function withMeasure(
   return [...without(taken(parts), key, context), { key, measure, unit, ...context }];
 }
 
+/** One measure. */
+export interface Measured {
+  key: string;
+  value: number;
+  unit: string;
+  context?: Context;
+}
+
+/** The parts with measures set that came at once. */
+export function withMeasures(parts: readonly Part[], measures: readonly Measured[]): Part[] {
+  return measures.reduce<Part[]>(
+    (all, each) => withMeasure(all, each.key, each.value, each.unit, each.context),
+    [...parts],
+  );
+}
+
 /** The parts without one of them. */
 export function without(parts: readonly Part[], key: string, context: Context = {}): Part[] {
   return parts.filter((part) => part.key !== key || !inContext(part, context));

@@ -4,6 +4,7 @@ export {
   attempt,
   isArcAngle,
   leftOut,
+  type Measured,
   move,
   nextTry,
   nothing,
@@ -15,6 +16,7 @@ export {
   undo,
   withChoice,
   withMeasure,
+  withMeasures,
   withRemark,
   withWhole,
 } from "./commands";

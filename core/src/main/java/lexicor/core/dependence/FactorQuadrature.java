@@ -64,24 +64,23 @@ public final class FactorQuadrature {
 
     private final double[] shifts;
     private final double rest;
-    /** By value of the wider factor, then of the group's; empty where the two are the same. */
+    /** By value of the group's factor, then of the wider one; the identity where the two are the same. */
     private final double[][] weights;
-    /** By value of the group's factor, then of the wider one. */
-    private final double[][] byInner;
 
+    private final boolean same;
     private final int outer;
 
     private FactorQuadrature(double rho, double link, Rule rule) {
         double shared = Math.min(link, rho);
         rest = Math.sqrt(1 - rho);
         outer = rule.outer();
-        if (rho - shared < 1e-9) {
-            weights = new double[0][];
+        same = rho - shared < 1e-9;
+        if (same) {
             shifts = new double[outer];
             for (int v = 0; v < outer; v++) {
                 shifts[v] = Math.sqrt(rho) * rule.wider(v) / rest;
             }
-            byInner = MatrixUtils.createRealIdentityMatrix(outer).getData();
+            weights = MatrixUtils.createRealIdentityMatrix(outer).getData();
             return;
         }
         double slope = Math.sqrt(shared / rho);
@@ -89,23 +88,22 @@ public final class FactorQuadrature {
         double step = Math.min(rule.mostStep, Math.min(rule.ofAnswer * rest / Math.sqrt(rho), rule.ofKernel * spread));
         int inner = (int) Math.ceil(2 * rule.innerEdge / step) + 1;
         shifts = new double[inner];
-        weights = new double[outer][inner];
+        weights = new double[inner][];
         for (int w = 0; w < inner; w++) {
             shifts[w] = -rule.innerEdge + 2 * rule.innerEdge * w / (inner - 1);
         }
-        for (int v = 0; v < outer; v++) {
-            fill(weights[v], slope * rule.wider(v), spread, 2 * rule.innerEdge / (inner - 1));
-        }
         for (int w = 0; w < inner; w++) {
+            weights[w] = weights(shifts[w], rule, slope, spread, 2 * rule.innerEdge / (inner - 1));
             shifts[w] *= Math.sqrt(rho) / rest;
         }
-        byInner = MatrixUtils.createRealMatrix(weights).transpose().getData();
     }
 
-    private void fill(double[] row, double centre, double spread, double step) {
-        for (int w = 0; w < row.length; w++) {
-            row[w] = Math.exp(Normal.logDensity((shifts[w] - centre) / spread)) / spread * step;
+    private static double[] weights(double value, Rule rule, double slope, double spread, double step) {
+        double[] row = new double[rule.outer()];
+        for (int v = 0; v < row.length; v++) {
+            row[v] = Math.exp(Normal.logDensity((value - slope * rule.wider(v)) / spread)) / spread * step;
         }
+        return row;
     }
 
     public static FactorQuadrature of(double rho, double link, Rule rule) {
@@ -141,28 +139,21 @@ public final class FactorQuadrature {
 
     /** The mean over the group's factor at each value of the wider one. */
     public double[] at(double[] product) {
-        if (weights.length == 0) {
+        if (same) {
             return product.clone();
         }
         double[] profile = new double[outer];
-        into(product, profile);
-        return profile;
-    }
-
-    /** The same into an array of {@link Rule#outer()} numbers. */
-    private void into(double[] product, double[] profile) {
-        for (int v = 0; v < outer; v++) {
-            double[] row = weights[v];
-            double sum = 0;
-            for (int w = 0; w < row.length; w++) {
-                sum += row[w] * product[w];
+        for (int w = 0; w < product.length; w++) {
+            double[] row = weights[w];
+            for (int v = 0; v < outer; v++) {
+                profile[v] += row[v] * product[w];
             }
-            profile[v] = sum;
         }
+        return profile;
     }
 
     /** What one value of the group's factor counts for in the mean at each value of the wider one. */
     public double[] weights(int inner) {
-        return byInner[inner];
+        return weights[inner];
     }
 }

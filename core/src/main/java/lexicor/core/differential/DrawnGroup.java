@@ -36,14 +36,8 @@ final class DrawnGroup {
 
     /** Which of the combinations a state has; a new one is added. */
     int place(boolean[] state) {
-        List<Integer> combination =
-                members.stream().map(each -> each.place(state)).toList();
-        int place = combinations.indexOf(combination);
-        if (place < 0) {
-            combinations.add(combination);
-            place = combinations.size() - 1;
-        }
-        return place;
+        return DrawnShares.place(
+                combinations, members.stream().map(each -> each.place(state)).toList());
     }
 
     int combinations() {

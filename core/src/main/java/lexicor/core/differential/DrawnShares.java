@@ -30,13 +30,16 @@ final class DrawnShares {
 
     /** Which of the sets of targets a state has; a new one is added. */
     int place(boolean[] state) {
-        long mask = modelled.mask(state);
-        int place = masks.indexOf(mask);
+        return place(masks, modelled.mask(state));
+    }
+
+    /** The place of something in a list; what is new is added at its end. */
+    static <T> int place(List<T> known, T wanted) {
+        int place = known.indexOf(wanted);
         if (place < 0) {
-            masks.add(mask);
-            place = masks.size() - 1;
+            known.add(wanted);
         }
-        return place;
+        return place < 0 ? known.size() - 1 : place;
     }
 
     /** Sets of targets that matter. */

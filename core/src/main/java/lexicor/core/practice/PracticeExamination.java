@@ -24,7 +24,6 @@ import lexicor.core.examination.Part;
 import lexicor.core.examination.Reading;
 import lexicor.core.examination.ResponseCheck;
 import lexicor.core.examination.ResponseReader;
-import lexicor.core.examination.Side;
 import lexicor.core.examination.StopRules;
 import lexicor.core.examination.TestReading;
 import lexicor.core.findings.Assumptions;
@@ -179,7 +178,7 @@ public final class PracticeExamination {
             throw new IllegalArgumentException("test '" + id + "' was not done; allowed: a test that was");
         }
         Stream.of(here, well)
-                .flatMap(parts -> ResponseCheck.faults(catalogue.test(id), attempt(id, known.side(), parts)).stream())
+                .flatMap(parts -> ResponseCheck.faults(catalogue.test(id), attempt(id, parts)).stream())
                 .findFirst()
                 .ifPresent(fault -> {
                     throw new IllegalArgumentException(fault.field() + ": " + fault.message());
@@ -202,8 +201,8 @@ public final class PracticeExamination {
         return written;
     }
 
-    private static Attempt attempt(TestId test, Side side, List<Part> parts) {
-        return new Attempt(new UUID(1, 0), test, USUAL, side, 1, Set.of(), parts);
+    private Attempt attempt(TestId test, List<Part> parts) {
+        return new Attempt(new UUID(1, 0), test, USUAL, known.side(), 1, Set.of(), parts);
     }
 
     /** Why doing a test now hurts for nothing; empty where it does not. */

@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import lexicor.core.assessment.AssessedVisit;
 import lexicor.core.assessment.VisitAssessor;
 import lexicor.core.catalogue.Catalogue;
@@ -101,24 +100,22 @@ class PracticeDemo implements SmartInitializingSingleton {
         String text = new CaseFile(ground)
                 .write(new CaseMaker(ground)
                         .make(demo.region(), Optional.of(demo.kind()), demo.seed(), LocalDate.now(clock)));
-        UUID id = practice.begin(new PracticeRequest.Written(text, PracticeRow.Showing.AT_END))
-                .row()
-                .id();
-        step(id, ask(practice.mine(id).examination().questions()));
-        Map<ConditionId, Double> start = chances(practice.mine(id));
+        PracticeService.Worked now = practice.begin(new PracticeRequest.Written(text, PracticeRow.Showing.AT_END));
+        now = step(now, ask(now.examination().questions()));
+        Map<ConditionId, Double> start = chances(now);
         List<ConditionId> followed = start.entrySet().stream()
                 .sorted(Map.Entry.<ConditionId, Double>comparingByValue().reversed())
                 .limit(FOLLOWED)
                 .map(Map.Entry::getKey)
                 .toList();
-        step(id, believe(followed, start, start));
-        demo.tests().forEach(each -> {
-            step(id, test(each));
-            step(id, write(practice.mine(id).examination()));
-            step(id, believe(followed, start, chances(practice.mine(id))));
-        });
-        boolean flagged = practice.mine(id).examination().flagged();
-        step(id, new PracticeRequest.Step(0, null, null, null, null, null, new PracticeRequest.EndStep(flagged)));
+        now = step(now, believe(followed, start, start));
+        for (String test : demo.tests()) {
+            now = step(now, test(test));
+            now = step(now, write(now.examination()));
+            now = step(now, believe(followed, start, chances(now)));
+        }
+        boolean flagged = now.examination().flagged();
+        step(now, new PracticeRequest.Step(0, null, null, null, null, null, new PracticeRequest.EndStep(flagged)));
     }
 
     private Map<ConditionId, Double> chances(PracticeService.Worked worked) {
@@ -128,12 +125,18 @@ class PracticeDemo implements SmartInitializingSingleton {
         return ground.weighing().chances(visit.visit(), visit.readings());
     }
 
-    private void step(UUID id, PracticeRequest.Step step) {
-        int number = practice.mine(id).examination().steps().size();
-        practice.step(
-                id,
+    /** Takes a step, under its number. */
+    private PracticeService.Worked step(PracticeService.Worked now, PracticeRequest.Step step) {
+        return practice.step(
+                now.row().id(),
                 new PracticeRequest.Step(
-                        number, step.ask(), step.test(), step.write(), step.chances(), step.hint(), step.end()));
+                        now.examination().steps().size(),
+                        step.ask(),
+                        step.test(),
+                        step.write(),
+                        step.chances(),
+                        step.hint(),
+                        step.end()));
     }
 
     private static PracticeRequest.Step ask(List<String> questions) {
