@@ -111,11 +111,11 @@ public record Catalogue(
     public List<TestId> beyondRoutine(String region) {
         Routine routine = routine(region);
         Set<TestId> order = Set.copyOf(routine.order());
+        Set<ConditionId> conditions = Set.copyOf(routine.conditions());
         return tests.values().stream()
                 .filter(test -> !order.contains(test.id()))
                 .filter(test -> test.region().equals(region)
-                        || test.reads().stream()
-                                .anyMatch(reads -> routine.conditions().contains(reads.condition())))
+                        || test.reads().stream().anyMatch(reads -> conditions.contains(reads.condition())))
                 .map(ExaminationTest::id)
                 .toList();
     }

@@ -1,6 +1,9 @@
 package lexicor.core.dependence;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lexicor.core.catalogue.Catalogue;
@@ -13,9 +16,15 @@ import lexicor.core.evidence.Evidence;
 public final class Correlations {
 
     private final Map<String, Correlation> byGroup;
+    private final Map<TestId, List<Correlation>> byTest = new HashMap<>();
 
     private Correlations(Map<String, Correlation> byGroup) {
         this.byGroup = byGroup;
+        byGroup.values()
+                .forEach(each -> each.group()
+                        .tests()
+                        .forEach(test -> byTest.computeIfAbsent(test, id -> new ArrayList<>())
+                                .add(each)));
     }
 
     /** As the content has it. */
@@ -60,10 +69,9 @@ public final class Correlations {
 
     /** The correlation of the group in which a test stands for a condition; empty where it stands alone. */
     public Optional<Correlation> of(TestId test, ConditionId condition) {
-        return byGroup.values().stream()
-                .filter(each -> each.group().tests().contains(test)
-                        && (each.group().conditions().isEmpty()
-                                || each.group().conditions().contains(condition)))
+        return byTest.getOrDefault(test, List.of()).stream()
+                .filter(each -> each.group().conditions().isEmpty()
+                        || each.group().conditions().contains(condition))
                 .findFirst();
     }
 }

@@ -16,6 +16,7 @@ public final class Forest {
     private static final int NONE = -1;
 
     private final List<String> ids;
+    private final Map<String, Integer> places = new HashMap<>();
     private final int[] parents;
     private final int[] roots;
     private final int[] depths;
@@ -30,7 +31,6 @@ public final class Forest {
     public Forest(List<String> ids, List<String> within) {
         this.ids = List.copyOf(ids);
         int size = ids.size();
-        Map<String, Integer> places = new HashMap<>();
         for (int c = 0; c < size; c++) {
             if (places.put(ids.get(c), c) != null) {
                 throw new IllegalArgumentException("condition " + ids.get(c) + " stands twice");
@@ -80,7 +80,7 @@ public final class Forest {
 
     /** The place of a condition; -1 where it is unknown. */
     public int place(String id) {
-        return ids.indexOf(id);
+        return places.getOrDefault(id, NONE);
     }
 
     /** The condition that it lies directly within; -1 where it is the widest. */

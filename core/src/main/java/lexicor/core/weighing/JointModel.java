@@ -220,12 +220,12 @@ public final class JointModel {
 
     /** Where a condition stands, 0..1. */
     public double now(ConditionId condition) {
-        return differential.now()[ids.indexOf(condition)];
+        return differential.now()[place(condition)];
     }
 
     /** Where it started, once no narrower condition starts above it. */
     double start(ConditionId condition) {
-        return differential.starts()[ids.indexOf(condition)];
+        return differential.starts()[place(condition)];
     }
 
     /** Plausible log odds by condition. */
@@ -349,7 +349,7 @@ public final class JointModel {
 
     /** The place of a condition in what is told of pairs. */
     public int place(ConditionId condition) {
-        return ids.indexOf(condition);
+        return forest.place(condition.value());
     }
 
     private Stream<Finding> open(Map<ConditionId, WeightedFinding> loads) {

@@ -3,9 +3,11 @@ package lexicor.core.weighing;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import lexicor.core.catalogue.Catalogue;
 import lexicor.core.catalogue.Cluster;
 import lexicor.core.catalogue.Condition;
@@ -309,8 +311,9 @@ final class VisitWeighing {
     }
 
     private Tally tally(Condition condition) {
-        List<TestId> battery = new ArrayList<>(catalogue.routine(visit.region()).order());
-        done.keySet().stream().filter(test -> !battery.contains(test)).forEach(battery::add);
+        Set<TestId> battery =
+                new LinkedHashSet<>(catalogue.routine(visit.region()).order());
+        battery.addAll(done.keySet());
         int positives = 0;
         int counted = 0;
         int size = 0;
