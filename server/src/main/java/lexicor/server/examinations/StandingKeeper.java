@@ -2,6 +2,7 @@ package lexicor.server.examinations;
 
 import jakarta.annotation.PreDestroy;
 import java.util.UUID;
+import java.util.function.BooleanSupplier;
 import lexicor.server.cases.CaseService;
 import lexicor.server.disk.DiskRoom;
 import lexicor.server.examinations.planning.TestLaps;
@@ -56,11 +57,15 @@ class StandingKeeper {
     }
 
     /** Makes the summaries anew that are behind the record, the latest first. */
-    synchronized void settle() {
+    void settle() {
+        settle(() -> true);
+    }
+
+    private synchronized void settle(BooleanSupplier goOn) {
         if (!room.isThere()) {
             return; // the list tells what it told before
         }
-        cases.behind(MOST).forEach(this::sum);
+        cases.behind(MOST).stream().takeWhile(id -> goOn.getAsBoolean()).forEach(this::sum);
     }
 
     private void sum(UUID id) {

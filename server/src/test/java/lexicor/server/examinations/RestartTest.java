@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
 import lexicor.core.catalogue.TestId;
 import lexicor.server.LexicorApplication;
 import lexicor.server.examinations.record.CommandJson;
@@ -16,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.scheduling.annotation.Scheduled;
 
 /** The record on the disk outlives the server. */
 class RestartTest {
@@ -49,8 +52,41 @@ class RestartTest {
         }
     }
 
-    private ConfigurableApplicationContext start() {
+    /** Work by the clock that takes a moment, as a copy of the record does. */
+    static class Copying {
+
+        private final CountDownLatch begun = new CountDownLatch(1);
+        private final CountDownLatch never = new CountDownLatch(1);
+        private volatile boolean interrupted;
+
+        @Scheduled(fixedDelay = 1)
+        void copy() {
+            begun.countDown();
+            try {
+                interrupted |= never.await(500, TimeUnit.MILLISECONDS);
+            } catch (InterruptedException stopped) {
+                interrupted = true;
+            }
+        }
+    }
+
+    @Test
+    void what_runs_by_the_clock_is_not_interrupted_when_the_server_stops() throws InterruptedException {
+        Copying copying;
+        try (ConfigurableApplicationContext server = start(Copying.class)) {
+            copying = server.getBean(Copying.class);
+            assertThat(copying.begun.await(20, TimeUnit.SECONDS)).isTrue();
+        }
+        assertThat(copying.interrupted).isFalse();
+    }
+
+    private ConfigurableApplicationContext start(Class<?>... more) {
         return new SpringApplicationBuilder(LexicorApplication.class)
-                .run("--server.port=0", "--lexicor.data=" + data, "--lexicor.demo=false");
+                .sources(more)
+                .run(
+                        "--server.port=0",
+                        "--lexicor.data=" + data,
+                        "--lexicor.demo=false",
+                        "--spring.lifecycle.timeout-per-shutdown-phase=50ms");
     }
 }

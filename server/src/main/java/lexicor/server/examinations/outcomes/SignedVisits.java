@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.function.BooleanSupplier;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.catalogue.ConditionId;
 import lexicor.core.catalogue.CriterionId;
@@ -124,12 +125,16 @@ class SignedVisits {
     }
 
     /** Reads what was signed since. */
-    synchronized void settle() {
+    void settle() {
+        settle(() -> true);
+    }
+
+    private synchronized void settle(BooleanSupplier goOn) {
         List<UUID> unread;
         do {
             unread = room.isThere() ? database.queryForList(BEHIND, UUID.class) : List.of();
-            unread.forEach(this::read);
-        } while (unread.size() == MOST);
+            unread.stream().takeWhile(id -> goOn.getAsBoolean()).forEach(this::read);
+        } while (unread.size() == MOST && goOn.getAsBoolean());
     }
 
     private void read(UUID id) {
