@@ -22,6 +22,9 @@ import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import lexicor.server.database.CopyFault;
+import lexicor.server.database.RecordCopy;
+import lexicor.server.database.Schema;
 import net.lingala.zip4j.ZipFile;
 import net.lingala.zip4j.exception.ZipException;
 import net.lingala.zip4j.model.FileHeader;
@@ -80,24 +83,42 @@ public final class BackupArchive {
      */
     public static Taken write(Connection record, Instant at, Path file, Optional<char[]> passphrase) {
         return inFolderBeside(file, work -> {
-            Path copied = work.resolve("copied.zip");
-            try (PreparedStatement backup = record.prepareStatement("backup to ?")) {
-                backup.setString(1, copied.toString());
-                backup.execute();
-            } catch (SQLException fault) {
+            try {
+                if (Schema.of(record) == Schema.H2) {
+                    copyFile(record, work);
+                } else {
+                    copyRows(record, work);
+                }
+            } catch (SQLException | CopyFault fault) {
                 throw new BackupFault("The record could not be copied: " + fault.getMessage(), fault);
             }
-            try (ZipFile zip = new ZipFile(copied.toFile())) {
-                FileHeader database = zip.getFileHeaders().stream()
-                        .filter(each -> each.getFileName().endsWith(".mv.db"))
-                        .findFirst()
-                        .orElseThrow(() -> new BackupFault("The database copied nothing."));
-                extract(zip, database, work.resolve(RecordDatabase.FILE), MOST_RECORD);
-            }
-            Files.delete(copied);
             Path database = work.resolve(RecordDatabase.FILE);
             return pack(work, new Manifest(FORMAT, at, sum(database), contents(work)), file, passphrase);
         });
+    }
+
+    /** The embedded database copies its own file. */
+    private static void copyFile(Connection record, Path work) throws SQLException, IOException {
+        Path copied = work.resolve("copied.zip");
+        try (PreparedStatement backup = record.prepareStatement("backup to ?")) {
+            backup.setString(1, copied.toString());
+            backup.execute();
+        }
+        try (ZipFile zip = new ZipFile(copied.toFile())) {
+            FileHeader database = zip.getFileHeaders().stream()
+                    .filter(each -> each.getFileName().endsWith(".mv.db"))
+                    .findFirst()
+                    .orElseThrow(() -> new BackupFault("The database copied nothing."));
+            extract(zip, database, work.resolve(RecordDatabase.FILE), MOST_RECORD);
+        }
+        Files.delete(copied);
+    }
+
+    /** Of a server database the copy is made row by row, in a file of the embedded one. */
+    private static void copyRows(Connection record, Path work) throws SQLException {
+        try (Connection copy = RecordDatabase.make(work)) {
+            RecordCopy.copy(record, copy);
+        }
     }
 
     /** Puts a copy into another file, encrypted where there is a passphrase, as {@link #write} does with a record. */

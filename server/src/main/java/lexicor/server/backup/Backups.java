@@ -47,7 +47,7 @@ class Backups {
         this.runs = runs;
         this.folder = BackupFolder.of(Path.of(data));
         this.clock = clock;
-        this.byItself = !demo && address.startsWith("jdbc:h2:file:");
+        this.byItself = !demo && !address.startsWith("jdbc:h2:mem:");
     }
 
     BackupPlan plan() {

@@ -5,6 +5,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Locale;
+import lexicor.server.database.Schema;
 
 /**
  * How much a record holds.
@@ -16,8 +17,7 @@ public record Contents(int schema, long cases, long examinations, long entries, 
     static Contents of(Connection record) throws SQLException {
         try (Statement statement = record.createStatement()) {
             return new Contents(
-                    RecordDatabase.schema(record)
-                            .orElseThrow(() -> new SQLException("the database has no history of its schema")),
+                    Schema.in(record).orElseThrow(() -> new SQLException("the database has no history of its schema")),
                     rows(statement, "case_file"),
                     rows(statement, "examination"),
                     rows(statement, "command"),

@@ -3,10 +3,8 @@ package lexicor.server.backup;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
-import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.sql.Statement;
-import java.util.OptionalInt;
+import lexicor.server.database.Schema;
 
 /** A record as a database in a folder, opened beside the server or without one. */
 public final class RecordDatabase {
@@ -16,6 +14,8 @@ public final class RecordDatabase {
 
     /** H2's error code where another program has the file open. */
     public static final int IN_USE = 90020;
+
+    private static final String USER = "lexicor";
 
     private RecordDatabase() {}
 
@@ -29,28 +29,16 @@ public final class RecordDatabase {
     }
 
     private static Connection open(Path folder, String how) throws SQLException {
-        return DriverManager.getConnection(
-                "jdbc:h2:file:" + folder.toAbsolutePath().resolve("lexicor") + ";IFEXISTS=TRUE;TRACE_LEVEL_FILE=0"
-                        + how,
-                "lexicor",
-                "");
+        return DriverManager.getConnection(address(folder) + ";IFEXISTS=TRUE" + how, USER, "");
     }
 
-    /** Number of the last migration that a record has gone through; empty where it has no history of them. */
-    public static OptionalInt schema(Connection record) throws SQLException {
-        try (Statement statement = record.createStatement()) {
-            try (ResultSet table = statement.executeQuery(
-                    "select count(*) from information_schema.tables where table_name = 'flyway_schema_history'")) {
-                table.next();
-                if (table.getInt(1) == 0) {
-                    return OptionalInt.empty();
-                }
-            }
-            try (ResultSet last = statement.executeQuery("select max(cast(\"version\" as integer))"
-                    + " from \"flyway_schema_history\" where \"success\" and \"version\" is not null")) {
-                last.next();
-                return OptionalInt.of(last.getInt(1));
-            }
-        }
+    /** Makes a record without content in a folder that has none. */
+    public static Connection make(Path folder) throws SQLException {
+        Schema.H2.migrate(address(folder), USER, "");
+        return open(folder);
+    }
+
+    private static String address(Path folder) {
+        return "jdbc:h2:file:" + folder.toAbsolutePath().resolve("lexicor") + ";TRACE_LEVEL_FILE=0";
     }
 }

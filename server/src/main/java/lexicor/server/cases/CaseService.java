@@ -246,7 +246,7 @@ public class CaseService {
                 .flatMap(beginning -> Stream.of(beginning, beginning + Character.MAX_VALUE))
                 .toArray();
         return jdbc.query(
-                "select distinct case_id from (" + all + ") fetch first " + (MOST_FOUND + 1) + " rows only",
+                "select distinct case_id from (" + all + ") found fetch first " + (MOST_FOUND + 1) + " rows only",
                 (row, number) -> row.getObject(1, UUID.class),
                 limits);
     }

@@ -193,8 +193,9 @@ class LedgerStore {
 
     /** Keeps that the ledger had a revision after so many changes. */
     void register(String revision, long changes) {
-        database.update(
-                "merge into evidence_revision (revision, changes) key (revision) values (?, ?)", revision, changes);
+        if (database.update("update evidence_revision set changes = ? where revision = ?", changes, revision) == 0) {
+            database.update("insert into evidence_revision (revision, changes) values (?, ?)", revision, changes);
+        }
     }
 
     /** After how many changes the ledger had a revision; empty where nobody knows. */

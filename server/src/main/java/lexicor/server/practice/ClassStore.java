@@ -81,8 +81,9 @@ class ClassStore {
     }
 
     void join(UUID id, String member, Instant at) {
+        leave(id, member);
         database.update(
-                "merge into practice_member (class_id, member, joined_at) key (class_id, member) values (?, ?, ?)",
+                "insert into practice_member (class_id, member, joined_at) values (?, ?, ?)",
                 id,
                 member,
                 Timestamp.from(at));

@@ -52,8 +52,14 @@ class DrillStore {
 
     void keep(String owner, Row row) {
         database.update(
-                "merge into practice_item (owner, kind, region, about, box, due, asked, missed)"
-                        + " key (owner, kind, region, about) values (?, ?, ?, ?, ?, ?, ?, ?)",
+                "delete from practice_item where owner = ? and kind = ? and region = ? and about = ?",
+                owner,
+                row.item().kind().name(),
+                row.item().region(),
+                row.item().about());
+        database.update(
+                "insert into practice_item (owner, kind, region, about, box, due, asked, missed)"
+                        + " values (?, ?, ?, ?, ?, ?, ?, ?)",
                 owner,
                 row.item().kind().name(),
                 row.item().region(),

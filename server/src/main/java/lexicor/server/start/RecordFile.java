@@ -1,20 +1,16 @@
 package lexicor.server.start;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import lexicor.server.backup.BackupFolder;
 import lexicor.server.backup.RecordDatabase;
+import lexicor.server.database.Schema;
 import lexicor.server.disk.DiskRoom;
-import org.springframework.core.io.Resource;
-import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 
 /** The file that holds a clinic's record, looked at before anything is started that would write to it. */
 public final class RecordFile {
@@ -23,8 +19,6 @@ public final class RecordFile {
     private static final int WRONG_KEY = 90049;
 
     private static final int WRONG_PASSWORD = 28000;
-
-    private static final Pattern MIGRATION = Pattern.compile("V(\\d+)__.*\\.sql");
 
     private final Path data;
     private final Path file;
@@ -110,7 +104,7 @@ public final class RecordFile {
             return OptionalInt.empty();
         }
         try (Connection connection = connect()) {
-            return RecordDatabase.schema(connection);
+            return Schema.in(connection);
         } catch (SQLException fault) {
             return OptionalInt.empty();
         }
@@ -125,28 +119,13 @@ public final class RecordFile {
     }
 
     private Optional<Refusal> newer(Connection connection) throws SQLException {
-        OptionalInt holds = RecordDatabase.schema(connection);
-        int knows = known();
+        OptionalInt holds = Schema.in(connection);
+        int knows = Schema.known();
         return holds.isPresent() && holds.getAsInt() > knows
                 ? Optional.of(new Refusal(
                         file + " was written by a newer Lexicor (schema " + holds.getAsInt() + ", this one knows "
                                 + knows + "). Start that version, or a later one.",
                         5))
                 : Optional.empty();
-    }
-
-    /** Number of the last migration that this program brings. */
-    public static int known() {
-        try {
-            int last = 0;
-            for (Resource migration :
-                    new PathMatchingResourcePatternResolver().getResources("classpath:db/migration/V*.sql")) {
-                Matcher name = MIGRATION.matcher(String.valueOf(migration.getFilename()));
-                last = name.matches() ? Math.max(last, Integer.parseInt(name.group(1))) : last;
-            }
-            return last;
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
-        }
     }
 }

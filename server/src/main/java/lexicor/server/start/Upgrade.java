@@ -11,6 +11,7 @@ import java.util.OptionalInt;
 import lexicor.server.backup.BackupArchive;
 import lexicor.server.backup.BackupFault;
 import lexicor.server.backup.BackupFolder;
+import lexicor.server.database.Schema;
 import org.flywaydb.core.api.FlywayException;
 
 /** A record of an older version is copied aside before it is migrated, and put back where that fails. */
@@ -32,7 +33,7 @@ public final class Upgrade {
     public static Optional<Upgrade> of(Path data) {
         RecordFile record = RecordFile.in(data);
         OptionalInt schema = record.schema();
-        return schema.isPresent() && schema.getAsInt() < RecordFile.known()
+        return schema.isPresent() && schema.getAsInt() < Schema.known()
                 ? Optional.of(new Upgrade(data, record, schema.getAsInt()))
                 : Optional.empty();
     }
@@ -45,7 +46,7 @@ public final class Upgrade {
     public Path copyAside(Instant now) {
         Path copy = BackupFolder.of(data)
                 .path()
-                .resolve("before-schema-" + RecordFile.known() + "-" + now.toEpochMilli() + ".zip");
+                .resolve("before-schema-" + Schema.known() + "-" + now.toEpochMilli() + ".zip");
         try (Connection connection = record.connect()) {
             return BackupArchive.write(connection, now, copy, Optional.empty()).file();
         } catch (SQLException fault) {
@@ -65,19 +66,19 @@ public final class Upgrade {
 
     /** Puts the copy in the place of a record whose migration failed, which is kept beside it. */
     public RecordFile.Refusal putBack(Path copy) {
-        Path failed = record.file().resolveSibling("lexicor.failed-upgrade-" + schema + "-" + RecordFile.known());
+        Path failed = record.file().resolveSibling("lexicor.failed-upgrade-" + schema + "-" + Schema.known());
         try {
             Files.deleteIfExists(failed);
             Files.move(record.file(), failed);
-            BackupArchive.restore(copy, data, Optional.empty(), RecordFile.known());
+            BackupArchive.restore(copy, data, Optional.empty(), Schema.known());
         } catch (IOException | BackupFault fault) {
             return new RecordFile.Refusal(
-                    "The upgrade of the record from schema " + schema + " to " + RecordFile.known()
+                    "The upgrade of the record from schema " + schema + " to " + Schema.known()
                             + " failed, and the record before it lies in " + copy + " (" + fault.getMessage() + ").",
                     FAILED);
         }
         return new RecordFile.Refusal(
-                "The upgrade of the record from schema " + schema + " to " + RecordFile.known()
+                "The upgrade of the record from schema " + schema + " to " + Schema.known()
                         + " failed. The record is again as it was before; start the version that wrote it. What failed is kept as "
                         + failed + ".",
                 FAILED);

@@ -15,7 +15,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
-import lexicor.server.start.RecordFile;
+import lexicor.server.database.Schema;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -24,7 +24,7 @@ import org.junit.jupiter.api.io.TempDir;
 class BackupArchiveTest {
 
     private static final Instant NOW = Instant.parse("2026-11-29T10:00:00Z");
-    private static final int KNOWS = RecordFile.known();
+    private static final int KNOWS = Schema.known();
     private static final Optional<char[]> OPEN = Optional.empty();
 
     @TempDir

@@ -14,7 +14,7 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.util.List;
 import lexicor.server.LexicorApplication;
-import lexicor.server.start.RecordFile;
+import lexicor.server.database.Schema;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -33,8 +33,7 @@ class BackupToolTest {
     private int run(String... arguments) {
         out.reset();
         faults.reset();
-        return new BackupTool(RecordFile.known(), new PrintStream(out, true), new PrintStream(faults, true))
-                .run(arguments);
+        return new BackupTool(Schema.known(), new PrintStream(out, true), new PrintStream(faults, true)).run(arguments);
     }
 
     private String said() {
@@ -55,7 +54,7 @@ class BackupToolTest {
         assertThat(run("backup", file.toString(), "--data=" + data)).isZero();
         assertThat(said()).contains("0 cases", "read back and found whole", "not encrypted");
         assertThat(run("verify", file.toString())).isZero();
-        assertThat(said()).contains("is whole", "schema " + RecordFile.known());
+        assertThat(said()).contains("is whole", "schema " + Schema.known());
         Path fresh = other.resolve("fresh");
         assertThat(run("restore", file.toString(), "--data=" + fresh))
                 .as(fault())

@@ -14,7 +14,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
-import lexicor.server.start.RecordFile;
+import lexicor.server.database.Schema;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -148,7 +148,7 @@ class BackupsTest {
         assertThat(BackupArchive.verify(asked.copy(), Optional.empty())
                         .contents()
                         .schema())
-                .isEqualTo(RecordFile.known());
+                .isEqualTo(Schema.known());
         asked.forget();
         assertThat(SmallRecord.names(backups.folder())).isEmpty();
     }

@@ -31,6 +31,7 @@ public final class SmallRecord {
     public static void migrate(Path data, String schema) {
         Flyway.configure()
                 .dataSource(address(data), "lexicor", "")
+                .locations("classpath:db/h2")
                 .target(schema)
                 .load()
                 .migrate();

@@ -7,7 +7,9 @@ import java.time.Year;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import lexicor.server.Asking;
+import lexicor.server.BothDatabases;
 import lexicor.server.ServerTest;
 import lexicor.server.accounts.Role;
 import org.junit.jupiter.api.BeforeEach;
@@ -20,6 +22,7 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
 
 @ServerTest
+@BothDatabases
 class CaseApiTest {
 
     @Autowired
@@ -198,14 +201,18 @@ class CaseApiTest {
         therapist.post("/api/cases", open("CW-1", "{\"occupation\":\"Zither tuner\"}", SHOULDER), 201);
         String others = jdbc
                 .queryForList(
-                        "select column_name from information_schema.columns where table_name = 'CASE_FILE' and column_name not in ('ID', 'CODE')",
+                        "select column_name from information_schema.columns where lower(table_name) = 'case_file' and lower(column_name) not in ('id', 'code')",
                         String.class)
                 .stream()
                 .map(column -> "file." + column)
                 .collect(Collectors.joining(", "));
         String columns = others.replace("file.", "");
-        jdbc.update("insert into case_file (id, code, " + columns + ") select random_uuid(), 'BULK-' || n.x, " + others
-                + " from case_file file, system_range(1, 700) n where file.code = 'CW-1'");
+        jdbc.batchUpdate(
+                "insert into case_file (id, code, " + columns + ") select ?, ?, " + others
+                        + " from case_file file where file.code = 'CW-1'",
+                IntStream.rangeClosed(1, 700)
+                        .mapToObj(n -> new Object[] {UUID.randomUUID(), "BULK-" + n})
+                        .toList());
         jdbc.update(
                 "insert into case_word (word, case_id) select 'zither', id from case_file where code like 'BULK-%'");
         assertThat(found("zither tuner")).containsExactly("CW-1");

@@ -7,6 +7,7 @@ import java.io.StringReader;
 import java.util.List;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
+import lexicor.server.BothDatabases;
 import lexicor.server.examinations.record.CommandJson;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -16,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
 /** All visits of a case as tables. */
+@BothDatabases
 class CaseTablesApiTest extends AtTheBench {
 
     private String id;

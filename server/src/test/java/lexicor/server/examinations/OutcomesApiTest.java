@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.stream.StreamSupport;
 import lexicor.core.examination.Answer;
 import lexicor.server.Asking;
+import lexicor.server.BothDatabases;
 import lexicor.server.accounts.Role;
 import lexicor.server.cases.Affected;
 import lexicor.server.examinations.signing.SigningJson;
@@ -20,6 +21,7 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
 
 /** What turned out to be true of complaints, and what it says of tests and chances. */
+@BothDatabases
 class OutcomesApiTest extends AtTheBench {
 
     private static final String CONDITION = "subacromial-pain";

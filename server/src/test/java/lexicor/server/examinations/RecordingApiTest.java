@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
 import lexicor.server.Asking;
+import lexicor.server.BothDatabases;
 import lexicor.server.accounts.Role;
 import lexicor.server.examinations.record.AttemptJson;
 import lexicor.server.examinations.record.CommandJson;
@@ -21,6 +22,7 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
 
 /** What may come into the record, and by whom. */
+@BothDatabases
 class RecordingApiTest extends AtTheBench {
 
     @Autowired

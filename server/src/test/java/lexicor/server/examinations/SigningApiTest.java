@@ -14,6 +14,7 @@ import java.util.concurrent.Future;
 import lexicor.core.catalogue.CareSetting;
 import lexicor.core.examination.Answer;
 import lexicor.server.Asking;
+import lexicor.server.BothDatabases;
 import lexicor.server.accounts.Role;
 import lexicor.server.cases.Affected;
 import lexicor.server.examinations.record.CommandJson;
@@ -27,6 +28,7 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
 
 /** Signing, what stands in its way, what is kept, and what follows. */
+@BothDatabases
 class SigningApiTest extends AtTheBench {
 
     @Autowired

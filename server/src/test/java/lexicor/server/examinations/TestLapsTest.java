@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.UUID;
 import lexicor.core.catalogue.TestId;
+import lexicor.server.BothDatabases;
 import lexicor.server.examinations.planning.TestLaps;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Times learnt from the record: the demo's examinations, timed as they were entered. */
+@BothDatabases
 class TestLapsTest extends AtTheBench {
 
     @Autowired

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import lexicor.server.Asking;
+import lexicor.server.BothDatabases;
 import lexicor.server.ServerTest;
 import lexicor.server.accounts.Role;
 import org.junit.jupiter.api.BeforeEach;
@@ -17,6 +18,7 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import tools.jackson.databind.JsonNode;
 
 @ServerTest
+@BothDatabases
 class PracticeApiTest {
 
     private static final String CASES = "/api/practice/cases";

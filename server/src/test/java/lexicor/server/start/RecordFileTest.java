@@ -10,6 +10,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.Optional;
+import lexicor.server.database.Schema;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -35,7 +36,7 @@ class RecordFileTest {
 
     @Test
     void a_record_of_this_version_is_taken() throws SQLException {
-        write(RecordFile.known());
+        write(Schema.known());
         assertThat(RecordFile.in(data).refusal()).isEmpty();
     }
 
@@ -48,7 +49,7 @@ class RecordFileTest {
 
     @Test
     void a_cut_file_is_damaged_and_stays_as_it_is() throws SQLException, IOException {
-        write(RecordFile.known());
+        write(Schema.known());
         byte[] whole = Files.readAllBytes(file);
         byte[] cut = java.util.Arrays.copyOf(whole, 5000);
         Files.write(file, cut);
@@ -64,13 +65,13 @@ class RecordFileTest {
 
     @Test
     void a_record_of_a_newer_version_names_both() throws SQLException {
-        write(RecordFile.known() + 3);
-        assertRefused(5, "newer Lexicor", "schema " + (RecordFile.known() + 3));
+        write(Schema.known() + 3);
+        assertRefused(5, "newer Lexicor", "schema " + (Schema.known() + 3));
     }
 
     @Test
     void a_record_that_another_server_works_with_says_so() throws Exception {
-        write(RecordFile.known());
+        write(Schema.known());
         Process other = new ProcessBuilder(
                         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                         "-cp",

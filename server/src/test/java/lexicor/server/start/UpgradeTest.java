@@ -11,6 +11,7 @@ import java.time.Instant;
 import java.util.OptionalInt;
 import lexicor.server.backup.BackupArchive;
 import lexicor.server.backup.SmallRecord;
+import lexicor.server.database.Schema;
 import org.flywaydb.core.api.FlywayException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -43,7 +44,7 @@ class UpgradeTest {
         Path copy = Upgrade.of(data).orElseThrow().copyAside(NOW);
         assertThat(copy.getParent()).isEqualTo(data.resolve("backups"));
         SmallRecord.migrate(data, "latest");
-        assertThat(RecordFile.in(data).schema()).isEqualTo(OptionalInt.of(RecordFile.known()));
+        assertThat(RecordFile.in(data).schema()).isEqualTo(OptionalInt.of(Schema.known()));
         assertThat(SmallRecord.entered(data)).containsExactly("1", "2");
         assertThat(BackupArchive.verify(copy, java.util.Optional.empty())
                         .contents()
@@ -65,12 +66,11 @@ class UpgradeTest {
         }
         RecordFile.Refusal refusal = upgrade.putBack(copy);
         assertThat(refusal.line())
-                .contains("from schema 8 to " + RecordFile.known() + " failed", "as it was before")
+                .contains("from schema 8 to " + Schema.known() + " failed", "as it was before")
                 .doesNotContain("Exception");
         assertThat(refusal.exitCode()).isEqualTo(8);
         assertThat(SmallRecord.entered(data)).containsExactly("5");
-        assertThat(data.resolve("lexicor.failed-upgrade-8-" + RecordFile.known()))
-                .exists();
+        assertThat(data.resolve("lexicor.failed-upgrade-8-" + Schema.known())).exists();
         assertThat(Files.exists(copy)).isTrue();
     }
 

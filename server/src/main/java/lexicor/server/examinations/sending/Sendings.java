@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.jdbc.core.RowMapper;
 import org.springframework.stereotype.Component;
@@ -77,25 +76,33 @@ class Sendings {
 
     /** Adds one, unless the same version was asked to go to the same address before. */
     void add(Sending sending) {
-        try {
-            database.update(
-                    "insert into sending (id, examination_id, signature_id, called, address, with_name, author, asked_at,"
-                            + " state, tries, next_at, said) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
-                    sending.id(),
-                    sending.examination(),
-                    sending.signature(),
-                    sending.receiver().called(),
-                    sending.receiver().address(),
-                    sending.withName(),
-                    sending.author(),
-                    Timestamp.from(sending.askedAt()),
-                    sending.state().name(),
-                    sending.tries(),
-                    Timestamp.from(sending.nextAt()),
-                    sending.said());
-        } catch (DuplicateKeyException twice) {
-            // asked for already: what became of it is what the person is shown
+        if (isAskedFor(sending)) {
+            return; // what became of it is what the person is shown
         }
+        database.update(
+                "insert into sending (id, examination_id, signature_id, called, address, with_name, author, asked_at,"
+                        + " state, tries, next_at, said) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)",
+                sending.id(),
+                sending.examination(),
+                sending.signature(),
+                sending.receiver().called(),
+                sending.receiver().address(),
+                sending.withName(),
+                sending.author(),
+                Timestamp.from(sending.askedAt()),
+                sending.state().name(),
+                sending.tries(),
+                Timestamp.from(sending.nextAt()),
+                sending.said());
+    }
+
+    private boolean isAskedFor(Sending sending) {
+        return !database.queryForList(
+                        "select id from sending where signature_id = ? and address = ?",
+                        UUID.class,
+                        sending.signature(),
+                        sending.receiver().address())
+                .isEmpty();
     }
 
     /** Notes before a try when the next would be, so that a try which nobody lives to see the end of is made again. */

@@ -2,7 +2,6 @@ package lexicor.server.examinations.signing;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
-import jakarta.persistence.Lob;
 import jakarta.persistence.Table;
 import java.util.UUID;
 import lexicor.server.audit.AddedOnce;
@@ -14,8 +13,8 @@ import org.hibernate.annotations.Immutable;
 @Table(name = "snapshot")
 class SnapshotRow extends AddedOnce {
 
-    @Lob
-    @Column(nullable = false)
+    // read as words from both databases, whatever each calls a long text
+    @Column(nullable = false, columnDefinition = "character large object")
     private String content;
 
     protected SnapshotRow() {

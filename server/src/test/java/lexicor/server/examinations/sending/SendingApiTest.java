@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.UUID;
 import lexicor.core.examination.Answer;
 import lexicor.server.Asking;
+import lexicor.server.BothDatabases;
 import lexicor.server.ServerTest;
 import lexicor.server.accounts.Role;
 import lexicor.server.examinations.Visit;
@@ -27,6 +28,7 @@ import tools.jackson.databind.JsonNode;
 
 /** A signed examination on its way to a receiver that does everything amiss that one can do. */
 @ServerTest
+@BothDatabases
 class SendingApiTest {
 
     @Autowired

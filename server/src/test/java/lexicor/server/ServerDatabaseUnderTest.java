@@ -1,0 +1,48 @@
+package lexicor.server;
+
+import java.sql.SQLException;
+import java.util.Map;
+import org.springframework.context.ApplicationContextInitializer;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.core.env.MapPropertySource;
+
+/**
+ * Puts a test's server on PostgreSQL where the run asks for it with {@code -Dlexicor.test.postgresql=true}; all tests
+ * of a process share one record, as they share the one in memory otherwise.
+ */
+public class ServerDatabaseUnderTest implements ApplicationContextInitializer<ConfigurableApplicationContext> {
+
+    private static String address;
+
+    public static boolean isAsked() {
+        return Boolean.getBoolean("lexicor.test.postgresql");
+    }
+
+    @Override
+    public void initialize(ConfigurableApplicationContext context) {
+        if (isAsked()) {
+            context.getEnvironment()
+                    .getPropertySources()
+                    .addFirst(new MapPropertySource(
+                            "server database",
+                            Map.of(
+                                    "spring.datasource.url",
+                                    shared(),
+                                    "spring.datasource.username",
+                                    PrivateCluster.USER,
+                                    "spring.datasource.password",
+                                    PrivateCluster.get().password())));
+        }
+    }
+
+    private static synchronized String shared() {
+        if (address == null) {
+            try {
+                address = PrivateCluster.get().database("shared");
+            } catch (SQLException fault) {
+                throw new IllegalStateException(fault);
+            }
+        }
+        return address;
+    }
+}
