@@ -7,7 +7,6 @@ import java.util.stream.Collectors;
 import lexicor.server.disk.DiskRoom;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
@@ -17,7 +16,6 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.orm.ObjectOptimisticLockingFailureException;
-import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -142,11 +140,9 @@ class ProblemAnswers extends ResponseEntityExceptionHandler {
             LOG.warn("The disk is full: {}", fault.toString());
             return ProblemDetail.forStatusAndDetail(HttpStatus.INSUFFICIENT_STORAGE, DiskRoom.FULL);
         }
-        if (fault instanceof DataAccessResourceFailureException || fault instanceof CannotCreateTransactionException) {
+        if (RecordGone.is(fault)) {
             LOG.warn("The database was not there for a request: {}", fault.toString());
-            return ProblemDetail.forStatusAndDetail(
-                    HttpStatus.SERVICE_UNAVAILABLE,
-                    "The record cannot be reached just now. What was saved is safe; please try again.");
+            return ProblemDetail.forStatusAndDetail(HttpStatus.SERVICE_UNAVAILABLE, RecordGone.WORDS);
         }
         LOG.error("A request failed", fault);
         return ProblemDetail.forStatusAndDetail(

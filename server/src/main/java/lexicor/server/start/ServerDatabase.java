@@ -41,8 +41,11 @@ public record ServerDatabase(String address, String user, String passwordFile) {
     private static final int NEWER = 5;
     private static final int WRONG_CALL = 2;
 
-    /** How long is waited for a connection, in seconds. */
+    /** How long the first connection may take, in seconds. */
     private static final String PATIENCE = "10";
+
+    /** How long a request waits for a connection before it is told that the record is away, in milliseconds. */
+    private static final int LONGEST_WAIT = 5000;
 
     /** The one that a call or its environment names; empty where the record stays in a file. */
     public static Optional<ServerDatabase> of(String[] arguments, Map<String, String> environment) {
@@ -70,6 +73,7 @@ public record ServerDatabase(String address, String user, String passwordFile) {
         properties.put(ADDRESS, address);
         properties.put(USER, user);
         properties.put("lexicor.database.password", password());
+        properties.put("spring.datasource.hikari.connection-timeout", LONGEST_WAIT);
         return properties;
     }
 
