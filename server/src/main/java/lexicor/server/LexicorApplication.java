@@ -26,9 +26,7 @@ public class LexicorApplication {
     private static final String DATA = "--lexicor.data=";
 
     public static void main(String[] arguments) {
-        // the database closes itself on a full disk, or is another machine's: whoever is given a connection gets one
-        // that
-        // works
+        // the database closes itself on a full disk, or is on another machine: a connection that is handed out works
         System.setProperty("com.zaxxer.hikari.aliveBypassWindowMs", "0");
         if (BackupTool.knows(arguments)) {
             System.exit(new BackupTool(Schema.known(), System.out, System.err).run(arguments));
@@ -41,7 +39,9 @@ public class LexicorApplication {
         }
         Optional<ServerDatabase> server = ServerDatabase.of(arguments, System.getenv());
         if (server.isPresent()) {
-            server.flatMap(ServerDatabase::refusal).ifPresent(LexicorApplication::refuse);
+            server.flatMap(ServerDatabase::refusal)
+                    .or(() -> server.get().refusalToHold())
+                    .ifPresent(LexicorApplication::refuse);
             new SpringApplicationBuilder(LexicorApplication.class)
                     .properties(server.get().properties())
                     .run(arguments);

@@ -37,7 +37,14 @@ public record ServerDatabase(String address, String user, String passwordFile) {
 
     private static final int VERSION_STEP = 10_000;
 
+    /** Number of the lock by which servers keep each other out. */
+    private static final long HOLD = 5_143_110_427L;
+
+    /** Kept open as long as the process lives. */
+    private static Optional<Connection> held = Optional.empty();
+
     private static final int UNUSABLE = 6;
+    private static final int IN_USE = 3;
     private static final int NEWER = 5;
     private static final int WRONG_CALL = 2;
 
@@ -97,6 +104,40 @@ public record ServerDatabase(String address, String user, String passwordFile) {
         properties.setProperty("connectTimeout", PATIENCE);
         properties.setProperty("loginTimeout", PATIENCE);
         return DriverManager.getConnection(address, properties);
+    }
+
+    /**
+     * Takes the database for one server, which keeps in memory what another one would not see: a lock of PostgreSQL's
+     * that goes with its connection.
+     *
+     * @return the connection that holds it; empty where another server does
+     */
+    Optional<Connection> hold() throws SQLException {
+        Connection connection = connect();
+        try (Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("select pg_try_advisory_lock(" + HOLD + ")")) {
+            row.next();
+            if (row.getBoolean(1)) {
+                return Optional.of(connection);
+            }
+        }
+        connection.close();
+        return Optional.empty();
+    }
+
+    /** Why a server cannot have it for itself; empty where it has it now, until the process ends. */
+    public Optional<RecordFile.Refusal> refusalToHold() {
+        try {
+            held = hold();
+            return held.isPresent()
+                    ? Optional.empty()
+                    : refuse(
+                            IN_USE,
+                            "The database " + address
+                                    + " is in use by another server. Stop that one, or start this one with another database.");
+        } catch (SQLException fault) {
+            return refuse(UNUSABLE, words(fault));
+        }
     }
 
     /** Makes the tables of this version where there are none. */

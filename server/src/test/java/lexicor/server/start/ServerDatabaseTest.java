@@ -99,6 +99,24 @@ class ServerDatabaseTest {
     }
 
     @Test
+    void one_server_has_it_until_that_one_ends() throws IOException, SQLException {
+        PrivateCluster cluster = PrivateCluster.get();
+        ServerDatabase database = new ServerDatabase(
+                cluster.database("held"),
+                PrivateCluster.USER,
+                secret(cluster.password()).toString());
+        try (Connection first = database.hold().orElseThrow()) {
+            assertThat(first.isValid(1)).isTrue();
+            RecordFile.Refusal refusal = database.refusalToHold().orElseThrow();
+            assertThat(refusal.exitCode()).isEqualTo(3);
+            assertThat(refusal.line()).contains("in use by another server");
+        }
+        try (Connection next = database.hold().orElseThrow()) {
+            assertThat(next.isValid(1)).isTrue();
+        }
+    }
+
+    @Test
     void words_are_kept_in_one_encoding() throws IOException, SQLException {
         PrivateCluster cluster = PrivateCluster.get();
         String secret = secret(cluster.password()).toString();
