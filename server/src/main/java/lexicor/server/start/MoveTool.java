@@ -30,6 +30,10 @@ public final class MoveTool {
 
     private static final String SERVER = "jdbc:";
 
+    /** How many connections others have to the same database. */
+    private static final String OTHERS = "select count(*) from pg_stat_activity where datname = current_database()"
+            + " and pid <> pg_backend_pid() and backend_type = 'client backend'";
+
     private final PrintStream out;
     private final PrintStream faults;
 
@@ -117,8 +121,8 @@ public final class MoveTool {
         Path work = Files.createTempDirectory(folder, "lexicor-moving-");
         try (Connection from = server.connect()) {
             ofThisVersion(from, server.address());
-            int others = others(from);
-            if (others > 0) {
+            if (!ServerDatabase.isSoon(from, "select (" + OTHERS + ") = 0")) {
+                int others = number(from, OTHERS);
                 throw new CopyFault("The database " + server.address() + " is in use by " + others
                         + (others == 1 ? " connection" : " connections")
                         + ". Stop the servers that work with it first.");
@@ -147,14 +151,6 @@ public final class MoveTool {
 
     private static int tables(Connection server) throws SQLException {
         return number(server, "select count(*) from information_schema.tables where table_schema = current_schema()");
-    }
-
-    /** Connections of others to the same database. */
-    private static int others(Connection server) throws SQLException {
-        return number(
-                server,
-                "select count(*) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()"
-                        + " and backend_type = 'client backend'");
     }
 
     private static int number(Connection record, String question) throws SQLException {

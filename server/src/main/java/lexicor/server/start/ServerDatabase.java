@@ -43,6 +43,10 @@ public record ServerDatabase(String address, String user, String passwordFile) {
     /** Kept open as long as the process lives. */
     private static Optional<Connection> held = Optional.empty();
 
+    private static final int LOOKS = 20;
+
+    private static final int PAUSE = 100;
+
     private static final int UNUSABLE = 6;
     private static final int IN_USE = 3;
     private static final int NEWER = 5;
@@ -114,15 +118,29 @@ public record ServerDatabase(String address, String user, String passwordFile) {
      */
     Optional<Connection> hold() throws SQLException {
         Connection connection = connect();
-        try (Statement statement = connection.createStatement();
-                ResultSet row = statement.executeQuery("select pg_try_advisory_lock(" + HOLD + ")")) {
-            row.next();
-            if (row.getBoolean(1)) {
-                return Optional.of(connection);
-            }
+        if (isSoon(connection, "select pg_try_advisory_lock(" + HOLD + ")")) {
+            return Optional.of(connection);
         }
         connection.close();
         return Optional.empty();
+    }
+
+    /** Whether something is so within two seconds: PostgreSQL ends a connection a moment after it was closed. */
+    static boolean isSoon(Connection connection, String question) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
+            for (int look = 0; look < LOOKS; look++) {
+                try (ResultSet row = statement.executeQuery(question)) {
+                    row.next();
+                    if (row.getBoolean(1)) {
+                        return true;
+                    }
+                }
+                Thread.sleep(PAUSE);
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+        }
+        return false;
     }
 
     /** Why a server cannot have it for itself; empty where it has it now, until the process ends. */
