@@ -14,25 +14,32 @@ public class ServerDatabaseUnderTest implements ApplicationContextInitializer<Co
 
     private static String address;
 
-    public static boolean isAsked() {
+    private static boolean isAsked() {
         return Boolean.getBoolean("lexicor.test.postgresql");
     }
 
     @Override
     public void initialize(ConfigurableApplicationContext context) {
         if (isAsked()) {
-            context.getEnvironment()
-                    .getPropertySources()
-                    .addFirst(new MapPropertySource(
-                            "server database",
-                            Map.of(
-                                    "spring.datasource.url",
-                                    shared(),
-                                    "spring.datasource.username",
-                                    PrivateCluster.USER,
-                                    "spring.datasource.password",
-                                    PrivateCluster.get().password())));
+            use(context, shared());
         }
+    }
+
+    /** Puts a test's server on a database of the private cluster, by the product's own settings. */
+    public static void use(ConfigurableApplicationContext context, String address) {
+        context.getEnvironment()
+                .getPropertySources()
+                .addFirst(new MapPropertySource(
+                        "server database",
+                        Map.of(
+                                "spring.datasource.url",
+                                "${lexicor.database.address}",
+                                "lexicor.database.address",
+                                address,
+                                "lexicor.database.user",
+                                PrivateCluster.USER,
+                                "lexicor.database.password",
+                                PrivateCluster.get().password())));
     }
 
     private static synchronized String shared() {

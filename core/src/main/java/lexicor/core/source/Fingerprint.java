@@ -13,10 +13,15 @@ public final class Fingerprint {
 
     /** The first twelve hexadecimal digits of SHA-256 over the texts in order. */
     public static String of(List<String> texts) {
+        MessageDigest digest = sha256();
+        texts.forEach(text -> digest.update(text.getBytes(StandardCharsets.UTF_8)));
+        return HexFormat.of().formatHex(digest.digest(), 0, 6);
+    }
+
+    /** A new digest of SHA-256. */
+    public static MessageDigest sha256() {
         try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            texts.forEach(text -> digest.update(text.getBytes(StandardCharsets.UTF_8)));
-            return HexFormat.of().formatHex(digest.digest(), 0, 6);
+            return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException missing) {
             throw new IllegalStateException("every Java platform has SHA-256", missing);
         }

@@ -12,8 +12,6 @@ import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
@@ -22,6 +20,7 @@ import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
+import lexicor.core.source.Fingerprint;
 import lexicor.server.database.CopyFault;
 import lexicor.server.database.RecordCopy;
 import lexicor.server.database.Schema;
@@ -268,12 +267,9 @@ public final class BackupArchive {
     }
 
     private static String sum(Path file) throws IOException {
-        try (DigestInputStream bytes =
-                new DigestInputStream(Files.newInputStream(file), MessageDigest.getInstance("SHA-256"))) {
+        try (DigestInputStream bytes = new DigestInputStream(Files.newInputStream(file), Fingerprint.sha256())) {
             bytes.transferTo(OutputStream.nullOutputStream());
             return HexFormat.of().formatHex(bytes.getMessageDigest().digest());
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException("every Java platform has SHA-256", impossible);
         }
     }
 

@@ -3,8 +3,8 @@ package lexicor.server.database;
 import java.math.BigInteger;
 import java.nio.ByteBuffer;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.List;
+import lexicor.core.source.Fingerprint;
 import org.jspecify.annotations.Nullable;
 
 /** What the rows of a table sum up to: the sum of their SHA-256 hashes, which does not depend on their order. */
@@ -12,17 +12,9 @@ final class Checksum {
 
     private static final BigInteger ROOM = BigInteger.ONE.shiftLeft(256);
 
-    private final MessageDigest digest;
+    private final MessageDigest digest = Fingerprint.sha256();
     private BigInteger sum = BigInteger.ZERO;
     private long rows;
-
-    Checksum() {
-        try {
-            digest = MessageDigest.getInstance("SHA-256");
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException("every Java platform has SHA-256", impossible);
-        }
-    }
 
     void add(List<@Nullable Object> row) {
         for (Object value : row) {

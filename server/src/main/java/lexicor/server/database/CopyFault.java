@@ -8,8 +8,4 @@ public class CopyFault extends RuntimeException {
     public CopyFault(String message) {
         super(message);
     }
-
-    public CopyFault(String message, Throwable cause) {
-        super(message, cause);
-    }
 }

@@ -23,7 +23,6 @@ public final class CatchUp implements AutoCloseable {
 
     private final String name;
     private final Consumer<BooleanSupplier> work;
-    private volatile boolean closed;
     private final AtomicBoolean asked = new AtomicBoolean();
     private final ExecutorService worker;
 
@@ -43,18 +42,18 @@ public final class CatchUp implements AutoCloseable {
 
     /** Has it done soon. */
     public void ask() {
-        if (!closed && asked.compareAndSet(false, true)) {
+        if (!worker.isShutdown() && asked.compareAndSet(false, true)) {
             worker.execute(this::run);
         }
     }
 
     private void run() {
-        if (closed) {
+        if (worker.isShutdown()) {
             return;
         }
         asked.set(false);
         try {
-            work.accept(() -> !closed);
+            work.accept(() -> !worker.isShutdown());
         } catch (RuntimeException fault) {
             LOG.warn("The {} could not be brought up to date; it is tried again: {}", name, fault.toString());
         }
@@ -66,7 +65,6 @@ public final class CatchUp implements AutoCloseable {
      */
     @Override
     public void close() {
-        closed = true;
         worker.shutdown();
         try {
             if (!worker.awaitTermination(PATIENCE, TimeUnit.SECONDS)) {

@@ -15,6 +15,9 @@ import lexicor.server.disk.DiskRoom;
 /** The file that holds a clinic's record, looked at before anything is started that would write to it. */
 public final class RecordFile {
 
+    /** Exit code where a newer version is needed. */
+    static final int NEWER = 5;
+
     /** Error codes of H2. */
     private static final int WRONG_KEY = 90049;
 
@@ -34,7 +37,24 @@ public final class RecordFile {
     }
 
     /** Why a server cannot work with a record: what is wrong and what to do, in one line, and the code to exit with. */
-    public record Refusal(String line, int exitCode) {}
+    public record Refusal(String line, int exitCode) {
+
+        /**
+         * Where a record was written by a newer version than this one.
+         *
+         * @param called how the line begins: which record it is
+         */
+        static Optional<Refusal> ofNewer(Connection record, String called) throws SQLException {
+            OptionalInt holds = Schema.in(record);
+            int knows = Schema.known();
+            return holds.isPresent() && holds.getAsInt() > knows
+                    ? Optional.of(new Refusal(
+                            called + " was written by a newer Lexicor (schema " + holds.getAsInt() + ", this one knows "
+                                    + knows + "). Start that version, or a later one.",
+                            NEWER))
+                    : Optional.empty();
+        }
+    }
 
     /** Why a server cannot work with it; empty where it can, or where there is no record yet. */
     public Optional<Refusal> refusal() {
@@ -62,7 +82,7 @@ public final class RecordFile {
             return Optional.of(new Refusal(file + " cannot be looked at: " + unreadable.getMessage() + ".", 6));
         }
         try (Connection connection = connect()) {
-            return newer(connection);
+            return Refusal.ofNewer(connection, file.toString());
         } catch (SQLException fault) {
             return Optional.of(refused(fault));
         }
@@ -116,16 +136,5 @@ public final class RecordFile {
 
     Path file() {
         return file;
-    }
-
-    private Optional<Refusal> newer(Connection connection) throws SQLException {
-        OptionalInt holds = Schema.in(connection);
-        int knows = Schema.known();
-        return holds.isPresent() && holds.getAsInt() > knows
-                ? Optional.of(new Refusal(
-                        file + " was written by a newer Lexicor (schema " + holds.getAsInt() + ", this one knows "
-                                + knows + "). Start that version, or a later one.",
-                        5))
-                : Optional.empty();
     }
 }

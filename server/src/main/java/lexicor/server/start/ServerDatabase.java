@@ -13,7 +13,6 @@ import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.Properties;
 import java.util.regex.Pattern;
 import lexicor.server.database.Schema;
@@ -49,7 +48,6 @@ public record ServerDatabase(String address, String user, String passwordFile) {
 
     private static final int UNUSABLE = 6;
     private static final int IN_USE = 3;
-    private static final int NEWER = 5;
     private static final int WRONG_CALL = 2;
 
     /** How long the first connection may take, in seconds. */
@@ -101,7 +99,7 @@ public record ServerDatabase(String address, String user, String passwordFile) {
     }
 
     /** Opens it. */
-    public Connection connect() throws SQLException {
+    Connection connect() throws SQLException {
         Properties properties = new Properties();
         properties.setProperty("user", user);
         properties.setProperty("password", password());
@@ -182,7 +180,7 @@ public record ServerDatabase(String address, String user, String passwordFile) {
             int version = (int) Long.parseLong(shown(statement, "server_version_num"));
             if (version < OLDEST) {
                 return refuse(
-                        NEWER,
+                        RecordFile.NEWER,
                         "The database " + address + " is PostgreSQL " + version / VERSION_STEP + "; allowed: "
                                 + OLDEST / VERSION_STEP + " and later.");
             }
@@ -193,13 +191,7 @@ public record ServerDatabase(String address, String user, String passwordFile) {
                         "The database " + address + " keeps words in " + encoding
                                 + "; allowed: UTF8 (create database … encoding 'UTF8').");
             }
-            OptionalInt holds = Schema.in(connection);
-            return holds.isPresent() && holds.getAsInt() > Schema.known()
-                    ? refuse(
-                            NEWER,
-                            "The record in " + address + " was written by a newer Lexicor (schema " + holds.getAsInt()
-                                    + ", this one knows " + Schema.known() + "). Start that version, or a later one.")
-                    : Optional.empty();
+            return RecordFile.Refusal.ofNewer(connection, "The record in " + address);
         } catch (SQLException fault) {
             return refuse(UNUSABLE, words(fault));
         }

@@ -6,16 +6,15 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.Map;
 import lexicor.server.LexicorApplication;
 import lexicor.server.PrivateCluster;
+import lexicor.server.ServerDatabaseUnderTest;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.context.ApplicationContextInitializer;
 import org.springframework.context.ConfigurableApplicationContext;
-import org.springframework.core.env.MapPropertySource;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpSession;
 import org.springframework.test.annotation.DirtiesContext;
@@ -37,17 +36,7 @@ class LostDatabaseTest {
         @Override
         public void initialize(ConfigurableApplicationContext context) {
             try {
-                context.getEnvironment()
-                        .getPropertySources()
-                        .addFirst(new MapPropertySource(
-                                "server database",
-                                Map.of(
-                                        "lexicor.database.address",
-                                        PrivateCluster.get().database(NAME),
-                                        "lexicor.database.user",
-                                        PrivateCluster.USER,
-                                        "lexicor.database.password",
-                                        PrivateCluster.get().password())));
+                ServerDatabaseUnderTest.use(context, PrivateCluster.get().database(NAME));
             } catch (SQLException fault) {
                 throw new IllegalStateException(fault);
             }
